@@ -1,0 +1,120 @@
+#include <CLI/CLI.hpp>
+#include <QDate>
+#include <QGuiApplication>
+#include <cstdio>
+#include <functional>
+
+#include "verbs.h"
+
+namespace {
+
+using namespace glumet;  // one small program
+using Answer = std::function<Expected<cli::Output>()>;
+
+struct Arguments {
+    std::vector<std::string> files;
+    std::string band;
+    std::string into;
+    std::string out;
+    std::string verb;
+    cli::HeightQuestion height;
+    cli::PublishQuestion publish;
+    double depth_mm = 0.0;
+    bool json = false;
+};
+
+CLI::App* addVerb(CLI::App& app, const std::string& verb, const std::string& what, Arguments& arguments, int files) {
+    auto* sub = app.add_subcommand(verb, what);
+    sub->add_option("FILE", arguments.files)->required()->expected(1, files);
+    sub->add_flag("--json", arguments.json, "one JSON object on stdout");
+    return sub;
+}
+
+Expected<cli::Output> runStats(const Arguments& arguments) {
+    std::optional<Band> band;
+    if (!arguments.band.empty()) {
+        const auto parsed = cli::bandFrom(arguments.band);
+        if (!parsed) return tl::make_unexpected(parsed.error());
+        band = *parsed;
+    }
+    return cli::stats(arguments.files.front(), band);
+}
+
+int help(const std::string& verb) {
+    const auto text = cli::helpOf(verb);
+    if (!text) {
+        std::fprintf(stderr, "glumet-cli: there is no verb \"%s\"\n", verb.c_str());
+        return 2;
+    }
+    std::fputs(text->c_str(), stdout);
+    return 0;
+}
+
+int answer(const Answer& work, bool json) {
+    const auto output = work();
+    if (!output) {
+        std::fprintf(stderr, "glumet-cli: %s\n", output.error().sentence().c_str());
+        return 1;
+    }
+    std::fputs((json ? output->json + "\n" : output->text).c_str(), stdout);
+    return 0;
+}
+
+}  // namespace
+
+int main(int argc, char** argv) {
+    Arguments a;
+    CLI::App app{"Glumet without a window: statistics, verdicts, files. 'glumet-cli help VERB' tells more.", "glumet-cli"};
+    app.require_subcommand(1);
+    constexpr int kManyFiles = 1000;
+    auto* stats = addVerb(app, "stats", "statistics of every plane of a readings file", a, 1);
+    stats->add_option("--band", a.band, "LO:HI in µmol·m⁻²·s⁻¹");
+    auto* height = addVerb(app, "height", "recommended mounting height from a readings file", a, 1);
+    height->add_option("--limit", a.height.limit_pct, "loss allowed, percent");
+    auto* depth = height->add_option("--depth-mm", a.depth_mm, "plane to judge by");
+    height->add_option("--school", a.height.school, "spill-limit");
+    height->add_option("--band", a.band, "LO:HI, used by schools that ask for a band");
+    auto* import = addVerb(app, "import", "add files to a project", a, kManyFiles);
+    import->add_option("--into", a.into, "project")->required();
+    auto* exporting = addVerb(app, "export", "write a project as open formats", a, 1);
+    exporting->add_option("--out", a.out, "folder")->required();
+    auto* publish = addVerb(app, "publish", "write the review", a, 1);
+    publish->add_option("--out", a.out, "folder")->required();
+    publish->add_option("--fixture", a.publish.fixture, "fixture or configuration");
+    publish->add_option("--unit", a.publish.unit, "cm, mm or in")->check(CLI::IsMember({"cm", "mm", "in"}));
+    auto* check = addVerb(app, "check", "check a project file", a, 1);
+    auto* help_verb = app.add_subcommand("help", "what a verb does");
+    help_verb->add_option("VERB", a.verb)->required();
+    try {
+        app.parse(argc, argv);
+    } catch (const CLI::CallForHelp&) {
+        std::fputs(app.help().c_str(), stdout);
+        return 0;
+    } catch (const CLI::ParseError& error) {
+        std::fprintf(stderr, "glumet-cli: %s\n", error.what());
+        return 2;
+    }
+    if (help_verb->parsed()) return help(a.verb);
+    // Figures need fonts but no display.
+    qputenv("QT_QPA_PLATFORM", "offscreen");
+    const QGuiApplication gui(argc, argv);
+    const auto file = a.files.front();
+    if (stats->parsed()) return answer([&] { return runStats(a); }, a.json);
+    if (height->parsed())
+        return answer([&] {
+            a.height.file = file;
+            if (depth->count() > 0) a.height.depth_mm = a.depth_mm;
+            return cli::height(a.height);
+        }, a.json);
+    if (import->parsed()) return answer([&] { return cli::importFiles(a.files, a.into); }, a.json);
+    if (exporting->parsed()) return answer([&] { return cli::exportProject(file, a.out); }, a.json);
+    if (publish->parsed())
+        return answer([&] {
+            a.publish.project = file;
+            a.publish.folder = a.out;
+            a.publish.day = QDate::currentDate().toString(Qt::ISODate).toStdString();
+            return cli::publish(a.publish);
+        }, a.json);
+    if (check->parsed()) return answer([&] { return cli::check(file); }, a.json);
+    return 2;
+}

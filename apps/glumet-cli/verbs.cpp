@@ -1,0 +1,275 @@
+#include "verbs.h"
+
+#include <fmt/format.h>
+
+#include <QDir>
+#include <QFile>
+#include <QFileInfo>
+#include <QSaveFile>
+#include <nlohmann/json.hpp>
+
+#include "core/spill_limit.h"
+#include "core/sweep.h"
+#include "formats/bench_json.h"
+#include "formats/plane_sheet.h"
+#include "formats/readings_csv.h"
+#include "project/project.h"
+#include "report/publish.h"
+
+namespace glumet::cli {
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+QString path(const std::string& file) { return QString::fromStdString(file); }
+
+Expected<std::string> bytesOf(const std::string& name) {
+    QFile file(path(name));
+    if (!file.open(QIODevice::ReadOnly)) return problem(name, "cannot be read: " + file.errorString().toStdString());
+    return file.readAll().toStdString();
+}
+
+/// "3 more" is said when one line cannot hold all that is wrong.
+Problem firstOf(const std::string& file, const std::vector<Problem>& problems) {
+    Problem first{file + (problems.front().where.empty() ? "" : ", " + problems.front().where), problems.front().what};
+    if (problems.size() > 1) first.what += fmt::format(" (and {} more)", problems.size() - 1);
+    return first;
+}
+
+Expected<std::vector<ReadingRow>> rowsOfFile(const std::string& name) {
+    const auto bytes = bytesOf(name);
+    if (!bytes) return tl::make_unexpected(bytes.error());
+    auto table = readReadings(*bytes);
+    if (!table.problems.empty()) return tl::make_unexpected(firstOf(name, table.problems));
+    if (table.rows.empty()) return problem(name, "holds no reading");
+    return std::move(table.rows);
+}
+
+Expected<Bench> benchOfFile(const std::string& name) {
+    const auto rows = rowsOfFile(name);
+    if (!rows) return tl::make_unexpected(rows.error());
+    MergeReport report;
+    return withRows({}, *rows, report);
+}
+
+template <class T>
+Json optional(const std::optional<T>& value) {
+    if (!value) return nullptr;
+    if constexpr (std::is_same_v<T, double>)
+        return *value;
+    else
+        return value->value();
+}
+
+std::string nameOf(const Bench& bench, Id fixture) {
+    const auto* known = byId(bench.fixtures, fixture);
+    return known == nullptr ? "" : known->name;
+}
+
+Json planeJson(const Plane& plane, const std::optional<Band>& band) {
+    const auto s = planeStatistics(plane, band);
+    if (!s) return {{"depth_mm", plane.depth.value()}, {"n", 0}};
+    Json rings = Json::array();
+    for (const auto ring : s->ring_means) rings.push_back(ring.value());
+    return {{"depth_mm", plane.depth.value()},
+            {"n", s->n},
+            {"mean", s->mean.value()},
+            {"min", s->min.value()},
+            {"max", s->max.value()},
+            {"cv", s->cv},
+            {"min_over_mean", s->min_over_mean},
+            {"max_over_mean", s->max_over_mean},
+            {"ring_means", rings},
+            {"centre_to_outer", optional(s->centre_to_outer)},
+            {"share_in_band", optional(s->share_in_band)}};
+}
+
+std::string planeText(const Plane& plane, const std::optional<Band>& band) {
+    const auto s = planeStatistics(plane, band);
+    if (!s) return "";
+    auto line = fmt::format("  {:>7.0f} mm {:>4} points  mean {:>7.1f}  min {:>7.1f}  max {:>7.1f}  CV {:>5.1f} %", plane.depth.value(), s->n, s->mean.value(),
+                            s->min.value(), s->max.value(), s->cv * 100.0);
+    if (s->share_in_band) line += fmt::format("  in band {}", percentText(*s->share_in_band));
+    return line + "\n";
+}
+
+Json evidenceJson(const SpillLimitVerdict& verdict) {
+    Json rows = Json::array();
+    for (const auto& row : verdict.evidence)
+        rows.push_back({{"height_mm", row.height.value()},
+                        {"grid_mean", row.grid_mean.value()},
+                        {"loss_pct", row.loss * 100.0},
+                        {"loss_error_pct", row.loss_error * 100.0},
+                        {"within", row.within},
+                        {"peak", row.peak.value()},
+                        {"centre", optional(row.centre)},
+                        {"outer", optional(row.outer)}});
+    return rows;
+}
+
+Json verdictJson(const Bench& bench, const Sweep& sweep, const SpillLimitVerdict& v) {
+    return {{"school", "spill-limit"},
+            {"fixture", nameOf(bench, sweep.configuration.fixture)},
+            {"configuration", configurationName(bench, sweep.configuration)},
+            {"limit_pct", v.limit_asked * 100.0},
+            {"depth_mm", optional(v.depth_used)},
+            {"height_mm", optional(v.height)},
+            {"next_height_mm", optional(v.next_height)},
+            {"crossing_height_mm", optional(v.crossing)},
+            {"lo_mm", optional(v.low)},
+            {"hi_mm", optional(v.high)},
+            {"reason", v.reason},
+            {"doubts", v.doubts},
+            {"evidence", evidenceJson(v)}};
+}
+
+/// What files asked to be imported hold, before anything is stored.
+struct Incoming {
+    Bench description;
+    std::vector<ReadingRow> rows;
+};
+
+Expected<bool> readInto(const std::string& name, Incoming& incoming) {
+    if (QFileInfo(path(name)).suffix() != QLatin1String("json")) {
+        auto rows = rowsOfFile(name);
+        if (!rows) return tl::make_unexpected(rows.error());
+        incoming.rows.insert(incoming.rows.end(), rows->begin(), rows->end());
+        return true;
+    }
+    const auto bytes = bytesOf(name);
+    if (!bytes) return tl::make_unexpected(bytes.error());
+    auto bench = readBench(*bytes);
+    if (!bench) return problem(name + (bench.error().where.empty() ? "" : ", " + bench.error().where), bench.error().what);
+    if (!incoming.description.title.empty()) return problem(name, "is the second bench description; give one");
+    incoming.description = std::move(*bench);
+    return true;
+}
+
+Expected<bool> writeText(const QString& name, const std::string& text) {
+    QSaveFile file(name);
+    if (!file.open(QIODevice::WriteOnly) || file.write(text.data(), static_cast<qint64>(text.size())) < 0 || !file.commit())
+        return problem(name.toStdString(), "cannot be written: " + file.errorString().toStdString());
+    return true;
+}
+
+LengthUnit unitFrom(const std::string& name) {
+    if (name == "mm") return LengthUnit::Mm;
+    return name == "in" ? LengthUnit::Inch : LengthUnit::Cm;
+}
+
+Expected<Configuration> configurationFor(const Bench& bench, const std::string& fixture) {
+    for (const auto& sweep : sweepsOf(bench))
+        if (fixture.empty() || nameOf(bench, sweep.configuration.fixture) == fixture || configurationName(bench, sweep.configuration) == fixture)
+            return sweep.configuration;
+    return problem("", fixture.empty() ? "the project holds no run" : "no run has the fixture \"" + fixture + "\"");
+}
+
+}  // namespace
+
+Expected<Band> bandFrom(const std::string& text) {
+    const auto colon = text.find(':');
+    const auto low = parseNumber(text.substr(0, colon));
+    const auto high = colon == std::string::npos ? std::nullopt : parseNumber(text.substr(colon + 1));
+    if (!low || !high || *low < 0.0 || *high < *low) return problem("--band", "\"" + text + "\" is not LO:HI with 0 ≤ LO ≤ HI");
+    return Band{Ppfd(*low), Ppfd(*high)};
+}
+
+Expected<Output> stats(const std::string& file, const std::optional<Band>& band) {
+    const auto bench = benchOfFile(file);
+    if (!bench) return tl::make_unexpected(bench.error());
+    Json runs = Json::array();
+    std::string text;
+    for (const auto& run : bench->runs) {
+        Json planes = Json::array();
+        text += fmt::format("{}, {} at {:g} mm\n", run.label, nameOf(*bench, run.fixture), run.height.value());
+        for (const auto& plane : run.planes) {
+            planes.push_back(planeJson(plane, band));
+            text += planeText(plane, band);
+        }
+        runs.push_back({{"run", run.label}, {"fixture", nameOf(*bench, run.fixture)}, {"height_mm", run.height.value()}, {"planes", planes}});
+    }
+    return Output{Json{{"runs", runs}}.dump(2), text};
+}
+
+Expected<Output> height(const HeightQuestion& question) {
+    if (!question.school.empty() && question.school != "spill-limit")
+        return problem("--school", "\"" + question.school + "\" is not a school this version speaks for; it speaks for spill-limit");
+    SpillLimitOptions options;
+    options.limit = question.limit_pct / 100.0;
+    options.words = LengthUnit::Mm;
+    if (question.depth_mm) options.depth = Millimetre(*question.depth_mm);
+    if (const auto wrong = options.invalid()) return problem("--" + wrong->where, wrong->what);
+    const auto bench = benchOfFile(question.file);
+    if (!bench) return tl::make_unexpected(bench.error());
+    Json schools = Json::array();
+    std::string text;
+    for (const auto& sweep : sweepsOf(*bench)) {
+        const auto verdict = spillLimit(*bench, sweep, options);
+        schools.push_back(verdictJson(*bench, sweep, verdict));
+        text += fmt::format("{}\n  spill limit {:g} %: {}\n  {}\n", configurationName(*bench, sweep.configuration), question.limit_pct,
+                            verdict.height ? fmt::format("{:g} mm", verdict.height->value()) : "cannot speak", verdict.reason);
+        for (const auto& doubt : verdict.doubts) text += "  " + doubt + "\n";
+    }
+    return Output{Json{{"schools", schools}}.dump(2), text};
+}
+
+Expected<Output> importFiles(const std::vector<std::string>& files, const std::string& target) {
+    Incoming incoming;
+    for (const auto& file : files)
+        if (const auto done = readInto(file, incoming); !done) return tl::make_unexpected(done.error());
+    const bool fresh = !QFile::exists(path(target));
+    auto project = fresh ? Project::create(path(target), QFileInfo(path(target)).completeBaseName()) : Project::open(path(target));
+    if (!project) return tl::make_unexpected(project.error());
+    const auto report = (*project)->importBench(incoming.description, incoming.rows, QFileInfo(path(files.front())).fileName());
+    if (!report) return problem(target, report.error().sentence());
+    const Json json{{"project", target}, {"added", report->added}, {"already_there", report->already_there}, {"superseding", report->superseding}};
+    return Output{json.dump(2), fmt::format("{} readings added, {} were there already, {} replace an earlier value\n", report->added,
+                                            report->already_there, report->superseding)};
+}
+
+Expected<Output> exportProject(const std::string& source, const std::string& folder) {
+    const auto project = Project::open(path(source));
+    if (!project) return tl::make_unexpected(project.error());
+    const QDir dir(path(folder));
+    if (!dir.mkpath(QStringLiteral("."))) return problem(folder, "the folder cannot be made");
+    const auto& bench = (*project)->bench();
+    const auto rows = rowsOf(bench);
+    if (const auto done = writeText(dir.filePath(QStringLiteral("readings.csv")), writeReadings(rows)); !done) return tl::make_unexpected(done.error());
+    if (const auto done = writeText(dir.filePath(QStringLiteral("bench.json")), writeBench(bench)); !done) return tl::make_unexpected(done.error());
+    const Json json{{"folder", folder}, {"files", {"readings.csv", "bench.json"}}, {"readings", rows.size()}};
+    return Output{json.dump(2), fmt::format("{} readings in {}/readings.csv, the bench in bench.json\n", rows.size(), folder)};
+}
+
+Expected<Output> publish(const PublishQuestion& question) {
+    const auto project = Project::open(path(question.project));
+    if (!project) return tl::make_unexpected(project.error());
+    const auto configuration = configurationFor((*project)->bench(), question.fixture);
+    if (!configuration) return problem(question.project, configuration.error().what);
+    const auto review = reviewOf((*project)->bench(), {*configuration, unitFrom(question.unit), QString::fromStdString(question.day)});
+    if (!review) return problem(question.project, review.error().sentence());
+    const auto files = publishTo(path(question.folder), *review);
+    if (!files) return tl::make_unexpected(files.error());
+    Json names = Json::array();
+    std::string text = review->title.toStdString() + "\n";
+    for (const auto& name : *files) {
+        names.push_back(name.toStdString());
+        text += "  " + question.folder + "/" + name.toStdString() + "\n";
+    }
+    return Output{Json{{"title", review->title.toStdString()}, {"folder", question.folder}, {"files", names}}.dump(2), text};
+}
+
+Expected<Output> check(const std::string& name) {
+    const auto project = Project::open(path(name));
+    if (!project) return tl::make_unexpected(project.error());
+    const auto& bench = (*project)->bench();
+    std::size_t planes = 0;
+    for (const auto& run : bench.runs) planes += run.planes.size();
+    const auto readings = rowsOf(bench).size();
+    const Json json{{"project", name},          {"integrity", "ok"},          {"schema_version", Project::schemaVersion()},
+                    {"title", bench.title},     {"tanks", bench.tanks.size()}, {"fixtures", bench.fixtures.size()},
+                    {"runs", bench.runs.size()}, {"planes", planes},            {"readings", readings}};
+    return Output{json.dump(2), fmt::format("{}: sound, format {}, {} fixtures, {} runs, {} planes, {} readings\n", name, Project::schemaVersion(),
+                                            bench.fixtures.size(), bench.runs.size(), planes, readings)};
+}
+
+}  // namespace glumet::cli

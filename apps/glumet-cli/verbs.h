@@ -1,0 +1,49 @@
+#pragma once
+
+#include <QStringList>
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "core/plane_statistics.h"
+#include "core/problem.h"
+
+namespace glumet::cli {
+
+/// What a verb prints on success: one JSON object, and the same for a person.
+struct Output {
+    std::string json;
+    std::string text;
+};
+
+Expected<Output> stats(const std::string& file, const std::optional<Band>& band);
+
+struct HeightQuestion {
+    std::string file;
+    std::string school;
+    double limit_pct = 15.0;
+    std::optional<double> depth_mm;
+};
+Expected<Output> height(const HeightQuestion& question);
+
+Expected<Output> importFiles(const std::vector<std::string>& files, const std::string& project);
+Expected<Output> exportProject(const std::string& project, const std::string& folder);
+
+struct PublishQuestion {
+    std::string project;
+    std::string folder;
+    std::string fixture;  ///< empty: the first configuration with readings
+    std::string unit;
+    std::string day;
+};
+Expected<Output> publish(const PublishQuestion& question);
+
+Expected<Output> check(const std::string& project);
+
+/// What a verb does, asks and answers; nothing for an unknown one.
+std::optional<std::string> helpOf(const std::string& verb);
+
+/// "LO:HI" with 0 ≤ LO ≤ HI.
+Expected<Band> bandFrom(const std::string& text);
+
+}  // namespace glumet::cli

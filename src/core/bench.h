@@ -1,0 +1,118 @@
+#pragma once
+
+#include <array>
+#include <cstdint>
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "core/quantity.h"
+
+namespace glumet {
+
+/// Row number in the project file; 0 means not stored yet.
+using Id = std::int64_t;
+
+enum class WallKind { Glass, Acrylic, Opaque };
+
+/// One side of the tank. Clear glass and acrylic have air behind them and reflect inside; opaque means
+/// painted, covered or filmed on the outside.
+struct Wall {
+    WallKind kind = WallKind::Glass;
+    double reflectance = 0.05;  ///< of an opaque wall, 0–1
+
+    bool operator==(const Wall&) const = default;
+};
+
+enum class Side { Left, Right, Front, Back };
+inline constexpr std::array kSides{Side::Left, Side::Right, Side::Front, Side::Back};
+
+enum class WaterState { Still, Moving, Dry };
+enum class WaterKind { Fresh, Sea };
+/// A bare painted-back bench compares fixtures; a living tank shows what livestock gets. Never mixed.
+enum class TankUse { Bench, Living };
+
+/// Inner sizes, all > 0 mm. x runs along the length from the left, y from front to back, depth downward
+/// from the surface.
+struct Tank {
+    Id id = 0;
+    std::string name;
+    Millimetre length{600};
+    Millimetre width{600};
+    Millimetre water_depth{560};
+    std::array<Wall, 4> walls{};  ///< in the order of kSides
+    WaterKind water_kind = WaterKind::Fresh;
+    TankUse use = TankUse::Bench;
+
+    const Wall& wall(Side side) const { return walls[static_cast<std::size_t>(side)]; }
+    Wall& wall(Side side) { return walls[static_cast<std::size_t>(side)]; }
+    bool operator==(const Tank&) const = default;
+};
+
+/// What the maker says and what the reviewer weighed. Sizes in mm, all ≥ 0; 0 means not stated.
+struct Fixture {
+    Id id = 0;
+    std::string name;
+    std::string maker;
+    std::string kind;  ///< in words: "single cluster", "long bar"
+    Millimetre length{0};
+    Millimetre width{0};
+    int emitter_columns = 1;  ///< emitters lie on a regular lattice over the body
+    int emitter_rows = 1;
+    Millimetre emitter_pitch_x{0};
+    Millimetre emitter_pitch_y{0};
+    std::string channels;  ///< names, comma-separated
+    std::optional<Watt> rated_power;
+    double mass_kg = 0.0;
+    double price = 0.0;
+    std::string currency;
+    bool power_supply_inside = false;
+    std::optional<Millimetre> claimed_height_low;
+    std::optional<Millimetre> claimed_height_high;
+    std::string claimed_coverage;
+    std::string note;
+
+    bool operator==(const Fixture&) const = default;
+};
+
+/// Something put on the fixture: diffuser, lens kit, shroud.
+struct Accessory {
+    Id id = 0;
+    std::string name;
+    std::string note;
+
+    bool operator==(const Accessory&) const = default;
+};
+
+/// Who multiplied by the immersion factor, so that it is done once and only once.
+enum class ImmersionBy { Nobody, MeterMode, Glumet };
+
+struct MeterProfile {
+    Id id = 0;
+    std::string name;
+    std::string kind;  ///< in words: "quantum sensor, silicon"
+    double immersion_factor = 1.0;
+    ImmersionBy immersion_by = ImmersionBy::MeterMode;
+    double relative_uncertainty = 0.05;  ///< absolute calibration, k = 1 share of the reading
+    std::string calibrated_on;           ///< ISO date or empty
+    std::string note;
+
+    bool operator==(const MeterProfile&) const = default;
+};
+
+/// How the reviewer measures and judges.
+struct Method {
+    double spill_limit = 0.15;                     ///< share of the grid mean that may be lost
+    Ppfd band_low{150};                            ///< target band, inclusive
+    Ppfd band_high{300};
+    int grid_columns = 6;
+    int grid_rows = 6;
+    double settled_relative_error = 0.02;          ///< standard error of the mean at which a reading is settled
+    Second longest_reading{30};                    ///< a reading is offered after this, settled or not
+    Millimetre height_error{2.5};                  ///< standard error of setting the mounting height
+    std::string note;
+
+    bool operator==(const Method&) const = default;
+};
+
+}  // namespace glumet

@@ -1,0 +1,37 @@
+#pragma once
+
+#include <optional>
+#include <vector>
+
+#include "core/grid.h"
+#include "core/run.h"
+
+namespace glumet {
+
+/// Two cells that mirror each other across the tank's middle and do not agree.
+struct MirrorDoubt {
+    Cell cell;    ///< the one that also differs more from its neighbours
+    Cell mirror;
+    Ppfd value{0};
+    Ppfd mirror_value{0};
+    double difference = 0.0;  ///< |a − b| / mean of both
+};
+
+/// Pairs on a filled grid, mirrored left to right, that differ by more than `tolerance` and by more than
+/// three standard errors of their difference. A centred, symmetric fixture over walls that match left and
+/// right gives none; the caller knows whether that holds. Largest difference first.
+std::vector<MirrorDoubt> mirrorDoubts(const Plane& plane, double tolerance = 0.12);
+
+/// Draw at the wall / rated power, when both are known.
+std::optional<double> drawShare(const Run& run, const Fixture& fixture);
+
+/// Draw further than this from the rating is a doubt: a driver that is half dead draws about half.
+inline constexpr double kDrawTolerance = 0.10;
+
+/// Room light above this share of the dimmest counted reading spoils a run.
+inline constexpr double kDarkTolerance = 0.01;
+
+/// Dark reading / dimmest counted reading of the run, when both are known.
+std::optional<double> roomLightShare(const Run& run);
+
+}  // namespace glumet

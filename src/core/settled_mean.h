@@ -1,0 +1,62 @@
+#pragma once
+
+#include <optional>
+#include <vector>
+
+#include "core/quantity.h"
+#include "core/run.h"
+
+namespace glumet {
+
+/// When a swinging reading is good enough.
+struct SettleRule {
+    double relative_error = 0.02;  ///< standard error of the mean / mean, > 0
+    Second shortest{2.0};          ///< never settled before this
+    Second longest{30.0};          ///< never waits beyond this
+};
+
+/// What a stretch of samples says.
+struct Settled {
+    Ppfd mean{0};
+    Ppfd min{0};
+    Ppfd max{0};
+    double sd = 0.0;                 ///< of single samples, divisor count − 1
+    double effective_samples = 0.0;  ///< independent samples that would give the same error, 1 … count
+    double standard_error = 0.0;     ///< of the mean, µmol·m⁻²·s⁻¹
+    Second duration{0};
+    int count = 0;
+    bool within_error = false;  ///< the rule's relative error is met
+    bool timed_out = false;     ///< the rule's longest time has passed
+
+    bool settled() const { return within_error || timed_out; }
+};
+
+/// Collects the samples taken at one place and says when their mean is known well enough.
+///
+/// Ripple samples a few tenths of a second apart are not independent, so the error of the mean is
+/// sd·√(τ/n) with τ = 1 + 2 Σ ρ(k), the sum of autocorrelations cut where a pair of neighbours first
+/// turns negative (Geyer 1992, Statistical Science 7:473, initial positive sequence).
+class SettledMean {
+  public:
+    explicit SettledMean(SettleRule rule = {}) : rule_(rule) {}
+
+    /// A sample and its time, ascending, s. NaN and negative values are the meter's fault: not added.
+    void add(Second time, Ppfd ppfd);
+    void clear();
+
+    /// Nothing before the second sample.
+    std::optional<Settled> state() const;
+
+  private:
+    SettleRule rule_;
+    std::vector<double> times_;
+    std::vector<double> values_;
+};
+
+/// The reading that is kept of a settled stretch, at the place where the probe was meant to be.
+Reading readingFrom(const Settled& settled, Millimetre x, Millimetre y);
+
+/// Integrated autocorrelation time of equally spaced samples, in samples, ≥ 1. Needs two or more.
+double integratedAutocorrelation(const std::vector<double>& values);
+
+}  // namespace glumet

@@ -1,0 +1,37 @@
+#include "core/simulated_bench.h"
+
+#include <algorithm>
+
+namespace glumet {
+namespace {
+
+/// Keeps the two random streams of one seed apart.
+constexpr std::uint64_t kHandStream = 0x9E3779B97F4A7C15ULL;
+
+}  // namespace
+
+SimulatedBench::SimulatedBench(LightScene scene, BenchNoise noise, std::uint64_t seed)
+    : scene_(std::move(scene)), noise_(noise), hand_(seed ^ kHandStream),
+      ripple_(noise.ripple_sd, noise.ripple_correlation_s, seed) {}
+
+void SimulatedBench::placeProbe(Millimetre x, Millimetre y, Millimetre depth) {
+    const double dx = hand_.normal() * noise_.placing_sd_mm;
+    const double dy = hand_.normal() * noise_.placing_sd_mm;
+    still_ = stillPpfd(scene_, Millimetre(std::clamp(x.value() + dx, 0.0, scene_.length.value())),
+                       Millimetre(std::clamp(y.value() + dy, 0.0, scene_.width.value())), depth);
+}
+
+Ppfd SimulatedBench::sample() { return still_ * ripple_.next(noise_.sample_interval_s); }
+
+Reading SimulatedBench::read(Millimetre x, Millimetre y, Millimetre depth, const SettleRule& rule) {
+    placeProbe(x, y, depth);
+    SettledMean mean(rule);
+    Settled result;
+    for (int i = 0; !result.settled(); ++i) {
+        mean.add(Second(i * noise_.sample_interval_s), sample());
+        if (const auto state = mean.state()) result = *state;
+    }
+    return readingFrom(result, x, y);
+}
+
+}  // namespace glumet

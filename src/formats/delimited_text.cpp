@@ -1,0 +1,134 @@
+#include "formats/delimited_text.h"
+
+#include <csv.h>
+
+#include <QStringDecoder>
+#include <algorithm>
+#include <array>
+
+#include "core/wording.h"
+
+namespace glumet {
+namespace {
+
+constexpr std::size_t kLargestFile = std::size_t{64} << 20U;
+
+bool isUtf8Text(std::string_view bytes) {
+    if (bytes.find('\0') != std::string_view::npos) return false;
+    QStringDecoder decoder(QStringDecoder::Utf8);
+    const QString decoded = decoder.decode(QByteArrayView(bytes.data(), static_cast<qsizetype>(bytes.size())));
+    return !decoder.hasError() && !decoded.isNull();
+}
+
+/// The first of tab, semicolon and comma that stands in most lines, else a space.
+char delimiterOf(std::string_view bytes) {
+    for (const char candidate : {'\t', ';', ','}) {
+        int lines = 0;
+        int with = 0;
+        for (std::size_t begin = 0; begin < bytes.size();) {
+            const auto end = std::min(bytes.find('\n', begin), bytes.size());
+            const auto line = bytes.substr(begin, end - begin);
+            if (line.find_first_of("0123456789") != std::string_view::npos) {
+                ++lines;
+                with += line.find(candidate) != std::string_view::npos ? 1 : 0;
+            }
+            begin = end + 1;
+        }
+        if (with > 0 && 2 * with >= lines) return candidate;
+    }
+    return ' ';
+}
+
+/// Receives libcsv's calls. Blank lines are reported too, so that lines can be counted.
+struct Collector {
+    std::vector<TextRow> rows;
+    TextRow current;
+    int line = 1;
+    int breaks_in_row = 0;
+
+    void field(const char* text, std::size_t size) {
+        current.cells.emplace_back(text, size);
+        breaks_in_row += static_cast<int>(std::count(text, text + size, '\n'));
+    }
+
+    void endOfRow() {
+        const bool empty = std::all_of(current.cells.begin(), current.cells.end(), [](const auto& cell) { return cell.empty(); });
+        if (!empty) {
+            current.line = line;
+            rows.push_back(std::move(current));
+        }
+        current = {};
+        line += 1 + breaks_in_row;
+        breaks_in_row = 0;
+    }
+};
+
+void onField(void* text, std::size_t size, void* collector) {
+    static_cast<Collector*>(collector)->field(static_cast<const char*>(text), size);
+}
+
+void onRow(int /*terminator*/, void* collector) { static_cast<Collector*>(collector)->endOfRow(); }
+
+Expected<std::vector<TextRow>> splitByCsv(const std::string& text, char delimiter) {
+    csv_parser parser;
+    if (csv_init(&parser, CSV_REPALL_NL | CSV_STRICT | CSV_STRICT_FINI) != 0) return problem("", "out of memory");
+    csv_set_delim(&parser, static_cast<unsigned char>(delimiter));
+    Collector collector;
+    const auto taken = csv_parse(&parser, text.data(), text.size(), onField, onRow, &collector);
+    const bool sound = taken == text.size() && csv_fini(&parser, onField, onRow, &collector) == 0;
+    csv_free(&parser);
+    if (!sound) return problem("line " + std::to_string(collector.line), "a quotation mark is opened or closed in the wrong place");
+    return std::move(collector.rows);
+}
+
+/// Line ends as \n alone, no byte order mark; runs of spaces as one when spaces separate.
+std::string normalised(std::string_view bytes, char delimiter) {
+    if (bytes.starts_with("\xEF\xBB\xBF")) bytes.remove_prefix(3);
+    std::string text;
+    text.reserve(bytes.size());
+    for (std::size_t i = 0; i < bytes.size(); ++i) {
+        char c = bytes[i];
+        if (c == '\r') {
+            if (i + 1 < bytes.size() && bytes[i + 1] == '\n') continue;
+            c = '\n';
+        }
+        if (delimiter == ' ' && c == ' ' && (text.empty() || text.back() == ' ' || text.back() == '\n')) continue;
+        if (delimiter == ' ' && c == '\n' && !text.empty() && text.back() == ' ') text.pop_back();
+        text.push_back(c);
+    }
+    return text;
+}
+
+/// More cells are numbers with a comma in them than with a dot.
+bool usesDecimalComma(const std::vector<TextRow>& rows) {
+    int commas = 0;
+    int dots = 0;
+    for (const auto& row : rows)
+        for (const auto& cell : row.cells) {
+            if (!parseNumber(cell)) continue;
+            commas += cell.find(',') != std::string::npos ? 1 : 0;
+            dots += cell.find('.') != std::string::npos ? 1 : 0;
+        }
+    return commas > dots;
+}
+
+}  // namespace
+
+Expected<DelimitedText> splitDelimited(std::string_view bytes) {
+    if (bytes.size() > kLargestFile) return problem("", "is larger than 64 MiB, which no table of readings is");
+    if (!isUtf8Text(bytes)) return problem("", "is not UTF-8 text; save it as CSV in UTF-8");
+    DelimitedText out;
+    out.delimiter = delimiterOf(bytes);
+    auto rows = splitByCsv(normalised(bytes, out.delimiter), out.delimiter);
+    if (!rows) return tl::make_unexpected(rows.error());
+    out.rows = std::move(*rows);
+    out.decimal_comma = out.delimiter != ',' && usesDecimalComma(out.rows);
+    return out;
+}
+
+std::optional<double> cellNumber(const DelimitedText& text, const std::string& cell) {
+    if (cell.find(text.decimal_comma ? '.' : ',') != std::string::npos) return std::nullopt;
+    return parseNumber(cell);
+}
+
+}  // namespace glumet

@@ -1,0 +1,33 @@
+#pragma once
+
+#include <optional>
+#include <string>
+#include <string_view>
+#include <vector>
+
+#include "core/problem.h"
+
+namespace glumet {
+
+/// One non-empty line of a table file.
+struct TextRow {
+    int line = 0;  ///< 1-based line of the file at which the row begins
+    std::vector<std::string> cells;
+};
+
+/// A table file split into cells, and what its separators turned out to be.
+struct DelimitedText {
+    char delimiter = ',';        ///< ',', ';', tab or, for columns set apart by spaces, ' '
+    bool decimal_comma = false;  ///< numbers are written 12,5
+    std::vector<TextRow> rows;
+};
+
+/// Splits bytes into cells; quotes as in RFC 4180. The delimiter is the one of tab, semicolon and comma that
+/// the lines use; a comma counts as a decimal mark only where another delimiter separates.
+/// Refuses bytes that are not UTF-8 text and files above 64 MiB.
+Expected<DelimitedText> splitDelimited(std::string_view bytes);
+
+/// The number in a cell by the file's own decimal mark; nothing unless the whole cell is one finite number.
+std::optional<double> cellNumber(const DelimitedText& text, const std::string& cell);
+
+}  // namespace glumet

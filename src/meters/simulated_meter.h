@@ -1,0 +1,39 @@
+#pragma once
+
+#include <QTimer>
+#include <optional>
+
+#include "core/simulated_bench.h"
+#include "meters/meter.h"
+
+namespace glumet {
+
+/// The simulated bench as an instrument. It lives on its own clock, which advance() moves: by a timer in the
+/// program, by hand in tests.
+class SimulatedMeter : public Meter {
+    Q_OBJECT
+
+  public:
+    explicit SimulatedMeter(std::uint64_t seed, QObject* parent = nullptr);
+
+    QString name() const override { return tr("Practice meter (simulated)"); }
+    bool simulated() const override { return true; }
+    void start() override;
+    void stop() override;
+    void probeMoved(Millimetre x, Millimetre y, Millimetre depth) override;
+
+    /// What shines over the probe from now on.
+    void setScene(LightScene scene);
+    /// Sends the samples of the next `seconds`; none before a scene and a place are known.
+    void advance(double seconds);
+
+  private:
+    std::uint64_t seed_;
+    std::optional<SimulatedBench> bench_;
+    bool placed_ = false;
+    QTimer timer_;
+    double clock_s_ = 0.0;
+    double owed_s_ = 0.0;
+};
+
+}  // namespace glumet

@@ -1,0 +1,81 @@
+#pragma once
+
+#include <QObject>
+#include <QString>
+#include <memory>
+
+#include "core/reading_row.h"
+#include "project/project_file.h"
+#include "project/undo_journal.h"
+
+namespace glumet {
+
+/// A `.glumet` project: the bench as values in memory and the same on disk. Every edit is one transaction
+/// and one undo step; when a call returns without a problem the change is on the disk, and when it returns
+/// with one neither the file nor the bench has changed. changed() follows each successful edit.
+class Project : public QObject {
+    Q_OBJECT
+
+  public:
+    static Expected<std::unique_ptr<Project>> create(const QString& path, const QString& title);
+    static Expected<std::unique_ptr<Project>> open(const QString& path);
+
+    const Bench& bench() const { return bench_; }
+    const QString& path() const { return file_.path(); }
+
+    /// Adds what has no id yet, else replaces what has it. The id is returned. A run is saved without its
+    /// planes' readings; planes it does not have yet are added.
+    Expected<Id> save(const Tank& tank);
+    Expected<Id> save(const Fixture& fixture);
+    Expected<Id> save(const Accessory& accessory);
+    Expected<Id> save(const MeterProfile& meter);
+    Expected<Id> save(const Run& run);
+    Expected<Id> saveMethod(const QString& title, const Method& method);
+
+    /// Keeps a reading at its point of a plane; an earlier value there is superseded, not lost.
+    Expected<Id> take(Id plane, const Reading& reading);
+    Expected<Id> setFlag(Id reading, const QString& flag);
+    Expected<Id> removeRun(Id run);
+
+    /// All rows or none, as one undo step.
+    Expected<MergeReport> importRows(const std::vector<ReadingRow>& rows, const QString& source);
+    /// A bench description and its readings, as one undo step. What has a name the project knows already
+    /// stays as it is; title and method are taken only by a project without runs.
+    Expected<MergeReport> importBench(const Bench& description, const std::vector<ReadingRow>& rows, const QString& source);
+
+    static int schemaVersion();
+    QString undoTitle() const { return journal_.undoTitle(); }
+    QString redoTitle() const { return journal_.redoTitle(); }
+    bool undo();
+    bool redo();
+
+    Expected<bool> copyTo(const QString& path) const { return file_.copyTo(path); }
+
+  signals:
+    void changed();
+    /// After take(), before changed(): the reading is on the disk.
+    void readingTaken(qlonglong id);
+
+  private:
+    explicit Project(ProjectFile file);
+
+    template <class Work>
+    Expected<Id> edit(const QString& title, Work work);
+    template <class T>
+    Expected<Id> saveIn(const QString& table, const T& item, const QString& title);
+    Id insert(const QString& table, const QVariantList& values) const;
+    Id put(const QString& table, Id id, const QVariantList& values) const;
+    void store(const Bench& after, const std::vector<Id>& superseded);
+    void reload();
+    void followOthers();
+
+    ProjectFile file_;
+    UndoJournal journal_;
+    Bench bench_;
+    int seen_version_ = 0;
+};
+
+/// Reads a whole project file's bench; throws SqlFault.
+Bench loadBench(const ProjectFile& file);
+
+}  // namespace glumet

@@ -1,0 +1,28 @@
+#pragma once
+
+#include <QString>
+#include <QStringList>
+#include <QList>
+
+namespace glumet {
+
+/// "GLMT": tells a Glumet project from any other SQLite file (PRAGMA application_id).
+inline constexpr quint32 kApplicationId = 0x474C4D54;
+
+/// Version of the tables (PRAGMA user_version). A file with a higher one is not opened.
+///   1 (2026-11-24): first version.
+inline constexpr int kSchemaVersion = 1;
+
+/// A table whose edits can be undone, and its columns without the row number.
+struct EditableTable {
+    QString name;
+    QStringList columns;
+};
+
+/// The tables that hold the reviewer's data, parents before children.
+const QList<EditableTable>& editableTables();
+
+/// Statements that make an empty project file of kSchemaVersion, undo triggers included.
+QStringList schemaStatements();
+
+}  // namespace glumet

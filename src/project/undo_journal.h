@@ -1,0 +1,43 @@
+#pragma once
+
+#include "project/project_file.h"
+
+namespace glumet {
+
+/// Undo and redo of every edit, kept in the file by triggers and so surviving a restart. A step is whatever
+/// was changed between begin() and the commit of the surrounding transaction. Undoing a step replays its old
+/// values; the triggers record what that overwrites under the same step, which is what redo replays.
+class UndoJournal {
+  public:
+    explicit UndoJournal(const ProjectFile& file) : file_(file) {}
+
+    /// Starts a step inside an open transaction; steps that were undone are forgotten. Throws SqlFault.
+    void begin(const QString& title) const;
+
+    /// Title of the step that undo() or redo() would take; empty when there is none.
+    QString undoTitle() const;
+    QString redoTitle() const;
+
+    /// Takes one step back or forward in a transaction of its own; false when there is none.
+    bool undo() const;
+    bool redo() const;
+
+    /// Drops all steps; for a file that is to be handed on without its history. Throws SqlFault.
+    void forget() const;
+
+  private:
+    struct Step {
+        qlonglong id = 0;
+        QString title;
+    };
+    Step lastDone() const;
+    Step firstUndone() const;
+    Step stepBy(const QString& condition) const;
+    bool replay(const Step& step, bool undone) const;
+    void revert(const QString& table, const QString& op, qlonglong row, qlonglong seq) const;
+    void record(qlonglong step) const;
+
+    const ProjectFile& file_;
+};
+
+}  // namespace glumet

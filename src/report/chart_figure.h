@@ -1,0 +1,34 @@
+#pragma once
+
+#include <QPainter>
+#include <QString>
+#include <optional>
+#include <vector>
+
+#include "report/palette.h"
+
+namespace glumet {
+
+/// A small x–y chart for figures on paper. Values are in the units the labels name.
+struct ChartData {
+    struct Series {
+        QString name;
+        QColor colour;
+        std::vector<QPointF> points;  ///< ascending x
+    };
+    std::vector<Series> series;
+    QString x_label;
+    QString y_label;
+    std::optional<double> level;  ///< a horizontal limit
+    QString level_name;
+    std::optional<double> mark;   ///< a vertical answer, with its band
+    std::optional<double> mark_low;
+    std::optional<double> mark_high;
+};
+
+/// Round tick positions, about `count` of them, covering [low, high].
+std::vector<double> roundTicks(double low, double high, int count);
+
+void paintChart(QPainter& painter, const QRectF& area, const ChartData& chart, const Palette& palette);
+
+}  // namespace glumet

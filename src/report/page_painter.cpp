@@ -1,0 +1,159 @@
+#include <QCoreApplication>
+
+#include "report/palette.h"
+#include "report/publish.h"
+#include "report/review_figures.h"
+
+namespace glumet {
+namespace {
+
+constexpr double kMargin = 44.0;
+constexpr int kMostRows = 24;
+constexpr int kMostDoubts = 5;
+
+QString text(const std::string& value) { return QString::fromStdString(value); }
+QString tr(const char* source) { return QCoreApplication::translate("Review", source); }
+
+/// White ground for print, else the paper theme.
+const Palette& printPalette() {
+    static const Palette palette = [] {
+        Palette p = paper();
+        p.ground = p.raised = QColor(Qt::white);
+        p.panel = QColor(QStringLiteral("#F4F0E8"));
+        return p;
+    }();
+    return palette;
+}
+
+class PagePainter {
+  public:
+    PagePainter(QPainter& painter, const Review& review) : p_(painter), r_(review), c_(printPalette()) {}
+
+    void paint() {
+        p_.fillRect(QRectF(0, 0, kPageWidth, kPageHeight), c_.ground);
+        heading();
+        cardAndSection();
+        maps();
+        charts();
+        table();
+        foot();
+    }
+
+  private:
+    double right() const { return kPageWidth - kMargin; }
+
+    /// Draws wrapped text and returns the height it took.
+    double words(const QRectF& room, const QString& value, double size, bool bold, const QColor& colour) {
+        p_.setFont(houseFont(size, bold));
+        p_.setPen(colour);
+        QRectF used;
+        p_.drawText(room, Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, value, &used);
+        return used.height();
+    }
+
+    void heading() {
+        y_ = kMargin - 8;
+        y_ += words(QRectF(kMargin, y_, right() - kMargin, 60), r_.title, 22, true, c_.text) + 2;
+        y_ += words(QRectF(kMargin, y_, right() - kMargin, 20), r_.subtitle, 11, false, c_.muted) + 10;
+        p_.setPen(QPen(c_.text, 1.2));
+        p_.drawLine(QPointF(kMargin, y_), QPointF(right(), y_));
+        y_ += 12;
+    }
+
+    void cardAndSection() {
+        const double wide = 430;
+        double y = y_;
+        const auto& v = r_.verdict;
+        y += words(QRectF(kMargin, y, wide, 20), v.speaks() ? tr("Hang it this high over the water") : tr("No height can be named"), 12, false, c_.muted) + 2;
+        if (v.speaks()) y += words(QRectF(kMargin, y, wide, 60), text(lengthText(*v.height, r_.unit)), 46, true, c_.accent) + 2;
+        y += words(QRectF(kMargin, y, wide, 80), text(v.reason), 11.5, false, c_.text) + 8;
+        for (const auto& pair : r_.card) {
+            words(QRectF(kMargin, y, 110, 18), pair.name, 10.5, false, c_.muted);
+            y += qMax(15.0, words(QRectF(kMargin + 112, y, wide - 112, 34), pair.value, 10.5, true, c_.text)) + 2;
+        }
+        const double section_left = kMargin + wide + 16;
+        paintReviewSection(p_, QRectF(section_left, y_, right() - section_left, 250), r_, c_);
+        y_ = qMax(y, y_ + 250) + 12;
+    }
+
+    void maps() {
+        const auto& run = r_.bench.runs[r_.shown_run];
+        y_ += words(QRectF(kMargin, y_, right() - kMargin, 20),
+                    tr("The field at %1, µmol·m⁻²·s⁻¹, seen from above, front below; a bar at the foot of a cell: under %2, at its head: over %3")
+                        .arg(text(lengthText(run.height, r_.unit)), text(ppfdFigure(r_.band.low)), text(ppfdFigure(r_.band.high))),
+                    10, false, c_.muted) + 4;
+        paintMaps(p_, QRectF(kMargin, y_, right() - kMargin, 248), r_, c_);
+        y_ += 256;
+    }
+
+    void charts() {
+        if (r_.verdict.evidence.size() < 2) return;
+        const double half = (right() - kMargin) / 2;
+        paintChart(p_, QRectF(kMargin, y_, half - 6, 168), lossChart(r_, c_), c_);
+        paintChart(p_, QRectF(kMargin + half + 6, y_, half - 6, 168), spreadChart(r_, c_), c_);
+        y_ += 172;
+    }
+
+    void table() {
+        const std::vector<std::pair<QString, double>> columns{{tr("height"), 0}, {tr("depth"), 62}, {tr("n"), 118}, {tr("mean"), 152}, {tr("min"), 204},
+                                                              {tr("max"), 250}, {tr("CV"), 298}};
+        const auto cell = [&](double x, const QString& value, bool head) {
+            p_.setFont(houseFont(9, false, head ? Face::Text : Face::Figures));
+            p_.setPen(head ? c_.muted : c_.text);
+            p_.drawText(QRectF(kMargin + x, y_, 50, 13), Qt::AlignRight | Qt::AlignVCenter, value);
+        };
+        const double top = y_;
+        for (const auto& [name, x] : columns) cell(x, name, true);
+        y_ += 14;
+        int shown = 0;
+        for (const auto& row : r_.rows) {
+            if (y_ > kPageHeight - kMargin - 26 || shown == kMostRows) break;
+            const QStringList values{text(lengthFigure(row.height, r_.unit)), text(lengthFigure(row.depth, r_.unit)), QString::number(row.statistics.n),
+                                     text(ppfdFigure(row.statistics.mean)), text(ppfdFigure(row.statistics.min)), text(ppfdFigure(row.statistics.max)),
+                                     text(percentText(row.statistics.cv))};
+            for (std::size_t i = 0; i < columns.size(); ++i) cell(columns[i].second, values[static_cast<qsizetype>(i)], false);
+            y_ += 11.4;
+            ++shown;
+        }
+        if (shown < static_cast<int>(r_.rows.size()))
+            words(QRectF(kMargin, y_, 330, 13), tr("%1 more planes in readings.csv").arg(static_cast<int>(r_.rows.size()) - shown), 9, false, c_.muted);
+        sideNotes(top);
+    }
+
+    /// Conditions, doubts and cautions beside the table.
+    void sideNotes(double y) {
+        const double x = kMargin + 370;
+        const double wide = right() - x;
+        for (const auto& pair : r_.conditions) {
+            words(QRectF(x, y, 70, 13), pair.name, 8.6, false, c_.muted);
+            y += words(QRectF(x + 72, y, wide - 72, 60), pair.value, 8.6, false, c_.text) + 1.5;
+        }
+        int shown = 0;
+        for (const auto& doubt : r_.doubts) {
+            if (shown++ == kMostDoubts) break;
+            y += words(QRectF(x, y + 2, wide, 40), QStringLiteral("▲ ") + doubt, 8.6, false, c_.accent) + 2;
+        }
+        y += 4;
+        for (const auto& caution : r_.cautions) y += words(QRectF(x, y, wide, 60), caution, 8.2, false, c_.text) + 2;
+    }
+
+    void foot() {
+        words(QRectF(kMargin, kPageHeight - 30, right() - kMargin, 14), r_.provenance, 8.6, false, c_.muted);
+    }
+
+    QPainter& p_;
+    const Review& r_;
+    const Palette& c_;
+    double y_ = 0.0;
+};
+
+}  // namespace
+
+void paintPage(QPainter& painter, const Review& review) {
+    painter.save();
+    painter.setRenderHint(QPainter::Antialiasing);
+    PagePainter(painter, review).paint();
+    painter.restore();
+}
+
+}  // namespace glumet

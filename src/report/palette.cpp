@@ -1,0 +1,48 @@
+#include "report/palette.h"
+
+#include <QFontDatabase>
+
+namespace glumet {
+namespace {
+
+QColor hex(const char* text) { return QColor(QLatin1String(text)); }
+
+/// Adds the shipped fonts to the program once.
+bool loadFonts() {
+    for (const char* name : {"B612-Regular", "B612-Bold", "B612Mono-Regular", "B612Mono-Bold"})
+        QFontDatabase::addApplicationFont(QStringLiteral(":/fonts/%1.otf").arg(QLatin1String(name)));
+    return true;
+}
+
+}  // namespace
+
+const Palette& dimRoom() {
+    static const Palette palette{hex("#171513"), hex("#1F1C19"), hex("#2A2622"), hex("#3A342D"), hex("#EDE6DA"), hex("#A3988A"),
+                                 hex("#F0A848"), hex("#1A1408"), hex("#5FA8A0"), hex("#1B2A2D"), true};
+    return palette;
+}
+
+const Palette& paper() {
+    static const Palette palette{hex("#F7F3EB"), hex("#EFE9DE"), hex("#FFFDF8"), hex("#CFC6B6"), hex("#221E19"), hex("#665D50"),
+                                 hex("#A85C00"), hex("#FFFDF8"), hex("#22706A"), hex("#DCE7E4"), false};
+    return palette;
+}
+
+QColor colourOf(Rgb rgb) { return {rgb.red, rgb.green, rgb.blue}; }
+
+QColor tideColour(double ppfd, double top) { return colourOf(tide(top > 0.0 ? ppfd / top : 0.0)); }
+
+QColor inkFor(const QColor& ground) { return colourOf(inkOn({ground.red(), ground.green(), ground.blue()})); }
+
+QFont houseFont(double pixel_size, bool bold, Face face) {
+    static const bool loaded = loadFonts();
+    Q_UNUSED(loaded)
+    QFont font(face == Face::Text ? QStringLiteral("B612") : QStringLiteral("B612 Mono"));
+    font.setPixelSize(qMax(1, qRound(pixel_size)));
+    font.setBold(bold);
+    // Shaping would replace signs beside digits, which then cannot be copied out of a PDF.
+    font.setStyleStrategy(QFont::PreferNoShaping);
+    return font;
+}
+
+}  // namespace glumet

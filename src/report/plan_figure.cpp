@@ -1,0 +1,327 @@
+#include "report/plan_figure.h"
+
+#include <QPainterPath>
+#include <algorithm>
+#include <cmath>
+
+#include "core/contour.h"
+#include "core/wording.h"
+
+namespace glumet {
+namespace {
+
+constexpr double kNameGutter = 22.0;
+constexpr double kWallGap = 7.0;
+constexpr double kSmallestText = 24.0;  // px of cell width below which a value would not be readable
+
+/// Cell borders along one axis, from the centres: n + 1 values.
+std::vector<double> borders(const std::vector<double>& centres) {
+    std::vector<double> edges;
+    if (centres.size() == 1) return {0.0, 2.0 * centres[0]};
+    for (std::size_t i = 0; i + 1 < centres.size(); ++i) edges.push_back(0.5 * (centres[i] + centres[i + 1]));
+    edges.insert(edges.begin(), 2.0 * centres.front() - edges.front());
+    edges.push_back(2.0 * centres.back() - edges.back());
+    return edges;
+}
+
+QString figure(Ppfd ppfd) { return QString::fromStdString(ppfdFigure(ppfd)); }
+
+class PlanPainter {
+  public:
+    PlanPainter(QPainter& painter, const PlanData& plan, const Palette& palette, const PlanLayout& layout)
+        : p_(painter), plan_(plan), palette_(palette), layout_(layout) {}
+
+    void walls() {
+        if (!plan_.walls) return;
+        for (const auto side : kSides) wall(side);
+    }
+
+    void cells(bool text) {
+        for (int row = 0; row < plan_.grid.rows(); ++row)
+            for (int column = 0; column < plan_.grid.columns(); ++column) cell({column, row}, text);
+    }
+
+    void freePoints() {
+        for (const auto& reading : plan_.free_points) {
+            const QPointF at = layout_.at(reading.x.value(), reading.y.value());
+            const QColor colour = tideColour(reading.mean.value(), plan_.scale_top);
+            const QRectF dot(at - QPointF(17, 12), QSizeF(34, 24));
+            p_.setPen(Qt::NoPen);
+            p_.setBrush(colour);
+            p_.drawRoundedRect(dot, 12, 12);
+            p_.setPen(inkFor(colour));
+            p_.setFont(houseFont(12, true));
+            p_.drawText(dot, Qt::AlignCenter, figure(reading.mean));
+        }
+    }
+
+    void contours() {
+        if (plan_.contour_levels.empty()) return;
+        Surface coarse{plan_.grid, {}};
+        for (const auto& value : plan_.values) {
+            if (!value) return;
+            coarse.values.push_back(value->value());
+        }
+        if (plan_.grid.columns() < 2 || plan_.grid.rows() < 2) return;
+        const auto fine = refined(coarse, 8);
+        for (const double level : plan_.contour_levels)
+            for (const auto& s : contour(fine, level)) {
+                const QLineF line(layout_.at(s.x0, s.y0), layout_.at(s.x1, s.y1));
+                p_.setPen(QPen(QColor(0, 0, 0, 120), 2.6, Qt::SolidLine, Qt::RoundCap));
+                p_.drawLine(line);
+                p_.setPen(QPen(QColor(255, 250, 235, 225), 1.2, Qt::SolidLine, Qt::RoundCap));
+                p_.drawLine(line);
+            }
+    }
+
+    void body() {
+        if (!plan_.body_mm) return;
+        const auto& b = *plan_.body_mm;
+        const QRectF outline(layout_.at(b.left(), b.bottom()), layout_.at(b.right(), b.top()));
+        p_.setBrush(Qt::NoBrush);
+        p_.setPen(QPen(palette_.muted, 1.2, Qt::DashLine));
+        p_.drawRoundedRect(outline.normalized(), 4, 4);
+    }
+
+    void route() {
+        if (!plan_.route || !plan_.next) return;
+        QPainterPath path;
+        for (const auto cell : serpentine(plan_.grid)) {
+            if (valueAt(cell)) continue;
+            const QPointF centre = layout_.cell(plan_.grid, cell).center();
+            if (path.isEmpty()) path.moveTo(centre);
+            path.lineTo(centre);
+        }
+        QPen pen(palette_.muted, 2.0, Qt::DotLine, Qt::RoundCap);
+        p_.setBrush(Qt::NoBrush);
+        p_.setPen(pen);
+        p_.drawPath(path);
+    }
+
+    void next() {
+        if (!plan_.next) return;
+        const QRectF rect = layout_.cell(plan_.grid, *plan_.next).adjusted(1.5, 1.5, -1.5, -1.5);
+        p_.setBrush(palette_.raised);
+        p_.setPen(QPen(palette_.accent, 2.5));
+        p_.drawRoundedRect(rect, 4, 4);
+        const double size = std::min({rect.width(), rect.height(), 60.0}) * 0.55;
+        QRectF ring(0, 0, size, size);
+        ring.moveCenter(rect.center());
+        p_.setBrush(Qt::NoBrush);
+        p_.setPen(QPen(palette_.line, size * 0.16));
+        p_.drawEllipse(ring);
+        if (plan_.next_progress <= 0.0) return;
+        p_.setPen(QPen(palette_.accent, size * 0.16, Qt::SolidLine, Qt::FlatCap));
+        p_.drawArc(ring, 90 * 16, -qRound(std::min(plan_.next_progress, 1.0) * 360.0 * 16.0));
+    }
+
+    void selected() {
+        if (!plan_.selected || plan_.selected == plan_.next) return;
+        const QRectF rect = layout_.cell(plan_.grid, *plan_.selected).adjusted(1.5, 1.5, -1.5, -1.5);
+        p_.setBrush(Qt::NoBrush);
+        p_.setPen(QPen(palette_.dark ? QColor(0, 0, 0, 150) : QColor(255, 255, 255, 190), 5));
+        p_.drawRoundedRect(rect, 3, 3);
+        p_.setPen(QPen(palette_.accent, 2.5));
+        p_.drawRoundedRect(rect, 3, 3);
+    }
+
+    void names(const QRectF& footprint) {
+        p_.setFont(houseFont(12, false, Face::Figures));
+        p_.setPen(palette_.muted);
+        for (int column = 0; column < plan_.grid.columns(); ++column) {
+            const auto cell = layout_.cell(plan_.grid, {column, 0});
+            if (cell.width() < 14) continue;
+            const QString letter = QString::fromStdString(cellName({column, 0})).chopped(1);
+            p_.drawText(QRectF(cell.left(), footprint.bottom() + kWallGap + 2, cell.width(), 16), Qt::AlignCenter, letter);
+        }
+        for (int row = 0; row < plan_.grid.rows(); ++row) {
+            const auto cell = layout_.cell(plan_.grid, {0, row});
+            p_.drawText(QRectF(footprint.left() - kWallGap - 18, cell.top(), 14, cell.height()), Qt::AlignRight | Qt::AlignVCenter,
+                        QString::number(row + 1));
+        }
+    }
+
+  private:
+    std::optional<Ppfd> valueAt(Cell cell) const {
+        return plan_.values[static_cast<std::size_t>(cell.row * plan_.grid.columns() + cell.column)];
+    }
+
+    /// Glass is a bright thin line, acrylic a dashed one, an opaque wall a dull thick bar.
+    void wall(Side side) {
+        const QRectF f = layout_.footprint().adjusted(-kWallGap + 2, -kWallGap + 2, kWallGap - 2, kWallGap - 2);
+        QLineF line(f.topLeft(), f.topRight());
+        if (side == Side::Front) line = {f.bottomLeft(), f.bottomRight()};
+        if (side == Side::Left) line = {f.topLeft(), f.bottomLeft()};
+        if (side == Side::Right) line = {f.topRight(), f.bottomRight()};
+        switch ((*plan_.walls)[static_cast<std::size_t>(side)].kind) {
+            case WallKind::Glass: p_.setPen(QPen(palette_.water, 1.8)); break;
+            case WallKind::Acrylic: p_.setPen(QPen(palette_.water, 1.8, Qt::DashLine)); break;
+            case WallKind::Opaque: p_.setPen(QPen(palette_.dark ? palette_.line : palette_.muted, 4.0, Qt::SolidLine, Qt::FlatCap)); break;
+        }
+        p_.drawLine(line);
+    }
+
+    void cell(Cell at, bool text) {
+        const QRectF rect = layout_.cell(plan_.grid, at);
+        const double gap = text ? std::min(1.0, rect.width() * 0.02) : 0.0;
+        const QRectF inner = rect.adjusted(gap, gap, -gap, -gap);
+        const auto value = valueAt(at);
+        if (!value) {
+            p_.setBrush(palette_.panel);
+            p_.setPen(QPen(palette_.line, 1.0));
+            p_.drawRoundedRect(inner.adjusted(0.5, 0.5, -0.5, -0.5), text ? 3 : 0, text ? 3 : 0);
+            return;
+        }
+        const QColor colour = tideColour(value->value(), plan_.scale_top);
+        p_.setPen(Qt::NoPen);
+        p_.setBrush(colour);
+        if (text)
+            p_.drawRoundedRect(inner, 2.5, 2.5);
+        else
+            p_.drawRect(inner);
+        if (!text) return;
+        if (plan_.band) bandMark(inner, *value, inkFor(colour));
+        if (inner.width() >= kSmallestText) valueText(inner, *value, inkFor(colour));
+        if (std::find(plan_.doubtful.begin(), plan_.doubtful.end(), at) != plan_.doubtful.end()) doubt(inner);
+    }
+
+    void valueText(const QRectF& rect, Ppfd value, const QColor& ink) {
+        const double size = std::clamp(std::min(rect.width() * 0.30, rect.height() * 0.36), 9.0, 22.0);
+        p_.setFont(houseFont(size, true));
+        p_.setPen(ink);
+        p_.drawText(rect, Qt::AlignCenter, figure(value));
+    }
+
+    /// Too dim: a low bar along the foot of the cell. Too bright: a bar at its head. Plain: in the band.
+    void bandMark(const QRectF& rect, Ppfd value, const QColor& ink) {
+        if (plan_.band->contains(value)) return;
+        const double thick = std::clamp(rect.height() * 0.05, 2.0, 4.0);
+        const double inset = rect.width() * 0.3;
+        const double y = value < plan_.band->low ? rect.bottom() - 3.0 - thick : rect.top() + 3.0;
+        p_.setPen(Qt::NoPen);
+        QColor quiet = ink;
+        quiet.setAlpha(200);
+        p_.setBrush(quiet);
+        p_.drawRoundedRect(QRectF(rect.left() + inset, y, rect.width() - 2 * inset, thick), thick / 2, thick / 2);
+    }
+
+    void doubt(const QRectF& rect) {
+        const double s = std::clamp(rect.width() * 0.17, 7.0, 13.0);
+        const QPointF at(rect.right() - s - 4, rect.top() + 4);
+        QPainterPath triangle;
+        triangle.moveTo(at + QPointF(s / 2, 0));
+        triangle.lineTo(at + QPointF(s, s));
+        triangle.lineTo(at + QPointF(0, s));
+        triangle.closeSubpath();
+        p_.setPen(QPen(palette_.dark ? palette_.ground : QColor(Qt::white), 1.5));
+        p_.setBrush(palette_.accent);
+        p_.drawPath(triangle);
+    }
+
+    QPainter& p_;
+    const PlanData& plan_;
+    const Palette& palette_;
+    const PlanLayout& layout_;
+};
+
+}  // namespace
+
+PlanLayout::PlanLayout(const QRectF& area, Millimetre length, Millimetre width) {
+    scale_ = std::min(area.width() / length.value(), area.height() / width.value());
+    footprint_ = QRectF(0, 0, length.value() * scale_, width.value() * scale_);
+    footprint_.moveCenter(area.center());
+}
+
+QPointF PlanLayout::at(double x_mm, double y_mm) const {
+    return {footprint_.left() + x_mm * scale_, footprint_.bottom() - y_mm * scale_};
+}
+
+QRectF PlanLayout::cell(const Grid& grid, Cell cell) const {
+    const auto xs = borders(grid.xs_mm);
+    const auto ys = borders(grid.ys_mm);
+    const auto column = static_cast<std::size_t>(cell.column);
+    const auto row = static_cast<std::size_t>(cell.row);
+    return {at(xs[column], ys[row + 1]), at(xs[column + 1], ys[row])};
+}
+
+std::optional<Cell> PlanLayout::cellUnder(const Grid& grid, const QPointF& point) const {
+    for (int row = 0; row < grid.rows(); ++row)
+        for (int column = 0; column < grid.columns(); ++column)
+            if (cell(grid, {column, row}).contains(point)) return Cell{column, row};
+    return std::nullopt;
+}
+
+PlanLayout planLayout(const QRectF& area, const PlanData& plan, bool names) {
+    const double gutter = names ? kNameGutter : 0.0;
+    const double wall = plan.walls ? kWallGap : 0.0;
+    return {area.adjusted(gutter + wall, wall, -wall, -gutter - wall), plan.length, plan.width};
+}
+
+void paintPlan(QPainter& painter, const QRectF& area, const PlanData& plan, const Palette& palette, bool names) {
+    const auto layout = planLayout(area, plan, names);
+    painter.save();
+    painter.setRenderHint(QPainter::Antialiasing);
+    PlanPainter paint(painter, plan, palette, layout);
+    paint.walls();
+    paint.cells(true);
+    paint.contours();
+    paint.freePoints();
+    paint.body();
+    paint.route();
+    paint.next();
+    paint.selected();
+    if (names) paint.names(layout.footprint());
+    painter.restore();
+}
+
+void paintSmallPlan(QPainter& painter, const QRectF& area, const PlanData& plan, const Palette& palette) {
+    const PlanLayout layout(area, plan.length, plan.width);
+    painter.save();
+    PlanPainter paint(painter, plan, palette, layout);
+    paint.cells(false);
+    painter.restore();
+}
+
+PlanData planOf(const Bench& bench, const Run& run, const Plane& plane) {
+    PlanData plan;
+    const auto detected = detectGrid(plane.readings);
+    const auto grid = plane.grid ? plane.grid : detected;
+    if (grid) {
+        plan.grid = *grid;
+        for (const int index : readingOfCell(*grid, plane.readings))
+            plan.values.push_back(index < 0 ? std::nullopt : std::optional(plane.readings[static_cast<std::size_t>(index)].mean));
+    } else {
+        for (const auto& reading : plane.readings)
+            if (reading.counts()) plan.free_points.push_back(reading);
+    }
+    if (const auto* tank = byId(bench.tanks, run.tank)) {
+        plan.length = tank->length;
+        plan.width = tank->width;
+        plan.walls = tank->walls;
+    } else if (grid) {
+        plan.length = Millimetre(borders(grid->xs_mm).back());
+        plan.width = Millimetre(borders(grid->ys_mm).back());
+    } else {
+        for (const auto& reading : plan.free_points) {
+            plan.length = std::max(plan.length, reading.x);
+            plan.width = std::max(plan.width, reading.y);
+        }
+    }
+    return plan;
+}
+
+double scaleTop(const Bench& bench, const std::vector<std::size_t>& runs) {
+    std::vector<double> values;
+    for (const auto index : runs)
+        for (const auto& plane : bench.runs[index].planes)
+            for (const auto& reading : plane.readings)
+                if (reading.counts()) values.push_back(reading.mean.value());
+    if (values.empty()) return 1.0;
+    const auto at = values.begin() + static_cast<std::ptrdiff_t>((values.size() - 1) * 19 / 20);
+    std::nth_element(values.begin(), at, values.end());
+    if (*at <= 0.0) return 1.0;
+    const double step = std::pow(10.0, std::floor(std::log10(*at)) - 1.0);
+    return std::ceil(*at / step) * step;
+}
+
+}  // namespace glumet

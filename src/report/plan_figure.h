@@ -1,0 +1,68 @@
+#pragma once
+
+#include <QPainter>
+#include <QRectF>
+#include <array>
+#include <optional>
+#include <vector>
+
+#include "core/grid.h"
+#include "core/plane_statistics.h"
+#include "report/palette.h"
+
+namespace glumet {
+
+/// Where each cell of a plane stands in a rectangle, at true scale: the tank seen from above, front below.
+class PlanLayout {
+  public:
+    /// Fits the footprint into `area`, keeping its proportions, centred. Lengths > 0.
+    PlanLayout(const QRectF& area, Millimetre length, Millimetre width);
+
+    const QRectF& footprint() const { return footprint_; }
+    double pixelsPerMm() const { return scale_; }
+    QPointF at(double x_mm, double y_mm) const;
+    /// From half way to the neighbour below to half way to the one above; outer cells as wide as inner ones.
+    QRectF cell(const Grid& grid, Cell cell) const;
+    std::optional<Cell> cellUnder(const Grid& grid, const QPointF& point) const;
+
+  private:
+    QRectF footprint_;
+    double scale_ = 1.0;
+};
+
+/// What a plan shows.
+struct PlanData {
+    Millimetre length{600};
+    Millimetre width{600};
+    std::optional<std::array<Wall, 4>> walls;
+    Grid grid;
+    std::vector<std::optional<Ppfd>> values;  ///< row by row from the front; grid.cells() of them
+    std::vector<Reading> free_points;         ///< for a plane without a grid
+    std::optional<Band> band;
+    double scale_top = 1.0;                   ///< PPFD of the cream end
+    std::vector<Cell> doubtful;
+    std::optional<Cell> selected;
+    std::optional<Cell> next;
+    double next_progress = -1.0;  ///< 0–1 draws a ring at the next point
+    bool route = false;           ///< dotted way through the cells that are left
+    std::vector<double> contour_levels;
+    std::optional<QRectF> body_mm;  ///< the fixture's outline over the tank
+};
+
+/// The plan of one plane: its grid or the lattice its points fill, its values.
+PlanData planOf(const Bench& bench, const Run& run, const Plane& plane);
+
+/// Paints walls, cells, values, marks, route and contours. `names` leaves room for column and row names.
+void paintPlan(QPainter& painter, const QRectF& area, const PlanData& plan, const Palette& palette, bool names);
+
+/// The layout paintPlan uses for the same arguments, for finding what is under the mouse.
+PlanLayout planLayout(const QRectF& area, const PlanData& plan, bool names);
+
+/// Only the coloured cells, without text: for sheets of many planes.
+void paintSmallPlan(QPainter& painter, const QRectF& area, const PlanData& plan, const Palette& palette);
+
+/// A PPFD that the brightest twentieth of a sweep's readings exceed, rounded up to two figures: the top of
+/// one field scale for all its planes.
+double scaleTop(const Bench& bench, const std::vector<std::size_t>& runs);
+
+}  // namespace glumet

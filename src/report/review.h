@@ -1,0 +1,57 @@
+#pragma once
+
+#include <QString>
+#include <optional>
+#include <vector>
+
+#include "core/findings.h"
+#include "core/plane_statistics.h"
+#include "core/spill_limit.h"
+#include "core/sweep.h"
+
+namespace glumet {
+
+/// What a review is made of: the choice of sweep and the way of writing.
+struct ReviewChoice {
+    Configuration configuration;
+    LengthUnit unit = LengthUnit::Cm;
+    QString day;  ///< date on the page, given by the caller who has the clock
+};
+
+/// One published review, everything computed, nothing laid out.
+struct Review {
+    Bench bench;
+    Sweep sweep;
+    LengthUnit unit = LengthUnit::Cm;
+    Band band;
+    QString title;     ///< fixture and configuration
+    QString subtitle;  ///< project, day
+    SpillLimitVerdict verdict;
+    std::size_t shown_run = 0;  ///< the run at the recommended height, or the lowest
+    double scale_top = 1.0;
+
+    struct PlaneRow {
+        Millimetre height{0};
+        Millimetre depth{0};
+        PlaneStatistics statistics;
+    };
+    std::vector<PlaneRow> rows;  ///< every plane of the sweep with readings
+
+    struct Pair {
+        QString name;
+        QString value;
+    };
+    std::vector<Pair> card;        ///< the recommendation in pairs
+    std::vector<Pair> conditions;  ///< tank, water, meter, method
+    std::vector<QString> doubts;
+    std::vector<QString> cautions;
+    QString provenance;  ///< said when any reading is not from a real instrument; else empty
+};
+
+/// Computes a review; a configuration without a reading is a problem.
+Expected<Review> reviewOf(const Bench& bench, const ReviewChoice& choice);
+
+/// The cautions every page carries; they defer to local electrical code and a licensed electrician.
+std::vector<QString> usualCautions();
+
+}  // namespace glumet

@@ -1,0 +1,74 @@
+// Rebuilds the demonstration project from its seed: make_demo OUT.glumet
+#include <QCoreApplication>
+#include <QFile>
+#include <cstdio>
+
+#include "core/demo_scenario.h"
+#include "project/project.h"
+
+namespace {
+
+constexpr std::uint64_t kSeed = 20261124;
+
+/// Ids of a made bench turned negative: new, in the words of importBench.
+glumet::Bench asNew(glumet::Bench bench) {
+    for (auto* list : {&bench.tanks})
+        for (auto& item : *list) item.id = -item.id;
+    glumet::Id next = -1;
+    const auto renumber = [&](auto& items, auto member) {
+        for (auto& item : items) {
+            const auto old = item.id < 0 ? -item.id : item.id;
+            item.id = next--;
+            for (auto& run : bench.runs)
+                if (run.*member == old) run.*member = item.id;
+        }
+    };
+    renumber(bench.tanks, &glumet::Run::tank);
+    renumber(bench.fixtures, &glumet::Run::fixture);
+    renumber(bench.accessories, &glumet::Run::accessory);
+    renumber(bench.meters, &glumet::Run::meter);
+    for (auto& run : bench.runs) {
+        run.id = next--;
+        for (auto& plane : run.planes) {
+            plane.id = next--;
+            plane.readings.clear();
+        }
+    }
+    return bench;
+}
+
+}  // namespace
+
+int main(int argc, char** argv) {
+    QCoreApplication app(argc, argv);
+    if (argc != 2) {
+        std::fputs("usage: make_demo OUT.glumet\n", stderr);
+        return 2;
+    }
+    const QString path = QString::fromLocal8Bit(argv[1]);
+    const QString draft = path + QStringLiteral(".draft");
+    QFile::remove(path);
+    QFile::remove(draft);
+    const auto bench = glumet::demoReadings(kSeed);
+    auto project = glumet::Project::create(draft, QString::fromStdString(bench.title));
+    if (!project) {
+        std::fprintf(stderr, "make_demo: %s\n", project.error().sentence().c_str());
+        return 1;
+    }
+    const auto done = (*project)->importBench(asNew(bench), glumet::rowsOf(bench), QStringLiteral("the demonstration"));
+    if (!done) {
+        std::fprintf(stderr, "make_demo: %s\n", done.error().sentence().c_str());
+        return 1;
+    }
+    project->reset();
+    // The demonstration is handed on without the steps of its making, so that undo cannot empty it.
+    const auto file = glumet::ProjectFile::open(draft);
+    glumet::UndoJournal(*file).forget();
+    if (const auto copied = file->copyTo(path); !copied) {
+        std::fprintf(stderr, "make_demo: %s\n", copied.error().sentence().c_str());
+        return 1;
+    }
+    for (const char* end : {"", "-wal", "-shm"}) QFile::remove(draft + QString::fromLatin1(end));
+    std::printf("%d readings in %s\n", done->added, argv[1]);
+    return 0;
+}
