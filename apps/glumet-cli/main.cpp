@@ -1,6 +1,7 @@
 #include <CLI/CLI.hpp>
 #include <QDate>
 #include <QGuiApplication>
+#include <QTemporaryDir>
 #include <cstdio>
 #include <functional>
 
@@ -60,6 +61,16 @@ int answer(const Answer& work, bool json) {
     return 0;
 }
 
+/// Figures need fonts and so the graphical application, but no display; the rest needs neither.
+std::unique_ptr<QCoreApplication> applicationFor(bool figures, int& argc, char** argv) {
+    if (!figures) return std::make_unique<QCoreApplication>(argc, argv);
+    qputenv("QT_QPA_PLATFORM", "offscreen");
+    // Unset, Qt would choose a folder itself and say so on stderr.
+    static const QTemporaryDir runtime;
+    if (qEnvironmentVariableIsEmpty("XDG_RUNTIME_DIR")) qputenv("XDG_RUNTIME_DIR", runtime.path().toLocal8Bit());
+    return std::make_unique<QGuiApplication>(argc, argv);
+}
+
 }  // namespace
 
 int main(int argc, char** argv) {
@@ -95,9 +106,7 @@ int main(int argc, char** argv) {
         return 2;
     }
     if (help_verb->parsed()) return help(a.verb);
-    // Figures need fonts but no display.
-    qputenv("QT_QPA_PLATFORM", "offscreen");
-    const QGuiApplication gui(argc, argv);
+    const auto application = applicationFor(publish->parsed(), argc, argv);
     const auto file = a.files.front();
     if (stats->parsed()) return answer([&] { return runStats(a); }, a.json);
     if (height->parsed())

@@ -8,7 +8,7 @@
 namespace glumet {
 namespace {
 
-constexpr double kStandardErrors = 3.0;
+constexpr double kStandardErrors = 3.5;
 
 /// Relative distance of a cell from the mean of its direct neighbours.
 double neighbourMisfit(const Surface& surface, Cell cell) {
@@ -27,7 +27,30 @@ double neighbourMisfit(const Surface& surface, Cell cell) {
     return std::abs(value(cell.column, cell.row) / (sum / count) - 1.0);
 }
 
-double errorOf(const Reading& reading) { return reading.relativeStandardError().value_or(0.0); }
+/// Steepest relative change of the field beside a cell, per mm: to its direct neighbours.
+double steepness(const Surface& surface, Cell cell) {
+    const auto& grid = surface.grid;
+    const auto value = [&](int column, int row) { return surface.values[static_cast<std::size_t>(row * grid.columns() + column)]; };
+    const double here = value(cell.column, cell.row);
+    double steepest = 0.0;
+    if (here <= 0.0) return steepest;
+    for (const int column : {cell.column - 1, cell.column + 1}) {
+        if (column < 0 || column >= grid.columns()) continue;
+        const double apart = std::abs(grid.xs_mm[static_cast<std::size_t>(column)] - grid.xs_mm[static_cast<std::size_t>(cell.column)]);
+        steepest = std::max(steepest, std::abs(value(column, cell.row) - here) / here / apart);
+    }
+    for (const int row : {cell.row - 1, cell.row + 1}) {
+        if (row < 0 || row >= grid.rows()) continue;
+        const double apart = std::abs(grid.ys_mm[static_cast<std::size_t>(row)] - grid.ys_mm[static_cast<std::size_t>(cell.row)]);
+        steepest = std::max(steepest, std::abs(value(cell.column, row) - here) / here / apart);
+    }
+    return steepest;
+}
+
+/// Relative error of a reading by ripple and by where the probe may have stood.
+double errorOf(const Surface& surface, Cell cell, const Reading& reading) {
+    return std::hypot(reading.relativeStandardError().value_or(0.0), steepness(surface, cell) * kPlacingErrorMm);
+}
 
 }  // namespace
 
@@ -47,7 +70,7 @@ std::vector<MirrorDoubt> mirrorDoubts(const Plane& plane, double tolerance) {
             const double middle = 0.5 * (at(cell).mean + at(mirror).mean).value();
             if (middle <= 0.0) continue;
             const double difference = std::abs((at(cell).mean - at(mirror).mean).value()) / middle;
-            const double error = std::hypot(errorOf(at(cell)), errorOf(at(mirror)));
+            const double error = std::hypot(errorOf(*surface, cell, at(cell)), errorOf(*surface, mirror, at(mirror)));
             if (difference <= tolerance || difference <= kStandardErrors * error) continue;
             if (neighbourMisfit(*surface, mirror) > neighbourMisfit(*surface, cell)) std::swap(cell, mirror);
             doubts.push_back({cell, mirror, at(cell).mean, at(mirror).mean, difference});

@@ -17,8 +17,11 @@ struct MirrorDoubt {
     double difference = 0.0;  ///< |a − b| / mean of both
 };
 
+/// Standard error of placing a probe by hand, per direction, mm.
+inline constexpr double kPlacingErrorMm = 4.0;
+
 /// Pairs on a filled grid, mirrored left to right, that differ by more than `tolerance` and by more than
-/// three standard errors of their difference. A centred, symmetric fixture over walls that match left and
+/// 3.5 standard errors of their difference (ripple, and placing where the field is steep). A centred, symmetric fixture over walls that match left and
 /// right gives none; the caller knows whether that holds. Largest difference first.
 std::vector<MirrorDoubt> mirrorDoubts(const Plane& plane, double tolerance = 0.12);
 

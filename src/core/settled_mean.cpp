@@ -6,6 +6,10 @@
 namespace glumet {
 namespace {
 
+constexpr double kSpansOfTau = 20.0;
+/// Relative variance below which only rounding moves the samples.
+constexpr double kStill = 1e-20;
+
 double meanOf(const std::vector<double>& values) {
     double sum = 0.0;
     for (const double value : values) sum += value;
@@ -20,18 +24,35 @@ double autocovariance(const std::vector<double>& values, double mean, std::size_
 
 }  // namespace
 
-double integratedAutocorrelation(const std::vector<double>& values) {
-    const double mean = meanOf(values);
-    const double variance = autocovariance(values, mean, 0);
-    if (variance <= 0.0) return 1.0;
+namespace {
+
+/// Sum of autocorrelations over the initial positive sequence.
+double initialPositiveSequence(const std::vector<double>& values, double mean, double variance) {
     double tau = 1.0;
     for (std::size_t lag = 1; lag + 1 < values.size() / 2; lag += 2) {
-        const double pair =
-            (autocovariance(values, mean, lag) + autocovariance(values, mean, lag + 1)) / variance;
+        const double pair = (autocovariance(values, mean, lag) + autocovariance(values, mean, lag + 1)) / variance;
         if (pair <= 0.0) break;
         tau += 2.0 * pair;
     }
-    return std::max(tau, 1.0);
+    return tau;
+}
+
+/// τ of a first-order autoregression whose lag-one correlation is corrected for what a short stretch and
+/// its own mean take from it, (1 + 3ρ)/n.
+double firstOrderTau(const std::vector<double>& values, double mean, double variance) {
+    const auto n = static_cast<double>(values.size());
+    double rho = autocovariance(values, mean, 1) / variance;
+    rho = std::clamp(rho + (1.0 + 3.0 * rho) / n, 0.0, 0.999);
+    return (1.0 + rho) / (1.0 - rho);
+}
+
+}  // namespace
+
+double integratedAutocorrelation(const std::vector<double>& values) {
+    const double mean = meanOf(values);
+    const double variance = autocovariance(values, mean, 0);
+    if (variance <= kStill * mean * mean) return 1.0;
+    return std::max({initialPositiveSequence(values, mean, variance), firstOrderTau(values, mean, variance), 1.0});
 }
 
 Reading readingFrom(const Settled& settled, Millimetre x, Millimetre y) {
@@ -71,10 +92,12 @@ std::optional<Settled> SettledMean::state() const {
     double squares = 0.0;
     for (const double value : values_) squares += (value - mean) * (value - mean);
     out.sd = std::sqrt(squares / (n - 1.0));
-    out.effective_samples = std::max(1.0, n / integratedAutocorrelation(values_));
+    const double tau = integratedAutocorrelation(values_);
+    out.effective_samples = std::max(1.0, n / tau);
     out.standard_error = out.sd / std::sqrt(out.effective_samples);
     out.duration = Second(times_.back() - times_.front());
-    const bool long_enough = out.duration >= rule_.shortest;
+    // τ itself is known only once the stretch spans it many times over.
+    const bool long_enough = out.duration >= rule_.shortest && n >= kSpansOfTau * tau;
     out.within_error = long_enough && out.standard_error <= rule_.relative_error * mean;
     out.timed_out = out.duration >= rule_.longest;
     return out;

@@ -35,7 +35,9 @@ struct Settled {
 ///
 /// Ripple samples a few tenths of a second apart are not independent, so the error of the mean is
 /// sd·√(τ/n) with τ = 1 + 2 Σ ρ(k), the sum of autocorrelations cut where a pair of neighbours first
-/// turns negative (Geyer 1992, Statistical Science 7:473, initial positive sequence).
+/// turns negative (Geyer 1992, Statistical Science 7:473, initial positive sequence), or τ of a first-order
+/// autoregression corrected for the stretch's shortness (Marriott & Pope 1954, Biometrika 41:390) if larger:
+/// a short stretch shows less correlation than there is.
 class SettledMean {
   public:
     explicit SettledMean(SettleRule rule = {}) : rule_(rule) {}

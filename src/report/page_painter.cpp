@@ -3,15 +3,15 @@
 #include "report/palette.h"
 #include "report/publish.h"
 #include "report/review_figures.h"
+#include "report/text.h"
 
 namespace glumet {
 namespace {
 
 constexpr double kMargin = 44.0;
 constexpr int kMostRows = 24;
-constexpr int kMostDoubts = 5;
+constexpr double kFootHeight = 92.0;  // cautions and provenance, always there
 
-QString text(const std::string& value) { return QString::fromStdString(value); }
 QString tr(const char* source) { return QCoreApplication::translate("Review", source); }
 
 /// White ground for print, else the paper theme.
@@ -61,7 +61,7 @@ class PagePainter {
     }
 
     void cardAndSection() {
-        const double wide = 430;
+        const double wide = 392;
         double y = y_;
         const auto& v = r_.verdict;
         y += words(QRectF(kMargin, y, wide, 20), v.speaks() ? tr("Hang it this high over the water") : tr("No height can be named"), 12, false, c_.muted) + 2;
@@ -72,26 +72,26 @@ class PagePainter {
             y += qMax(15.0, words(QRectF(kMargin + 112, y, wide - 112, 34), pair.value, 10.5, true, c_.text)) + 2;
         }
         const double section_left = kMargin + wide + 16;
-        paintReviewSection(p_, QRectF(section_left, y_, right() - section_left, 250), r_, c_);
-        y_ = qMax(y, y_ + 250) + 12;
+        paintReviewSection(p_, QRectF(section_left, y_ - 4, right() - section_left, 276), r_, c_);
+        y_ = qMax(y, y_ + 268) + 10;
     }
 
     void maps() {
         const auto& run = r_.bench.runs[r_.shown_run];
         y_ += words(QRectF(kMargin, y_, right() - kMargin, 20),
-                    tr("The field at %1, µmol·m⁻²·s⁻¹, seen from above, front below; a bar at the foot of a cell: under %2, at its head: over %3")
+                    tr("The field at %1, µmol·m⁻²·s⁻¹, front below. Bar at a cell's foot: under %2; at its head: over %3.")
                         .arg(text(lengthText(run.height, r_.unit)), text(ppfdFigure(r_.band.low)), text(ppfdFigure(r_.band.high))),
                     10, false, c_.muted) + 4;
-        paintMaps(p_, QRectF(kMargin, y_, right() - kMargin, 248), r_, c_);
-        y_ += 256;
+        paintMaps(p_, QRectF(kMargin, y_, right() - kMargin, 236), r_, c_);
+        y_ += 242;
     }
 
     void charts() {
         if (r_.verdict.evidence.size() < 2) return;
         const double half = (right() - kMargin) / 2;
-        paintChart(p_, QRectF(kMargin, y_, half - 6, 168), lossChart(r_, c_), c_);
-        paintChart(p_, QRectF(kMargin + half + 6, y_, half - 6, 168), spreadChart(r_, c_), c_);
-        y_ += 172;
+        paintChart(p_, QRectF(kMargin, y_, half - 6, 156), lossChart(r_, c_), c_);
+        paintChart(p_, QRectF(kMargin + half + 6, y_, half - 6, 156), spreadChart(r_, c_), c_);
+        y_ += 160;
     }
 
     void table() {
@@ -107,7 +107,7 @@ class PagePainter {
         y_ += 14;
         int shown = 0;
         for (const auto& row : r_.rows) {
-            if (y_ > kPageHeight - kMargin - 26 || shown == kMostRows) break;
+            if (y_ > tableEnd() - 24 || shown == kMostRows) break;
             const QStringList values{text(lengthFigure(row.height, r_.unit)), text(lengthFigure(row.depth, r_.unit)), QString::number(row.statistics.n),
                                      text(ppfdFigure(row.statistics.mean)), text(ppfdFigure(row.statistics.min)), text(ppfdFigure(row.statistics.max)),
                                      text(percentText(row.statistics.cv))};
@@ -128,17 +128,27 @@ class PagePainter {
             words(QRectF(x, y, 70, 13), pair.name, 8.6, false, c_.muted);
             y += words(QRectF(x + 72, y, wide - 72, 60), pair.value, 8.6, false, c_.text) + 1.5;
         }
-        int shown = 0;
-        for (const auto& doubt : r_.doubts) {
-            if (shown++ == kMostDoubts) break;
-            y += words(QRectF(x, y + 2, wide, 40), QStringLiteral("▲ ") + doubt, 8.6, false, c_.accent) + 2;
-        }
-        y += 4;
-        for (const auto& caution : r_.cautions) y += words(QRectF(x, y, wide, 60), caution, 8.2, false, c_.text) + 2;
+        y += 3;
+        std::size_t shown = 0;
+        for (; shown < r_.doubts.size() && y < tableEnd() - 34; ++shown)
+            y += words(QRectF(x, y, wide, 40), QStringLiteral("▲ ") + r_.doubts[shown], 8.6, false, c_.accent) + 1.5;
+        if (shown < r_.doubts.size())
+            words(QRectF(x, y, wide, 13), tr("%1 more doubts in review.html").arg(r_.doubts.size() - shown), 8.6, false, c_.accent);
     }
 
+    static double tableEnd() { return kPageHeight - kFootHeight; }
+
     void foot() {
-        words(QRectF(kMargin, kPageHeight - 30, right() - kMargin, 14), r_.provenance, 8.6, false, c_.muted);
+        const double wide = (right() - kMargin - 20) / 2;
+        p_.setPen(QPen(c_.line, 1.0));
+        p_.drawLine(QPointF(kMargin, tableEnd()), QPointF(right(), tableEnd()));
+        double y = tableEnd() + 5;
+        for (std::size_t i = 0; i < r_.cautions.size(); i += 2) {
+            double tall = words(QRectF(kMargin, y, wide, 50), r_.cautions[i], 8.4, false, c_.text);
+            if (i + 1 < r_.cautions.size()) tall = qMax(tall, words(QRectF(kMargin + wide + 20, y, wide, 50), r_.cautions[i + 1], 8.4, false, c_.text));
+            y += tall + 3;
+        }
+        words(QRectF(kMargin, kPageHeight - 26, right() - kMargin, 14), r_.provenance, 8.4, false, c_.muted);
     }
 
     QPainter& p_;

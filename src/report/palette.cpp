@@ -9,7 +9,7 @@ QColor hex(const char* text) { return QColor(QLatin1String(text)); }
 
 /// Adds the shipped fonts to the program once.
 bool loadFonts() {
-    for (const char* name : {"B612-Regular", "B612-Bold", "B612Mono-Regular", "B612Mono-Bold"})
+    for (const char* name : {"GlumetText-Regular", "GlumetText-Bold", "GlumetMono-Regular", "GlumetMono-Bold"})
         QFontDatabase::addApplicationFont(QStringLiteral(":/fonts/%1.otf").arg(QLatin1String(name)));
     return true;
 }
@@ -37,7 +37,7 @@ QColor inkFor(const QColor& ground) { return colourOf(inkOn({ground.red(), groun
 QFont houseFont(double pixel_size, bool bold, Face face) {
     static const bool loaded = loadFonts();
     Q_UNUSED(loaded)
-    QFont font(face == Face::Text ? QStringLiteral("B612") : QStringLiteral("B612 Mono"));
+    QFont font(face == Face::Text ? QStringLiteral("Glumet Text") : QStringLiteral("Glumet Mono"));
     font.setPixelSize(qMax(1, qRound(pixel_size)));
     font.setBold(bold);
     // Shaping would replace signs beside digits, which then cannot be copied out of a PDF.

@@ -5,11 +5,11 @@
 
 #include "core/checks.h"
 #include "report/plan_figure.h"
+#include "report/text.h"
 
 namespace glumet {
 namespace {
 
-QString text(const std::string& value) { return QString::fromStdString(value); }
 QString tr(const char* source) { return QCoreApplication::translate("Review", source); }
 
 QString wallWord(const Wall& wall) {
@@ -106,7 +106,7 @@ class ReviewMaker {
         if (v.depth_used) r_.card.push_back({tr("Judged"), tr("%1 under water").arg(length(*v.depth_used))});
         if (v.crossing) r_.card.push_back({tr("Limit met at"), length(*v.crossing)});
         if (v.low && v.high)
-            r_.card.push_back({tr("Sure to"), text(lengthRange(*v.low, *v.high, r_.unit)) + tr(" (95 %)")});
+            r_.card.push_back({tr("95 % sure"), text(lengthRange(*v.low, *v.high, r_.unit))});
         if (const auto* plane = v.depth_used ? planeAt(shown(), *v.depth_used) : nullptr) output(*plane);
         const auto* fixture = byId(r_.bench.fixtures, r_.sweep.configuration.fixture);
         if (fixture != nullptr && fixture->claimed_height_low && fixture->claimed_height_high)

@@ -4,11 +4,11 @@
 
 #include "report/plan_figure.h"
 #include "report/section_figure.h"
+#include "report/text.h"
 
 namespace glumet {
 namespace {
 
-QString text(const std::string& value) { return QString::fromStdString(value); }
 QString tr(const char* source) { return QCoreApplication::translate("Review", source); }
 
 void markAnswer(const Review& review, ChartData& chart) {

@@ -1,0 +1,117 @@
+#include <QApplication>
+#include <QCommandLineParser>
+#include <QDateTime>
+#include <QDir>
+#include <QStandardPaths>
+#include <QStyleFactory>
+#include <QTimer>
+#include <cstdio>
+
+#include "desk/window/main_window.h"
+#include "meters/simulated_meter.h"
+
+namespace {
+
+using namespace glumet;  // one small program
+
+constexpr std::uint64_t kDemoSeed = 20261124;
+constexpr double kShotSeconds = 4.0;
+
+/// A copy of the shipped demonstration that may be written to: kept between starts, or fresh.
+QString demoCopy(const QString& shipped, bool fresh) {
+    const QString folder = fresh ? QDir::tempPath() : QStandardPaths::writableLocation(QStandardPaths::AppDataLocation);
+    QDir().mkpath(folder);
+    const QString copy = QDir(folder).filePath(fresh ? QStringLiteral("glumet-demo-%1.glumet").arg(QCoreApplication::applicationPid()) : QStringLiteral("demo.glumet"));
+    if (fresh) QFile::remove(copy);
+    if (!QFile::exists(copy)) QFile::copy(shipped, copy);
+    QFile::setPermissions(copy, QFile::ReadOwner | QFile::WriteOwner);
+    return copy;
+}
+
+std::optional<StageId> stageNamed(const QString& name) {
+    for (const auto stage : {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish})
+        if (StageBar::nameOf(stage).compare(name, Qt::CaseInsensitive) == 0) return stage;
+    return std::nullopt;
+}
+
+struct Options {
+    QString demo;
+    QString shot;
+    QString stage;
+    QString unit;
+    QString file;
+    QString select;
+    bool paper = false;
+    bool startup_only = false;
+};
+
+Options parse(const QApplication& app) {
+    QCommandLineParser parser;
+    parser.setApplicationDescription(QStringLiteral("Benchmarks aquarium fixtures: readings, field, height, page."));
+    parser.addHelpOption();
+    parser.addPositionalArgument(QStringLiteral("FILE"), QStringLiteral("project to open"), QStringLiteral("[FILE]"));
+    const QCommandLineOption demo(QStringLiteral("demo"), QStringLiteral("open a copy of this demonstration project"), QStringLiteral("PROJECT"));
+    const QCommandLineOption shot(QStringLiteral("screenshot"), QStringLiteral("render one stage at 1280×800 and exit"), QStringLiteral("PNG"));
+    const QCommandLineOption stage(QStringLiteral("stage"), QStringLiteral("bench, measure, field, height or publish"), QStringLiteral("NAME"));
+    const QCommandLineOption unit(QStringLiteral("unit"), QStringLiteral("cm, mm or in"), QStringLiteral("UNIT"), QStringLiteral("cm"));
+    const QCommandLineOption select(QStringLiteral("fixture"), QStringLiteral("fixture or configuration to show"), QStringLiteral("NAME"));
+    const QCommandLineOption paper(QStringLiteral("paper"), QStringLiteral("light theme"));
+    const QCommandLineOption startup(QStringLiteral("startup-only"), QStringLiteral("exit once the window is ready for input; for benchmarks"));
+    parser.addOptions({demo, shot, stage, unit, select, paper, startup});
+    parser.process(app);
+    return {parser.value(demo), parser.value(shot), parser.value(stage), parser.value(unit), parser.positionalArguments().value(0), parser.value(select),
+            parser.isSet(paper), parser.isSet(startup)};
+}
+
+void chooseFixture(Session& session, const QString& name) {
+    for (const auto& sweep : session.sweeps())
+        if (QString::fromStdString(configurationName(session.bench(), sweep.configuration)).startsWith(name)) {
+            session.chooseConfiguration(sweep.configuration);
+            return;
+        }
+}
+
+int takeShot(MainWindow& window, Session& session, const QString& file) {
+    if (auto* meter = dynamic_cast<SimulatedMeter*>(session.meter())) meter->advance(kShotSeconds);
+    QCoreApplication::processEvents();
+    const bool done = window.grab().save(file);
+    if (!done) std::fprintf(stderr, "glumet: %s: cannot be written\n", qPrintable(file));
+    return done ? 0 : 1;
+}
+
+}  // namespace
+
+int main(int argc, char** argv) {
+    QApplication::setStyle(QStringLiteral("fusion"));
+    QApplication app(argc, argv);
+    QApplication::setApplicationName(QStringLiteral("glumet"));
+    const Options options = parse(app);
+    const auto stage = options.stage.isEmpty() ? StageId::Field : stageNamed(options.stage).value_or(StageId::Field);
+    if (!options.stage.isEmpty() && !stageNamed(options.stage)) {
+        std::fprintf(stderr, "glumet: there is no stage \"%s\"\n", qPrintable(options.stage));
+        return 2;
+    }
+    Session session([] { return QDateTime::currentDateTime().toString(Qt::ISODate); });
+    session.setDark(!options.paper);
+    session.setUnit(options.unit == QLatin1String("in") ? LengthUnit::Inch : options.unit == QLatin1String("mm") ? LengthUnit::Mm : LengthUnit::Cm);
+    MainWindow window(session);
+    const bool shot = !options.shot.isEmpty();
+    const QString file = options.demo.isEmpty() ? options.file : demoCopy(options.demo, shot || options.startup_only);
+    if (!options.demo.isEmpty()) session.setMeter(std::make_unique<SimulatedMeter>(kDemoSeed));
+    if (!file.isEmpty() && !window.openProject(file) && shot) return 1;
+    if (!options.select.isEmpty()) chooseFixture(session, options.select);
+    // A shown demonstration goes where the work is: the run that was broken off.
+    if (!options.demo.isEmpty() && stage == StageId::Measure && session.sweep() != nullptr)
+        session.chooseHeight(session.bench().runs[session.sweep()->runs.back()].height);
+    window.showStage(stage);
+    window.show();
+    if (shot) {
+        const int code = takeShot(window, session, options.shot);
+        session.setProject(nullptr);
+        if (!options.demo.isEmpty())
+            for (const char* end : {"", "-wal", "-shm"}) QFile::remove(file + QLatin1String(end));
+        return code;
+    }
+    if (options.startup_only) QTimer::singleShot(0, &app, &QApplication::quit);
+    return QApplication::exec();
+}

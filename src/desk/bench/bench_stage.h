@@ -1,0 +1,58 @@
+#pragma once
+
+#include <QPushButton>
+#include <QTableWidget>
+
+#include "desk/bench/form_column.h"
+#include "desk/shared/stage.h"
+
+namespace glumet {
+
+/// What hangs, over what, read with what and how; and the runs planned and done.
+class BenchStage : public Stage {
+    Q_OBJECT
+
+  public:
+    explicit BenchStage(Session& session);
+
+    void refresh() override;
+    std::vector<Finding> findings() const override;
+    QWidget* keyWidget() override { return runs_; }
+
+    void newRun();
+    void newFixture();
+    void newTank();
+    void newMeter();
+    void newAccessory();
+    void removeRun();
+
+  private:
+    QWidget* makeForms();
+    QWidget* makeRuns();
+    void fillFixtureForm();
+    void fillTankForm();
+    void fillMeterForm();
+    void fillMethodForm();
+    void refreshRuns();
+
+    const Fixture& fixture() const;
+    const Tank& tank() const;
+    const MeterProfile& meter() const;
+    template <class T>
+    QString keep(const T& item);
+    template <class T, class Change>
+    FormColumn::Write writer(const T& (BenchStage::*current)() const, Change change);
+    template <class T>
+    FormColumn::Write lengthWriter(const T& (BenchStage::*current)() const, Millimetre T::*member, double least);
+    FormColumn::Write methodWriter(std::function<QString(Method&, const QString&)> change);
+
+    FormColumn* left_;
+    FormColumn* right_;
+    QTableWidget* runs_;
+    Id fixture_ = 0;
+    Id tank_ = 0;
+    Id meter_ = 0;
+    Configuration shown_;
+};
+
+}  // namespace glumet

@@ -1,0 +1,55 @@
+#pragma once
+
+#include <QComboBox>
+#include <QGridLayout>
+#include <QLineEdit>
+#include <QWidget>
+#include <functional>
+#include <vector>
+
+#include "desk/shared/session.h"
+
+namespace glumet {
+
+/// Rows of name and value that write straight to the project: each field reads its text from the bench and
+/// gives back what was typed. A text that cannot be taken is marked, the reason said, and nothing changes.
+class FormColumn : public QWidget {
+    Q_OBJECT
+
+  public:
+    using Read = std::function<QString()>;
+    /// Empty on success, else the sentence that says why not.
+    using Write = std::function<QString(const QString&)>;
+    using ReadIndex = std::function<int()>;
+    using WriteIndex = std::function<QString(int)>;
+
+    explicit FormColumn(Session& session);
+
+    void addHeading(const QString& text, QWidget* beside = nullptr);
+    QLineEdit* addText(const QString& name, Read read, Write write, const QString& hint = {});
+    QComboBox* addChoice(const QString& name, const QStringList& options, ReadIndex read, WriteIndex write);
+    void addWide(QWidget* widget);
+    void addStretch();
+
+    /// Shows what the bench holds now; a field being typed in is left alone.
+    void refresh();
+
+  private:
+    struct TextField {
+        QLineEdit* edit;
+        Read read;
+        Write write;
+    };
+    struct ChoiceField {
+        QComboBox* combo;
+        ReadIndex read;
+    };
+    void finish(const TextField& field);
+
+    Session& session_;
+    QGridLayout* grid_;
+    std::vector<TextField> texts_;
+    std::vector<ChoiceField> choices_;
+};
+
+}  // namespace glumet

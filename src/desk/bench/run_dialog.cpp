@@ -1,0 +1,162 @@
+#include "desk/bench/run_dialog.h"
+
+#include <QFormLayout>
+#include <QHBoxLayout>
+#include <QVBoxLayout>
+#include <cmath>
+
+#include "core/grid.h"
+#include "core/wording.h"
+#include "desk/shared/theme.h"
+#include "report/text.h"
+
+namespace glumet {
+namespace {
+
+constexpr double kUsualStepMm = 30.0;
+constexpr double kFirstHeightMm = 150.0;
+constexpr int kMostCells = 60;
+
+
+Id chosenId(const QComboBox* combo) { return combo->currentData().toLongLong(); }
+
+}  // namespace
+
+template <class T>
+QComboBox* RunDialog::makeChoice(const std::vector<T>& items, Id chosen, const QString& none) {
+    auto* combo = new QComboBox;
+    if (!none.isEmpty()) combo->addItem(none, 0LL);
+    for (const auto& item : items) combo->addItem(text(item.name), static_cast<qlonglong>(item.id));
+    combo->setCurrentIndex(qMax(0, combo->findData(static_cast<qlonglong>(chosen))));
+    connect(combo, &QComboBox::currentIndexChanged, this, &RunDialog::check);
+    return combo;
+}
+
+RunDialog::RunDialog(Session& session, const Run* like, QWidget* parent) : QDialog(parent), session_(session) {
+    setWindowTitle(tr("New run"));
+    resize(430, 0);
+    const auto& bench = session.bench();
+    const Run start = like == nullptr ? Run{} : *like;
+    const auto line = [this](const QString& value, const char* name) {
+        auto* edit = new QLineEdit(value);
+        edit->setObjectName(QLatin1String(name));
+        connect(edit, &QLineEdit::textChanged, this, &RunDialog::check);
+        return edit;
+    };
+    fixture_ = makeChoice(bench.fixtures, start.fixture, {});
+    accessory_ = makeChoice(bench.accessories, start.accessory, tr("none"));
+    tank_ = makeChoice(bench.tanks, start.tank, {});
+    meter_ = makeChoice(bench.meters, start.meter, tr("not recorded"));
+    water_ = new QComboBox;
+    water_->addItems({tr("still, pumps off"), tr("moving"), tr("dry")});
+    water_->setCurrentIndex(static_cast<int>(start.water));
+    preset_ = line(text(start.preset), "preset");
+    level_ = line(start.level_pct ? QString::number(*start.level_pct) : QStringLiteral("100"), "level");
+    count_ = line(QString::number(start.fixtures), "count");
+    height_ = line(session.length(like == nullptr ? Millimetre(kFirstHeightMm) : like->height + Millimetre(kUsualStepMm)), "height");
+    QStringList depths;
+    for (const auto& plane : start.planes) depths << session.figure(plane.depth);
+    if (depths.isEmpty()) depths << session.figure(Millimetre(150)) << session.figure(Millimetre(300)) << session.figure(Millimetre(450));
+    depths_ = line(depths.join(QStringLiteral("; ")), "depths");
+    const bool has_grid = !start.planes.empty() && start.planes.front().grid;
+    grid_ = line(QStringLiteral("%1 × %2").arg(has_grid ? start.planes.front().grid->columns() : bench.method.grid_columns)
+                     .arg(has_grid ? start.planes.front().grid->rows() : bench.method.grid_rows), "grid");
+    dark_ = line({}, "dark");
+    warm_up_ = line({}, "warmUp");
+    fault_ = makeLabel({}, TextRole::Problem);
+    fault_->setWordWrap(true);
+    make_ = new QPushButton(tr("Plan this run"));
+    make_->setProperty("primary", true);
+    make_->setDefault(true);
+    auto* form = new QFormLayout;
+    form->setHorizontalSpacing(14);
+    form->setVerticalSpacing(6);
+    const QString unit = text(unitName(session.unit()));
+    for (const auto& [name, widget] : {std::pair<QString, QWidget*>{tr("Fixture"), fixture_}, {tr("Accessory"), accessory_}, {tr("Channels"), preset_},
+                                       {tr("Level, %"), level_}, {tr("How many hang"), count_}, {tr("Height over water"), height_}, {tr("Tank"), tank_},
+                                       {tr("Water"), water_}, {tr("Depths, %1").arg(unit), depths_}, {tr("Grid"), grid_}, {tr("Meter"), meter_},
+                                       {tr("Dark reading"), dark_}, {tr("Warm-up, min"), warm_up_}}) {
+        widget->setAccessibleName(name);
+        form->addRow(makeLabel(name, TextRole::Muted), widget);
+    }
+    auto* buttons = new QHBoxLayout;
+    auto* cancel = new QPushButton(tr("Cancel"));
+    buttons->addWidget(fault_, 1);
+    buttons->addWidget(cancel);
+    buttons->addWidget(make_);
+    auto* layout = new QVBoxLayout(this);
+    layout->setContentsMargins(22, 20, 22, 18);
+    layout->setSpacing(14);
+    layout->addLayout(form);
+    auto* caution = makeLabel(tr("Never look into the emitters; nobody under a hanging load while it is raised; dry hands at the plug."), TextRole::Muted);
+    caution->setWordWrap(true);
+    layout->addWidget(caution);
+    layout->addLayout(buttons);
+    connect(cancel, &QPushButton::clicked, this, &QDialog::reject);
+    connect(make_, &QPushButton::clicked, this, &QDialog::accept);
+    check();
+    height_->setFocus();
+    height_->selectAll();
+}
+
+std::vector<Plane> RunDialog::planesFor(const Run& run) const {
+    std::vector<Plane> planes;
+    const auto sides = grid_->text().split(QRegularExpression(QStringLiteral("[x×* ]+")), Qt::SkipEmptyParts);
+    const int columns = sides.value(0).toInt();
+    const int rows = sides.value(1).toInt();
+    const auto* tank = byId(session_.bench().tanks, run.tank);
+    if (sides.size() != 2 || columns < 1 || rows < 1 || columns > kMostCells || rows > kMostCells || tank == nullptr) return planes;
+    for (const auto& word : depths_->text().split(QLatin1Char(';'), Qt::SkipEmptyParts)) {
+        const auto depth = parseLength(word.toStdString(), session_.unit());
+        if (!depth || depth->value() < 0.0 || *depth > tank->water_depth) return {};
+        Plane plane;
+        plane.depth = *depth;
+        plane.grid = cellCentres(tank->length, tank->width, columns, rows);
+        planes.push_back(plane);
+    }
+    std::sort(planes.begin(), planes.end(), [](const Plane& a, const Plane& b) { return a.depth < b.depth; });
+    return planes;
+}
+
+Expected<Run> RunDialog::run() const {
+    Run run;
+    run.fixture = chosenId(fixture_);
+    run.tank = chosenId(tank_);
+    run.accessory = chosenId(accessory_);
+    run.meter = chosenId(meter_);
+    run.water = static_cast<WaterState>(water_->currentIndex());
+    run.preset = preset_->text().trimmed().toStdString();
+    if (run.fixture == 0) return problem("", tr("Describe a fixture in Bench first").toStdString());
+    if (run.tank == 0) return problem("", tr("Describe a tank in Bench first").toStdString());
+    const auto height = parseLength(height_->text().toStdString(), session_.unit());
+    if (!height || height->value() <= 0.0) return problem("", tr("The height must be a length above 0").toStdString());
+    run.height = *height;
+    run.level_pct = parseNumber(level_->text().toStdString());
+    if (!run.level_pct || *run.level_pct < 0.0 || *run.level_pct > 100.0) return problem("", tr("The level is a percentage").toStdString());
+    bool whole = false;
+    run.fixtures = count_->text().toInt(&whole);
+    if (!whole || run.fixtures < 1 || run.fixtures > 20) return problem("", tr("1 to 20 fixtures may hang").toStdString());
+    const auto optional = [](const QLineEdit* edit, std::optional<double>& value) {
+        if (edit->text().trimmed().isEmpty()) return true;
+        value = parseNumber(edit->text().toStdString());
+        return value && *value >= 0.0;
+    };
+    std::optional<double> dark;
+    if (!optional(dark_, dark)) return problem("", tr("The dark reading is a number of 0 or more").toStdString());
+    if (dark) run.dark_reading = Ppfd(*dark);
+    if (!optional(warm_up_, run.warm_up_min)) return problem("", tr("The warm-up is a number of minutes").toStdString());
+    run.planes = planesFor(run);
+    if (run.planes.empty()) return problem("", tr("Depths lie within the water, parted by semicolons; a grid is columns × rows").toStdString());
+    const auto* fixture = byId(session_.bench().fixtures, run.fixture);
+    run.label = QStringLiteral("%1 %2 %3").arg(session_.bench().runs.size() + 1, 2, 10, QLatin1Char('0')).arg(text(fixture->name), session_.length(run.height)).toStdString();
+    return run;
+}
+
+void RunDialog::check() {
+    if (make_ == nullptr || warm_up_ == nullptr) return;
+    const auto made = run();
+    fault_->setText(made ? QString() : text(made.error().what));
+    make_->setEnabled(made.has_value());
+}
+
+}  // namespace glumet

@@ -1,0 +1,205 @@
+#include "desk/field/field_stage.h"
+
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QVBoxLayout>
+#include <qcustomplot.h>
+
+#include "core/checks.h"
+#include "core/contour.h"
+#include "desk/shared/theme.h"
+#include "report/chart_figure.h"
+#include "report/review_figures.h"
+#include "report/text.h"
+
+namespace glumet {
+FieldStage::FieldStage(Session& session)
+    : Stage(session), title_(makeLabel({}, TextRole::Title)), headline_(makeLabel({}, TextRole::Heading)), map_(new PlanMap),
+      read_out_(makeLabel({}, TextRole::Body)), contours_(new QPushButton(tr("contours"))), figures_(new PlaneFigures(session)),
+      section_title_(makeLabel({}, TextRole::Muted)), section_(new QCustomPlot), sheet_(new PlaneSheetView(session)) {
+    auto* layout = new QVBoxLayout(this);
+    layout->setContentsMargins(24, 14, 20, 12);
+    layout->setSpacing(8);
+    auto* head = new QHBoxLayout;
+    head->addWidget(title_, 1);
+    head->addWidget(headline_);
+    layout->addLayout(head);
+    auto* body = new QHBoxLayout;
+    body->setSpacing(22);
+    body->addWidget(makeMapColumn(), 1);
+    body->addWidget(figures_);
+    layout->addLayout(body, 1);
+    layout->addWidget(makeLowerRow());
+    connect(map_, &PlanMap::cellChosen, this, [this](Cell cell) { this->session().chooseCell(cell); });
+    connect(map_, &PlanMap::cellHovered, this, [this](Cell cell) { readOut(cell); });
+    connect(map_, &PlanMap::hoverEnded, this, [this] { readOut(this->session().cell()); });
+    connect(contours_, &QPushButton::toggled, this, &FieldStage::refreshMap);
+}
+
+QWidget* FieldStage::makeMapColumn() {
+    auto* column = new QWidget;
+    auto* layout = new QVBoxLayout(column);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(2);
+    layout->addWidget(map_, 1);
+    auto* foot = new QHBoxLayout;
+    read_out_->setObjectName(QStringLiteral("cellReadOut"));
+    read_out_->setMinimumHeight(24);
+    read_out_->setTextFormat(Qt::PlainText);
+    contours_->setCheckable(true);
+    contours_->setProperty("quiet", true);
+    foot->addWidget(read_out_, 1);
+    foot->addWidget(contours_);
+    layout->addLayout(foot);
+    return column;
+}
+
+QWidget* FieldStage::makeLowerRow() {
+    auto* row = new QWidget;
+    row->setFixedHeight(186);
+    auto* layout = new QHBoxLayout(row);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(22);
+    auto* left = new QVBoxLayout;
+    left->setSpacing(2);
+    section_->setObjectName(QStringLiteral("crossSection"));
+    section_->setAccessibleName(tr("Cross-section"));
+    left->addWidget(section_title_);
+    left->addWidget(section_, 1);
+    layout->addLayout(left, 5);
+    auto* right = new QVBoxLayout;
+    right->setSpacing(4);
+    right->addWidget(makeLabel(tr("All planes: heights across, depths down"), TextRole::Muted));
+    right->addWidget(sheet_, 1);
+    layout->addLayout(right, 6);
+    return row;
+}
+
+void FieldStage::refresh() {
+    const auto* run = session().run();
+    const auto* plane = session().plane();
+    if (run == nullptr || plane == nullptr) {
+        title_->setText(tr("No plane chosen"));
+        headline_->clear();
+    } else {
+        title_->setText(tr("Plane %1 under water, lamp at %2").arg(session().length(plane->depth), session().length(run->height)));
+        const auto statistics = planeStatistics(*plane);
+        headline_->setText(statistics ? tr("mean %1   peak %2").arg(text(ppfdFigure(statistics->mean)), text(ppfdFigure(statistics->max))) : tr("not read yet"));
+    }
+    refreshMap();
+    figures_->refresh();
+    refreshSection();
+    sheet_->update();
+    readOut(session().cell());
+}
+
+void FieldStage::refreshMap() {
+    const auto* run = session().run();
+    const auto* plane = session().plane();
+    PlanData plan;
+    if (run != nullptr && plane != nullptr) {
+        plan = planOf(session().bench(), *run, *plane);
+        plan.band = session().band();
+        plan.scale_top = session().fieldScaleTop();
+        plan.selected = session().cell();
+        for (const auto& doubt : mirrorDoubts(*plane)) plan.doubtful.push_back(doubt.cell);
+        if (contours_->isChecked())
+            if (const auto statistics = planeStatistics(*plane))
+                plan.contour_levels = roundTicks(statistics->min.value(), statistics->max.value(), 6);
+    }
+    map_->setHint(plane == nullptr ? tr("Readings appear here: measure them, or import a file (Ctrl+I).") : QString());
+    map_->setPlan(plan, colours());
+}
+
+void FieldStage::addProfile(const std::vector<std::pair<double, double>>& points, const QString& name, const QColor& colour, Qt::PenStyle style) {
+    auto* graph = section_->addGraph();
+    for (const auto& [x, y] : points) graph->addData(inUnit(Millimetre(x), session().unit()), y);
+    graph->setName(name);
+    graph->setPen(QPen(colour, 2.0, style));
+    graph->setScatterStyle(QCPScatterStyle(QCPScatterStyle::ssDisc, colour, 5));
+}
+
+void FieldStage::refreshSection() {
+    section_->clearGraphs();
+    section_->clearItems();
+    dressPlot(*section_, colours());
+    const auto* plane = session().plane();
+    const auto surface = plane == nullptr ? std::nullopt : surfaceOf(*plane);
+    section_->setVisible(surface.has_value());
+    if (!surface) {
+        section_title_->setText(plane == nullptr ? QString() : tr("A cross-section needs every cell of the grid."));
+        return;
+    }
+    const auto& grid = surface->grid;
+    const Cell cell = session().cell().value_or(Cell{grid.columns() / 2, grid.rows() / 2});
+    const int row = qBound(0, cell.row, grid.rows() - 1);
+    const int column = qBound(0, cell.column, grid.columns() - 1);
+    std::vector<std::pair<double, double>> along;
+    std::vector<std::pair<double, double>> across;
+    for (int i = 0; i < grid.columns(); ++i)
+        along.emplace_back(grid.xs_mm[static_cast<std::size_t>(i)], surface->values[static_cast<std::size_t>(row * grid.columns() + i)]);
+    for (int j = 0; j < grid.rows(); ++j)
+        across.emplace_back(grid.ys_mm[static_cast<std::size_t>(j)], surface->values[static_cast<std::size_t>(j * grid.columns() + column)]);
+    section_title_->setText(tr("Through %1: row (line) and column (dashed), %2").arg(text(cellName({column, row})), text(unitName(session().unit()))));
+    for (const auto level : {session().band().low, session().band().high}) {
+        auto* line = new QCPItemStraightLine(section_);
+        line->setPen(QPen(colours().line, 1.5, Qt::DashLine));
+        line->point1->setCoords(0, level.value());
+        line->point2->setCoords(1, level.value());
+    }
+    addProfile(across, tr("column"), colours().muted, Qt::DashLine);
+    addProfile(along, tr("row"), colours().water, Qt::SolidLine);
+    section_->rescaleAxes();
+    section_->xAxis->scaleRange(1.08);
+    section_->yAxis->setRange(0, section_->yAxis->range().upper * 1.1);
+    section_->replot(QCustomPlot::rpQueuedReplot);
+}
+
+const Reading* FieldStage::readingAt(Cell cell) const {
+    const auto& plan = map_->plan();
+    const auto* plane = session().plane();
+    if (plane == nullptr || cell.column >= plan.grid.columns() || cell.row >= plan.grid.rows()) return nullptr;
+    const int index = readingOfCell(plan.grid, plane->readings)[static_cast<std::size_t>(cell.row * plan.grid.columns() + cell.column)];
+    return index < 0 ? nullptr : &plane->readings[static_cast<std::size_t>(index)];
+}
+
+void FieldStage::readOut(std::optional<Cell> cell) {
+    const auto* reading = cell ? readingAt(*cell) : nullptr;
+    if (reading == nullptr) {
+        setRole(read_out_, TextRole::Muted);
+        read_out_->setText(tr("Point at a cell, or walk with the arrow keys."));
+        return;
+    }
+    setRole(read_out_, TextRole::Body);
+    QString line = tr("%1  %2").arg(text(cellName(*cell)), text(ppfdFigure(reading->mean)));
+    if (reading->min && reading->max) line += tr(", swing %1–%2").arg(text(ppfdFigure(*reading->min)), text(ppfdFigure(*reading->max)));
+    if (const auto error = reading->relativeStandardError()) line += tr(", ± %1").arg(text(percentText(*error)));
+    line += tr("   %1 | %2 %3").arg(session().figure(reading->x), session().figure(reading->y), text(unitName(session().unit())));
+    if (!reading->flag.empty()) line += QStringLiteral("   ") + text(reading->flag);
+    read_out_->setText(line);
+    map_->setAccessibleDescription(line);
+}
+
+std::vector<Finding> FieldStage::findings() const {
+    if (!session().runIndex() || !session().depth()) return benchFindings(session().bench(), session().findingContext());
+    return fieldFindings(session().bench(), *session().runIndex(), *session().depth(), session().findingContext());
+}
+
+void FieldStage::markCell(const char* flag) {
+    const auto* reading = session().cell() ? readingAt(*session().cell()) : nullptr;
+    if (reading == nullptr) return;
+    const bool on = reading->flag != flag;
+    const auto done = session().project()->setFlag(reading->id, on ? QString::fromLatin1(flag) : QString());
+    if (!done) session().warn(text(done.error().sentence()));
+}
+
+void FieldStage::keyPressEvent(QKeyEvent* event) {
+    switch (event->key()) {
+        case Qt::Key_D: markCell(flag::kDoubtful); break;
+        case Qt::Key_X: markCell(flag::kExcluded); break;
+        case Qt::Key_C: contours_->toggle(); break;
+        default: Stage::keyPressEvent(event);
+    }
+}
+
+}  // namespace glumet

@@ -1,0 +1,49 @@
+#pragma once
+
+#include <QLabel>
+#include <QPushButton>
+
+#include "desk/field/plane_figures.h"
+#include "desk/shared/plan_map.h"
+#include "desk/shared/stage.h"
+
+class QCustomPlot;
+
+namespace glumet {
+
+/// One plane read at leisure: map, rings, spread, cross-section, and all planes of the sweep on one sheet.
+class FieldStage : public Stage {
+    Q_OBJECT
+
+  public:
+    explicit FieldStage(Session& session);
+
+    void refresh() override;
+    std::vector<Finding> findings() const override;
+    QWidget* keyWidget() override { return map_; }
+
+  protected:
+    void keyPressEvent(QKeyEvent* event) override;
+
+  private:
+    QWidget* makeMapColumn();
+    QWidget* makeLowerRow();
+    void refreshMap();
+    void refreshSection();
+    void addProfile(const std::vector<std::pair<double, double>>& points, const QString& name, const QColor& colour, Qt::PenStyle style);
+    void readOut(std::optional<Cell> cell);
+    const Reading* readingAt(Cell cell) const;
+    void markCell(const char* flag);
+
+    QLabel* title_;
+    QLabel* headline_;
+    PlanMap* map_;
+    QLabel* read_out_;
+    QPushButton* contours_;
+    PlaneFigures* figures_;
+    QLabel* section_title_;
+    QCustomPlot* section_;
+    PlaneSheetView* sheet_;
+};
+
+}  // namespace glumet

@@ -1,0 +1,178 @@
+#include "desk/field/plane_figures.h"
+
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+
+#include "report/plan_figure.h"
+#include "report/text.h"
+
+namespace glumet {
+namespace {
+
+constexpr double kRowHeight = 43.0;
+constexpr double kHeightLabel = 18.0;
+
+
+QString ringName(std::size_t ring, std::size_t count) {
+    if (ring == 0) return PlaneFigures::tr("outer ring");
+    if (ring + 1 == count) return PlaneFigures::tr("centre");
+    return count == 3 ? PlaneFigures::tr("middle ring") : PlaneFigures::tr("ring %1").arg(ring + 1);
+}
+
+}  // namespace
+
+PlaneFigures::PlaneFigures(Session& session) : session_(session) {
+    setFixedWidth(206);
+    setAccessibleName(tr("Figures of the plane"));
+}
+
+void PlaneFigures::addRings(const PlaneStatistics& s) {
+    for (std::size_t ring = s.ring_means.size(); ring-- > 0;)
+        rows_.push_back({ringName(ring, s.ring_means.size()), text(ppfdFigure(s.ring_means[ring])), {}, s.ring_means[ring].value()});
+}
+
+void PlaneFigures::addSpread(const PlaneStatistics& s) {
+    const auto band = session_.band();
+    rows_.push_back({tr("in band %1–%2").arg(text(ppfdFigure(band.low)), text(ppfdFigure(band.high))), text(percentText(*s.share_in_band)),
+                     tr("%1 of %2").arg(s.n - s.below_band - s.above_band).arg(s.n), -1, true});
+    rows_.push_back({tr("min / mean"), QString::number(s.min_over_mean, 'f', 2), tr("max / mean %1").arg(s.max_over_mean, 0, 'f', 2)});
+    rows_.push_back({tr("CV over the points"), text(percentText(s.cv)), tr("%1 to %2").arg(text(ppfdFigure(s.min)), text(ppfdFigure(s.max)))});
+    const auto* run = session_.run();
+    const auto* tank = byId(session_.bench().tanks, run->tank);
+    if (tank == nullptr) return;
+    const auto delivered = deliveredOutput(s.mean, tank->length, tank->width);
+    QString per_watt;
+    if (const auto power = run->power(); power && power->value() > 0) per_watt = tr("%1 µmol/J").arg(deliveredEfficacy(delivered, *power), 0, 'f', 2);
+    rows_.push_back({tr("delivered, µmol/s"), QString::number(delivered.value(), 'f', 0), per_watt});
+}
+
+void PlaneFigures::refresh() {
+    rows_.clear();
+    if (const auto* plane = session_.plane())
+        if (const auto statistics = planeStatistics(*plane, session_.band())) {
+            addRings(*statistics);
+            addSpread(*statistics);
+        }
+    QStringList words;
+    for (const auto& row : rows_) words << row.name + QLatin1Char(' ') + row.value;
+    setAccessibleDescription(words.join(QStringLiteral(", ")));
+    update();
+}
+
+void PlaneFigures::paintEvent(QPaintEvent* /*event*/) {
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    const auto& c = session_.palette();
+    const double top = session_.fieldScaleTop();
+    double y = 2;
+    const double pitch = std::min(kRowHeight, (height() - 14.0) / std::max<double>(static_cast<double>(rows_.size()), 1.0));
+    for (const auto& row : rows_) {
+        if (row.gap) y += 8;
+        p.setFont(houseFont(12));
+        p.setPen(c.muted);
+        p.drawText(QRectF(0, y, width(), 15), Qt::AlignLeft | Qt::AlignVCenter, row.name);
+        p.setFont(houseFont(21, true));
+        p.setPen(c.text);
+        p.drawText(QRectF(0, y + 14, 96, 25), Qt::AlignLeft | Qt::AlignVCenter, row.value);
+        if (row.bar >= 0) {
+            p.setPen(Qt::NoPen);
+            p.setBrush(tideColour(row.bar, top));
+            p.drawRoundedRect(QRectF(84, y + 20, std::min(1.0, row.bar / top) * (width() - 90), 12), 3, 3);
+        } else {
+            p.setFont(houseFont(12));
+            p.setPen(c.muted);
+            p.drawText(QRectF(84, y + 16, width() - 84, 22), Qt::AlignLeft | Qt::AlignVCenter, row.note);
+        }
+        y += pitch;
+    }
+}
+
+PlaneSheetView::PlaneSheetView(Session& session) : session_(session) {
+    setFocusPolicy(Qt::StrongFocus);
+    setCursor(Qt::PointingHandCursor);
+    setAccessibleName(tr("All planes of this sweep"));
+    setMinimumHeight(130);
+}
+
+QRectF PlaneSheetView::mapRect(int column, int row) const {
+    const auto* sweep = session_.sweep();
+    const int columns = std::max<int>(1, static_cast<int>(sweep->runs.size()));
+    const int rows = std::max<int>(1, static_cast<int>(depthsOf(session_.bench(), *sweep).size()));
+    const double left = 34;
+    const double pitch = std::min({(width() - left) / columns, (height() - kHeightLabel) / rows, 70.0});
+    return {left + column * pitch, row * pitch, pitch - 5, pitch - 5};
+}
+
+void PlaneSheetView::paintEvent(QPaintEvent* /*event*/) {
+    const auto* sweep = session_.sweep();
+    if (sweep == nullptr) return;
+    QPainter p(this);
+    const auto& c = session_.palette();
+    const auto depths = depthsOf(session_.bench(), *sweep);
+    for (int row = 0; row < static_cast<int>(depths.size()); ++row) {
+        const auto depth = depths[static_cast<std::size_t>(row)];
+        const bool chosen_row = session_.depth() && planeAt(*session_.run(), depth) == session_.plane();
+        p.setFont(houseFont(12, chosen_row));
+        p.setPen(chosen_row ? c.accent : c.muted);
+        const auto first = mapRect(0, row);
+        p.drawText(QRectF(0, first.top(), 28, first.height()), Qt::AlignRight | Qt::AlignVCenter, session_.figure(depth));
+    }
+    for (int column = 0; column < static_cast<int>(sweep->runs.size()); ++column) {
+        const auto& run = session_.bench().runs[sweep->runs[static_cast<std::size_t>(column)]];
+        const bool chosen_column = session_.height() && run.height == *session_.height();
+        for (int row = 0; row < static_cast<int>(depths.size()); ++row) {
+            const auto rect = mapRect(column, row);
+            const auto* plane = planeAt(run, depths[static_cast<std::size_t>(row)]);
+            if (plane != nullptr && !plane->readings.empty()) {
+                auto plan = planOf(session_.bench(), run, *plane);
+                plan.scale_top = session_.fieldScaleTop();
+                paintSmallPlan(p, rect, plan, c);
+            } else {
+                p.setPen(QPen(c.line, 1));
+                p.setBrush(Qt::NoBrush);
+                p.drawRect(rect);
+            }
+            if (plane == nullptr || plane != session_.plane()) continue;
+            p.setPen(QPen(c.accent, 2.5));
+            p.setBrush(Qt::NoBrush);
+            p.drawRoundedRect(rect.adjusted(-2, -2, 2, 2), 3, 3);
+        }
+        const auto last = mapRect(column, static_cast<int>(depths.size()) - 1);
+        p.setFont(houseFont(12, chosen_column));
+        p.setPen(chosen_column ? c.accent : c.muted);
+        p.drawText(QRectF(last.left() - 6, last.bottom() + 4, last.width() + 12, kHeightLabel), Qt::AlignCenter, session_.figure(run.height));
+    }
+    if (!hasFocus()) return;
+    p.setPen(QPen(c.accent, 1, Qt::DotLine));
+    p.setBrush(Qt::NoBrush);
+    p.drawRect(QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5));
+}
+
+void PlaneSheetView::mousePressEvent(QMouseEvent* event) {
+    const auto* sweep = session_.sweep();
+    if (sweep == nullptr) return;
+    const auto depths = depthsOf(session_.bench(), *sweep);
+    for (int column = 0; column < static_cast<int>(sweep->runs.size()); ++column)
+        for (int row = 0; row < static_cast<int>(depths.size()); ++row) {
+            if (!mapRect(column, row).adjusted(-2, -2, 3, 3).contains(event->position())) continue;
+            session_.chooseHeight(session_.bench().runs[sweep->runs[static_cast<std::size_t>(column)]].height);
+            session_.chooseDepth(depths[static_cast<std::size_t>(row)]);
+            return;
+        }
+}
+
+void PlaneSheetView::keyPressEvent(QKeyEvent* event) {
+    switch (event->key()) {
+        case Qt::Key_Left: session_.stepHeight(-1); break;
+        case Qt::Key_Right: session_.stepHeight(1); break;
+        case Qt::Key_Up: session_.stepDepth(-1); break;
+        case Qt::Key_Down: session_.stepDepth(1); break;
+        default: QWidget::keyPressEvent(event);
+    }
+}
+
+void PlaneSheetView::focusInEvent(QFocusEvent* /*event*/) { update(); }
+void PlaneSheetView::focusOutEvent(QFocusEvent* /*event*/) { update(); }
+
+}  // namespace glumet

@@ -1,0 +1,263 @@
+#include "desk/height/height_stage.h"
+
+#include <QHBoxLayout>
+#include <QHeaderView>
+#include <QPushButton>
+#include <QVBoxLayout>
+#include <qcustomplot.h>
+
+#include "core/monotone_cubic.h"
+#include "desk/shared/theme.h"
+#include "report/review_figures.h"
+#include "report/text.h"
+
+namespace glumet {
+namespace {
+
+constexpr std::array kLimits{10, 15, 20};
+
+
+}  // namespace
+
+HeightStage::HeightStage(Session& session)
+    : Stage(session), title_(makeLabel(tr("How high to hang it"), TextRole::Title)), subtitle_(makeLabel({}, TextRole::Muted)), answer_(new QLabel),
+      interval_(makeLabel({}, TextRole::Muted)), reason_(makeLabel({}, TextRole::Body)), limits_(new QButtonGroup(this)), loss_(new QCustomPlot),
+      spread_(new QCustomPlot), table_(new QTableWidget) {
+    auto* layout = new QVBoxLayout(this);
+    layout->setContentsMargins(24, 14, 20, 12);
+    layout->setSpacing(8);
+    auto* head = new QHBoxLayout;
+    head->setSpacing(14);
+    head->addWidget(title_);
+    head->addWidget(subtitle_, 1);
+    layout->addLayout(head);
+    layout->addWidget(makeAnswer());
+    layout->addWidget(makePlots(), 1);
+    table_->setObjectName(QStringLiteral("heightEvidence"));
+    table_->setAccessibleName(tr("Evidence of the spill limit"));
+    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
+    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
+    table_->setSelectionMode(QAbstractItemView::SingleSelection);
+    table_->setShowGrid(false);
+    table_->verticalHeader()->hide();
+    table_->verticalHeader()->setDefaultSectionSize(23);
+    table_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
+    table_->setTabKeyNavigation(false);
+    layout->addWidget(table_);
+    connect(table_, &QTableWidget::currentCellChanged, this, [this](int row) {
+        const auto* verdict = this->session().verdict();
+        if (verdict == nullptr || row < 0 || row >= static_cast<int>(verdict->evidence.size())) return;
+        this->session().chooseHeight(verdict->evidence[static_cast<std::size_t>(row)].height);
+    });
+}
+
+QWidget* HeightStage::makeAnswer() {
+    auto* card = new QWidget;
+    auto* layout = new QHBoxLayout(card);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(20);
+    answer_->setObjectName(QStringLiteral("heightAnswer"));
+    answer_->setAccessibleName(tr("Recommended height"));
+    auto* left = new QVBoxLayout;
+    left->setSpacing(0);
+    left->addWidget(answer_);
+    left->addWidget(interval_);
+    layout->addLayout(left);
+    auto* right = new QVBoxLayout;
+    right->setSpacing(6);
+    auto* row = new QHBoxLayout;
+    row->setSpacing(0);
+    row->addWidget(makeLabel(tr("Spill limit"), TextRole::Heading));
+    row->addSpacing(12);
+    for (const int limit : kLimits) {
+        auto* button = new QPushButton(tr("%1 %").arg(limit));
+        button->setCheckable(true);
+        button->setProperty("segment", true);
+        button->setObjectName(QStringLiteral("limit_%1").arg(limit));
+        button->setAccessibleName(tr("At most %1 percent lost").arg(limit));
+        limits_->addButton(button, limit);
+        row->addWidget(button);
+    }
+    row->addStretch(1);
+    connect(limits_, &QButtonGroup::idClicked, this, &HeightStage::setLimit);
+    right->addLayout(row);
+    reason_->setObjectName(QStringLiteral("heightReason"));
+    reason_->setWordWrap(true);
+    reason_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
+    right->addWidget(reason_, 1);
+    layout->addLayout(right, 1);
+    return card;
+}
+
+QWidget* HeightStage::makePlots() {
+    auto* holder = new QWidget;
+    auto* layout = new QVBoxLayout(holder);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(4);
+    layout->addWidget(makeLabel(tr("Loss of the grid mean, %"), TextRole::Muted));
+    layout->addWidget(loss_, 5);
+    layout->addWidget(makeLabel(tr("Centre, mean and outer ring, µmol·m⁻²·s⁻¹"), TextRole::Muted));
+    layout->addWidget(spread_, 6);
+    loss_->setAccessibleName(tr("Loss against height"));
+    spread_->setAccessibleName(tr("Centre and outer ring against height"));
+    return holder;
+}
+
+void HeightStage::setLimit(int percent) {
+    if (session().project() == nullptr) return;
+    auto method = session().bench().method;
+    method.spill_limit = percent / 100.0;
+    const auto done = session().project()->saveMethod(text(session().bench().title), method);
+    if (!done) session().warn(text(done.error().sentence()));
+}
+
+void HeightStage::refresh() {
+    const auto& c = colours();
+    answer_->setStyleSheet(QStringLiteral("font-size: 52px; font-weight: bold; color: %1;").arg(c.accent.name()));
+    dressPlot(*loss_, c);
+    dressPlot(*spread_, c);
+    const SpillLimitVerdict none;
+    const auto* verdict = session().verdict();
+    const auto& v = verdict == nullptr ? none : *verdict;
+    subtitle_->setText(v.depth_used ? tr("judged %1 under water").arg(session().length(*v.depth_used)) : QString());
+    answer_->setText(v.height ? session().length(*v.height) : QStringLiteral("–"));
+    QString interval;
+    if (v.crossing) interval = tr("met at %1").arg(session().length(*v.crossing));
+    if (v.low && v.high) interval += tr(", sure to %1").arg(text(lengthRange(*v.low, *v.high, session().unit())));
+    interval_->setText(interval);
+    reason_->setText(verdict == nullptr ? tr("Measure one plane at two heights or more.") : text(v.reason));
+    if (auto* button = limits_->button(qRound(session().bench().method.spill_limit * 100))) button->setChecked(true);
+    refreshLoss(v);
+    refreshSpread(v);
+    refreshTable(v);
+}
+
+void HeightStage::addLine(QCustomPlot& plot, const std::vector<std::pair<double, double>>& points, const QString& name, const QColor& colour, bool dashed) const {
+    if (points.empty()) return;
+    std::vector<double> xs;
+    std::vector<double> ys;
+    for (const auto& [x, y] : points) {
+        xs.push_back(x);
+        ys.push_back(y);
+    }
+    auto* dots = plot.addGraph();
+    dots->setLineStyle(QCPGraph::lsNone);
+    dots->setScatterStyle(QCPScatterStyle(QCPScatterStyle::ssDisc, colour, 7));
+    for (std::size_t i = 0; i < xs.size(); ++i) dots->addData(xs[i], ys[i]);
+    auto* label = new QCPItemText(&plot);
+    label->setText(name);
+    label->setFont(houseFont(12));
+    label->setColor(colour);
+    label->setPositionAlignment(Qt::AlignLeft | Qt::AlignBottom);
+    label->position->setCoords(xs.front(), ys.front());
+    label->setPadding(QMargins(4, 0, 0, 5));
+    if (xs.size() < 2) return;
+    auto* line = plot.addGraph();
+    line->setPen(QPen(colour, 2.2, dashed ? Qt::DashLine : Qt::SolidLine));
+    const MonotoneCubic curve(xs, ys);
+    constexpr int kSteps = 160;
+    for (int i = 0; i <= kSteps; ++i) {
+        const double x = xs.front() + (xs.back() - xs.front()) * i / kSteps;
+        line->addData(x, curve(x));
+    }
+}
+
+void HeightStage::markAnswer(QCustomPlot& plot, const SpillLimitVerdict& v) const {
+    const auto at = v.crossing ? v.crossing : v.height;
+    if (!at) return;
+    const auto unit = session().unit();
+    if (v.low && v.high) {
+        auto* band = new QCPItemRect(&plot);
+        band->topLeft->setTypeY(QCPItemPosition::ptAxisRectRatio);
+        band->bottomRight->setTypeY(QCPItemPosition::ptAxisRectRatio);
+        band->topLeft->setCoords(inUnit(*v.low, unit), 0);
+        band->bottomRight->setCoords(inUnit(*v.high, unit), 1);
+        QColor fill = colours().accent;
+        fill.setAlpha(38);
+        band->setBrush(fill);
+        band->setPen(Qt::NoPen);
+    }
+    auto* line = new QCPItemLine(&plot);
+    line->start->setTypeY(QCPItemPosition::ptAxisRectRatio);
+    line->end->setTypeY(QCPItemPosition::ptAxisRectRatio);
+    line->start->setCoords(inUnit(*at, unit), 0);
+    line->end->setCoords(inUnit(*at, unit), 1);
+    line->setPen(QPen(colours().accent, 1.8));
+}
+
+void HeightStage::refreshLoss(const SpillLimitVerdict& v) {
+    loss_->clearGraphs();
+    loss_->clearItems();
+    markAnswer(*loss_, v);
+    std::vector<std::pair<double, double>> points;
+    for (const auto& row : v.evidence) points.emplace_back(inUnit(row.height, session().unit()), row.loss * 100.0);
+    addLine(*loss_, points, {}, colours().water);
+    loss_->rescaleAxes();
+    const double limit = v.limit_asked * 100.0;
+    auto* line = new QCPItemStraightLine(loss_);
+    line->setPen(QPen(colours().text, 1.2, Qt::DashLine));
+    line->point1->setCoords(0, limit);
+    line->point2->setCoords(1, limit);
+    loss_->xAxis->scaleRange(1.06);
+    loss_->yAxis->setRange(qMin(0.0, loss_->yAxis->range().lower), qMax(loss_->yAxis->range().upper, limit) * 1.12);
+    loss_->replot(QCustomPlot::rpQueuedReplot);
+}
+
+void HeightStage::refreshSpread(const SpillLimitVerdict& v) {
+    spread_->clearGraphs();
+    spread_->clearItems();
+    markAnswer(*spread_, v);
+    std::vector<std::pair<double, double>> centre;
+    std::vector<std::pair<double, double>> mean;
+    std::vector<std::pair<double, double>> outer;
+    for (const auto& row : v.evidence) {
+        const double x = inUnit(row.height, session().unit());
+        if (row.centre) centre.emplace_back(x, row.centre->value());
+        mean.emplace_back(x, row.grid_mean.value());
+        if (row.outer) outer.emplace_back(x, row.outer->value());
+    }
+    addLine(*spread_, centre, tr("centre"), colours().accent);
+    addLine(*spread_, mean, tr("grid mean"), colours().text);
+    addLine(*spread_, outer, tr("outer ring"), colours().water);
+    spread_->rescaleAxes();
+    spread_->xAxis->scaleRange(1.06);
+    spread_->yAxis->setRange(0, spread_->yAxis->range().upper * 1.12);
+    spread_->xAxis->setLabel(tr("lamp above water, %1").arg(text(unitName(session().unit()))));
+    spread_->replot(QCustomPlot::rpQueuedReplot);
+}
+
+void HeightStage::refreshTable(const SpillLimitVerdict& v) {
+    const QSignalBlocker quiet(table_);
+    const QStringList heads{tr("height"), tr("mean"), tr("loss"), tr("±"), tr("peak"), tr("centre"), tr("outer"), tr("within")};
+    table_->setColumnCount(static_cast<int>(heads.size()));
+    table_->setHorizontalHeaderLabels(heads);
+    table_->setRowCount(static_cast<int>(v.evidence.size()));
+    int row = 0;
+    int chosen = -1;
+    for (const auto& e : v.evidence) {
+        const QStringList cells{session().length(e.height), text(ppfdFigure(e.grid_mean)), text(percentText(e.loss)), text(percentText(e.loss_error)),
+                                text(ppfdFigure(e.peak)), e.centre ? text(ppfdFigure(*e.centre)) : QString(), e.outer ? text(ppfdFigure(*e.outer)) : QString(),
+                                e.within ? tr("yes") : tr("no")};
+        for (int column = 0; column < cells.size(); ++column) {
+            auto* item = new QTableWidgetItem(cells[column]);
+            item->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
+            if (v.height && e.height == *v.height) {
+                item->setForeground(colours().accent);
+                item->setFont(houseFont(12, true, Face::Figures));
+            }
+            table_->setItem(row, column, item);
+        }
+        if (session().height() && e.height == *session().height()) chosen = row;
+        ++row;
+    }
+    if (chosen >= 0) table_->selectRow(chosen);
+    table_->setFixedHeight(30 + 23 * qBound(1, row, 8));
+}
+
+std::vector<Finding> HeightStage::findings() const {
+    const auto* verdict = session().verdict();
+    if (verdict == nullptr) return benchFindings(session().bench(), session().findingContext());
+    return heightFindings(session().bench(), *session().sweep(), *verdict, session().findingContext());
+}
+
+}  // namespace glumet

@@ -1,0 +1,46 @@
+#pragma once
+
+#include <QButtonGroup>
+#include <QLabel>
+#include <QTableWidget>
+
+#include "desk/shared/stage.h"
+
+class QCustomPlot;
+
+namespace glumet {
+
+/// How high to hang it: loss against height with limit and crossing, centre and edge against height, the
+/// answer with its sentence, and the evidence row by row.
+class HeightStage : public Stage {
+    Q_OBJECT
+
+  public:
+    explicit HeightStage(Session& session);
+
+    void refresh() override;
+    std::vector<Finding> findings() const override;
+    QWidget* keyWidget() override { return table_; }
+
+  private:
+    QWidget* makeAnswer();
+    QWidget* makePlots();
+    void refreshLoss(const SpillLimitVerdict& verdict);
+    void refreshSpread(const SpillLimitVerdict& verdict);
+    void refreshTable(const SpillLimitVerdict& verdict);
+    void markAnswer(QCustomPlot& plot, const SpillLimitVerdict& verdict) const;
+    void addLine(QCustomPlot& plot, const std::vector<std::pair<double, double>>& points, const QString& name, const QColor& colour, bool dashed = false) const;
+    void setLimit(int percent);
+
+    QLabel* title_;
+    QLabel* subtitle_;
+    QLabel* answer_;
+    QLabel* interval_;
+    QLabel* reason_;
+    QButtonGroup* limits_;
+    QCustomPlot* loss_;
+    QCustomPlot* spread_;
+    QTableWidget* table_;
+};
+
+}  // namespace glumet

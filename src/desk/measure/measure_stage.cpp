@@ -1,0 +1,286 @@
+#include "desk/measure/measure_stage.h"
+
+#include <QGridLayout>
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+#include "core/checks.h"
+#include "core/wording.h"
+#include "desk/shared/theme.h"
+#include "report/text.h"
+
+namespace glumet {
+namespace {
+
+/// Pixel size of the live value: B612's digits stand 0.72 of it high, so 76 px.
+constexpr int kLivePixels = 106;
+constexpr double kStripSeconds = 12.0;
+
+
+}  // namespace
+
+MeasureStage::MeasureStage(Session& session)
+    : Stage(session), taker_(session), title_(makeLabel({}, TextRole::Title)), counter_(makeLabel({}, TextRole::Muted)), map_(new PlanMap),
+      point_(new QLabel), place_(makeLabel({}, TextRole::Muted)), live_(new QLabel), unit_(makeLabel({}, TextRole::Muted)), typed_(new QLineEdit),
+      strip_(new ValueStrip(session, kStripSeconds)), strip_note_(makeLabel({}, TextRole::Muted)), rule_note_(makeLabel({}, TextRole::Muted)),
+      progress_(new QProgressBar), sweep_(new SweepProgress(session)) {
+    setFocusPolicy(Qt::StrongFocus);
+    setAccessibleName(tr("Measure"));
+    map_->installEventFilter(this);
+    typed_->installEventFilter(this);
+    auto* layout = new QVBoxLayout(this);
+    layout->setContentsMargins(24, 14, 20, 12);
+    layout->setSpacing(8);
+    auto* head = new QHBoxLayout;
+    head->addWidget(title_, 1);
+    head->addWidget(counter_);
+    layout->addLayout(head);
+    auto* body = new QHBoxLayout;
+    body->setSpacing(20);
+    body->addWidget(map_, 1);
+    body->addWidget(makeSide());
+    layout->addLayout(body, 1);
+    layout->addWidget(makeKeys());
+    layout->addWidget(makeLabel(tr("This sweep"), TextRole::Muted));
+    layout->addWidget(sweep_);
+    connect(map_, &PlanMap::cellChosen, this, [this](Cell cell) { taker_.aim(cell); });
+    connect(&taker_, &ReadingTaker::changed, this, [this] {
+        strip_->clear();
+        updatePlan();
+        showTarget();
+        showLive();
+    });
+    connect(&taker_, &ReadingTaker::sampled, this, [this](double seconds, double ppfd) {
+        strip_->add(seconds, ppfd);
+        showLive();
+    });
+    connect(typed_, &QLineEdit::returnPressed, this, &MeasureStage::finishTyping);
+}
+
+QWidget* MeasureStage::makeSide() {
+    auto* side = new QWidget;
+    side->setFixedWidth(262);
+    auto* layout = new QVBoxLayout(side);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(4);
+    layout->addWidget(makeLabel(tr("Probe at"), TextRole::Muted));
+    auto* row = new QHBoxLayout;
+    row->setSpacing(16);
+    point_->setObjectName(QStringLiteral("targetPoint"));
+    row->addWidget(point_);
+    row->addWidget(place_, 1);
+    layout->addLayout(row);
+    live_->setObjectName(QStringLiteral("liveValue"));
+    live_->setAccessibleName(tr("Live mean"));
+    live_->setFixedHeight(kLivePixels + 8);
+    typed_->setObjectName(QStringLiteral("typedValue"));
+    typed_->setAccessibleName(tr("Typed value"));
+    typed_->setFixedHeight(kLivePixels + 8);
+    typed_->hide();
+    layout->addWidget(live_);
+    layout->addWidget(typed_);
+    layout->addWidget(unit_);
+    layout->addSpacing(6);
+    strip_->setFramed(true);
+    strip_->setFixedHeight(74);
+    layout->addWidget(strip_);
+    layout->addWidget(strip_note_);
+    layout->addSpacing(8);
+    rule_note_->setWordWrap(true);
+    layout->addWidget(rule_note_);
+    progress_->setTextVisible(false);
+    progress_->setRange(0, 1000);
+    progress_->setFixedHeight(7);
+    progress_->setAccessibleName(tr("How near to settled"));
+    layout->addWidget(progress_);
+    layout->addStretch(1);
+    return side;
+}
+
+QWidget* MeasureStage::makeKeys() {
+    auto* holder = new QWidget;
+    auto* layout = new QHBoxLayout(holder);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(6);
+    const auto add = [&](const QString& key, const QString& what, auto work) {
+        auto* button = new QPushButton(key);
+        button->setFocusPolicy(Qt::NoFocus);
+        button->setAccessibleName(what);
+        connect(button, &QPushButton::clicked, this, work);
+        layout->addWidget(button);
+        layout->addWidget(makeLabel(what, TextRole::Muted));
+        layout->addSpacing(10);
+    };
+    add(tr("space"), tr("take"), [this] { arm(); });
+    add(tr("0–9"), tr("type"), [this] { startTyping({}); });
+    add(tr("back"), tr("step back"), [this] { taker_.stepBack(); });
+    add(tr("R"), tr("again"), [this] { taker_.readAgain(); });
+    add(tr("G"), tr("to the doubt"), [this] { goToDoubt(); });
+    layout->addStretch(1);
+    return holder;
+}
+
+void MeasureStage::refresh() {
+    const auto& c = colours();
+    point_->setStyleSheet(QStringLiteral("font-size: 34px; font-weight: bold; color: %1;").arg(c.accent.name()));
+    for (QWidget* big : {static_cast<QWidget*>(live_), static_cast<QWidget*>(typed_)})
+        big->setStyleSheet(QStringLiteral("font-size: %1px; font-weight: bold; padding: 0;").arg(kLivePixels));
+    progress_->setStyleSheet(QStringLiteral("QProgressBar { background: %1; border: none; border-radius: 3px; } QProgressBar::chunk { background: %2; border-radius: 3px; }")
+                                 .arg(c.panel.name(), c.accent.name()));
+    const auto* run = session().run();
+    title_->setText(run == nullptr || !session().depth() ? tr("Nothing to measure yet")
+                                                         : tr("Lamp at %1, plane %2 under water").arg(session().length(run->height), session().length(*session().depth())));
+    updatePlan();
+    showTarget();
+    showLive();
+    sweep_->update();
+}
+
+std::vector<Finding> MeasureStage::findings() const {
+    if (!session().runIndex() || !session().depth()) {
+        Finding first;
+        first.kind = FindingKind::Next;
+        first.title = tr("Plan a run first").toStdString();
+        first.body = tr("Bench makes runs: a fixture, a height, the depths and the grid.").toStdString();
+        first.view = EvidenceView::Bench;
+        return {first};
+    }
+    return measureFindings(session().bench(), *session().runIndex(), *session().depth(), session().findingContext());
+}
+
+void MeasureStage::updatePlan() {
+    const auto* run = session().run();
+    const auto* plane = session().plane();
+    PlanData plan;
+    if (run != nullptr && plane != nullptr) {
+        plan = planOf(session().bench(), *run, *plane);
+        plan.scale_top = session().fieldScaleTop();
+        plan.route = true;
+        plan.next = taker_.target();
+        plan.next_progress = taker_.progress();
+        for (const auto& doubt : mirrorDoubts(*plane)) plan.doubtful.push_back(doubt.cell);
+    }
+    map_->setHint(run == nullptr ? tr("Make a run in Bench, or import readings.") : QString());
+    map_->setPlan(plan, colours());
+}
+
+void MeasureStage::showTarget() {
+    const auto* plane = session().plane();
+    const auto target = taker_.target();
+    if (plane == nullptr || !plane->grid) {
+        counter_->clear();
+        point_->setText(QStringLiteral("–"));
+        place_->setText(plane == nullptr ? QString() : tr("free points: import them"));
+        return;
+    }
+    const auto done = qRound(planeProgress(*plane) * plane->grid->cells());
+    counter_->setText(tr("%1 of %2 points").arg(done).arg(plane->grid->cells()));
+    if (!target) {
+        point_->setText(tr("done"));
+        place_->setText(tr("arrows choose a\npoint to read again"));
+        return;
+    }
+    point_->setText(text(cellName(*target)));
+    const auto x = plane->grid->xs_mm[static_cast<std::size_t>(target->column)];
+    const auto y = plane->grid->ys_mm[static_cast<std::size_t>(target->row)];
+    place_->setText(tr("%1 from left\n%2 from front").arg(session().length(Millimetre(x)), session().length(Millimetre(y))));
+}
+
+void MeasureStage::showLive() {
+    const auto now = taker_.state();
+    live_->setText(now ? text(ppfdFigure(now->mean)) : QStringLiteral("–"));
+    if (now && now->mean.value() > 0.0) {
+        const QString state = now->within_error ? tr("settled") : now->timed_out ? tr("time is up") : taker_.armed() ? tr("taken when settled") : tr("settling");
+        unit_->setText(tr("µmol·m⁻²·s⁻¹ ± %1, %2").arg(text(percentText(now->standard_error / now->mean.value())), state));
+    } else {
+        unit_->setText(tr("µmol·m⁻²·s⁻¹"));
+    }
+    const auto swing = strip_->swing();
+    strip_note_->setText(swing ? tr("last %1 s, swing %2–%3").arg(strip_->seconds(), 0, 'f', 0).arg(swing->first, 0, 'f', 0).arg(swing->second, 0, 'f', 0)
+                               : session().meter() == nullptr ? tr("no meter; digits type a value") : tr("waiting for the meter"));
+    rule_note_->setText(taker_.armed() ? tr("will be taken at ± %1; space again takes it now").arg(text(percentText(taker_.rule().relative_error)))
+                                       : tr("settled when the mean is sure to %1").arg(text(percentText(taker_.rule().relative_error))));
+    progress_->setValue(qRound(taker_.progress() * 1000));
+    if (!taker_.target()) return;
+    auto plan = map_->plan();
+    plan.next_progress = taker_.progress();
+    map_->setPlan(plan, colours());
+}
+
+void MeasureStage::arm() {
+    taker_.take();
+    showLive();
+}
+
+void MeasureStage::goToDoubt() {
+    const auto* plane = session().plane();
+    if (plane == nullptr) return;
+    const auto doubts = mirrorDoubts(*plane);
+    if (doubts.empty())
+        session().say(tr("No point of this plane is in doubt."));
+    else
+        taker_.aim(doubts.front().cell);
+}
+
+void MeasureStage::startTyping(const QString& first) {
+    if (!taker_.target()) return;
+    live_->hide();
+    typed_->show();
+    typed_->setText(first);
+    typed_->setFocus();
+}
+
+void MeasureStage::finishTyping() {
+    const auto value = parseNumber(typed_->text().toStdString());
+    if (!value) {
+        session().warn(tr("\"%1\" is not a number.").arg(typed_->text()));
+        typed_->selectAll();
+        return;
+    }
+    if (!taker_.keepTyped(*value)) return;
+    typed_->hide();
+    live_->show();
+    setFocus();
+}
+
+bool MeasureStage::eventFilter(QObject* watched, QEvent* event) {
+    if (event->type() != QEvent::KeyPress) return Stage::eventFilter(watched, event);
+    auto* key = static_cast<QKeyEvent*>(event);
+    if (watched == typed_ && key->key() == Qt::Key_Escape) {
+        typed_->hide();
+        live_->show();
+        setFocus();
+        return true;
+    }
+    return watched == map_ && handleKey(key);
+}
+
+bool MeasureStage::handleKey(QKeyEvent* event) {
+    if (event->modifiers() & (Qt::ControlModifier | Qt::AltModifier)) return false;
+    switch (event->key()) {
+        case Qt::Key_Space: arm(); return true;
+        case Qt::Key_Backspace: taker_.stepBack(); return true;
+        case Qt::Key_R: taker_.readAgain(); return true;
+        case Qt::Key_G: goToDoubt(); return true;
+        default: break;
+    }
+    const QString typed = event->text();
+    if (typed.isEmpty() || !typed.front().isDigit()) return false;
+    startTyping(typed);
+    return true;
+}
+
+void MeasureStage::keyPressEvent(QKeyEvent* event) {
+    if (handleKey(event)) return;
+    const bool arrow = event->key() >= Qt::Key_Left && event->key() <= Qt::Key_Down;
+    if (arrow && event->modifiers() == Qt::NoModifier) {
+        map_->setFocus();
+        QCoreApplication::sendEvent(map_, event);
+        return;
+    }
+    Stage::keyPressEvent(event);
+}
+
+}  // namespace glumet

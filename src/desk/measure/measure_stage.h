@@ -1,0 +1,60 @@
+#pragma once
+
+#include <QLabel>
+#include <QLineEdit>
+#include <QProgressBar>
+
+#include "desk/measure/reading_taker.h"
+#include "desk/measure/sweep_progress.h"
+#include "desk/shared/ledger_line.h"
+#include "desk/shared/plan_map.h"
+#include "desk/shared/stage.h"
+
+namespace glumet {
+
+/// Taking readings with wet hands: the plan with the route, the next point, the live value in figures that
+/// carry across a room. Keys: see keyPressEvent.
+class MeasureStage : public Stage {
+    Q_OBJECT
+
+  public:
+    explicit MeasureStage(Session& session);
+
+    void refresh() override;
+    std::vector<Finding> findings() const override;
+    QWidget* keyWidget() override { return this; }
+    ReadingTaker& taker() { return taker_; }
+
+  protected:
+    void keyPressEvent(QKeyEvent* event) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
+
+  private:
+    QWidget* makeSide();
+    QWidget* makeKeys();
+    bool handleKey(QKeyEvent* event);
+    void startTyping(const QString& first);
+    void finishTyping();
+    void goToDoubt();
+    void showLive();
+    void showTarget();
+    void updatePlan();
+    void arm();
+
+    ReadingTaker taker_;
+    QLabel* title_;
+    QLabel* counter_;
+    PlanMap* map_;
+    QLabel* point_;
+    QLabel* place_;
+    QLabel* live_;
+    QLabel* unit_;
+    QLineEdit* typed_;
+    ValueStrip* strip_;
+    QLabel* strip_note_;
+    QLabel* rule_note_;
+    QProgressBar* progress_;
+    SweepProgress* sweep_;
+};
+
+}  // namespace glumet

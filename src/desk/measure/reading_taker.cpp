@@ -1,0 +1,159 @@
+#include "desk/measure/reading_taker.h"
+
+#include <algorithm>
+#include <cmath>
+
+#include "core/demo_scenario.h"
+#include "meters/simulated_meter.h"
+
+namespace glumet {
+
+ReadingTaker::ReadingTaker(Session& session) : session_(session) {
+    connect(&session, &Session::meterChanged, this, &ReadingTaker::followMeter);
+    connect(&session, &Session::projectChanged, this, &ReadingTaker::follow);
+    connect(&session, &Session::selectionChanged, this, &ReadingTaker::follow);
+    connect(&session, &Session::dataChanged, this, &ReadingTaker::follow);
+    followMeter();
+    follow();
+}
+
+SettleRule ReadingTaker::rule() const {
+    SettleRule rule;
+    rule.relative_error = session_.bench().method.settled_relative_error;
+    rule.longest = session_.bench().method.longest_reading;
+    return rule;
+}
+
+double ReadingTaker::progress() const {
+    const auto now = mean_.state();
+    if (!now || now->mean.value() <= 0.0) return 0.0;
+    if (now->settled()) return 1.0;
+    // The error falls with the root of time, so the share of the time needed is the square of its ratio.
+    const double by_error = now->standard_error > 0.0 ? std::pow(rule().relative_error * now->mean.value() / now->standard_error, 2) : 1.0;
+    return std::clamp(std::max(std::min(by_error, now->duration / rule().shortest), now->duration / rule().longest), 0.0, 0.99);
+}
+
+void ReadingTaker::followMeter() {
+    disconnect(samples_);
+    plane_ = 0;
+    if (session_.meter() != nullptr) samples_ = connect(session_.meter(), &Meter::sampled, this, &ReadingTaker::onSample);
+    follow();
+}
+
+void ReadingTaker::follow() {
+    if (storing_) return;
+    const auto* plane = session_.plane();
+    if (plane == nullptr || !plane->grid) {
+        plane_ = 0;
+        setTarget(std::nullopt);
+        return;
+    }
+    const bool other = plane->id != plane_;
+    plane_ = plane->id;
+    if (other) {
+        last_.reset();
+        if (auto* simulated = dynamic_cast<SimulatedMeter*>(session_.meter())) simulated->setScene(sceneOf(session_.bench(), *session_.run()));
+        setTarget(nextCell(*plane->grid, plane->readings));
+        return;
+    }
+    if (!target_) setTarget(nextCell(*plane->grid, plane->readings));
+}
+
+void ReadingTaker::setTarget(std::optional<Cell> cell) {
+    target_ = cell;
+    armed_ = false;
+    mean_ = SettledMean(rule());
+    const auto* plane = session_.plane();
+    if (cell && plane != nullptr && session_.meter() != nullptr)
+        session_.meter()->probeMoved(Millimetre(plane->grid->xs_mm[static_cast<std::size_t>(cell->column)]),
+                                     Millimetre(plane->grid->ys_mm[static_cast<std::size_t>(cell->row)]), plane->depth);
+    emit changed();
+}
+
+void ReadingTaker::onSample(double seconds, double ppfd) {
+    if (!target_) return;
+    mean_.add(Second(seconds), Ppfd(ppfd));
+    emit sampled(seconds, ppfd);
+    const auto now = mean_.state();
+    if (armed_ && now && now->settled()) take();
+}
+
+Reading ReadingTaker::atTarget() const {
+    const auto& grid = *session_.plane()->grid;
+    Reading reading;
+    reading.x = Millimetre(grid.xs_mm[static_cast<std::size_t>(target_->column)]);
+    reading.y = Millimetre(grid.ys_mm[static_cast<std::size_t>(target_->row)]);
+    return reading;
+}
+
+void ReadingTaker::take() {
+    if (!target_ || session_.plane() == nullptr) return;
+    const auto now = mean_.state();
+    if (!now) {
+        session_.warn(session_.meter() == nullptr ? tr("No meter: type the value, then Enter.") : tr("The meter has sent nothing yet."));
+        return;
+    }
+    if (!now->settled() && !armed_) {
+        armed_ = true;
+        emit changed();
+        return;
+    }
+    const auto place = atTarget();
+    auto reading = readingFrom(*now, place.x, place.y);
+    if (!now->settled()) {
+        reading.flag = flag::kDoubtful;
+        reading.note = "taken before it settled";
+    }
+    if (session_.meter() != nullptr && session_.meter()->simulated()) reading.note += reading.note.empty() ? "simulated" : "; simulated";
+    store(reading);
+}
+
+bool ReadingTaker::keepTyped(double ppfd) {
+    if (!target_ || session_.plane() == nullptr) return false;
+    if (!std::isfinite(ppfd) || ppfd < 0.0) {
+        session_.warn(tr("A reading is a number of 0 or more."));
+        return false;
+    }
+    auto reading = atTarget();
+    reading.mean = Ppfd(ppfd);
+    reading.note = "typed";
+    store(reading);
+    return true;
+}
+
+void ReadingTaker::store(Reading reading) {
+    reading.time = session_.now().toStdString();
+    const auto cell = *target_;
+    const bool doubtful = reading.flag == flag::kDoubtful;
+    storing_ = true;
+    const auto done = session_.project()->take(plane_, reading);
+    storing_ = false;
+    if (!done) {
+        session_.warn(QString::fromStdString(done.error().sentence()));
+        return;
+    }
+    last_ = cell;
+    session_.say(tr("%1 kept at %2").arg(QString::fromStdString(ppfdFigure(reading.mean)), QString::fromStdString(cellName(cell))));
+    const auto* plane = session_.plane();
+    setTarget(plane == nullptr ? std::nullopt : nextCell(*plane->grid, plane->readings));
+    emit taken(reading.mean.value(), doubtful);
+}
+
+void ReadingTaker::stepBack() {
+    const auto* plane = session_.plane();
+    if (plane == nullptr || !plane->grid) return;
+    const auto route = serpentine(*plane->grid);
+    const auto at = target_ ? std::find(route.begin(), route.end(), *target_) : route.end();
+    if (at != route.begin()) setTarget(*(at - 1));
+}
+
+void ReadingTaker::aim(Cell cell) { setTarget(cell); }
+
+void ReadingTaker::readAgain() {
+    if (last_)
+        aim(*last_);
+    else
+        stepBack();
+}
+
+}  // namespace glumet

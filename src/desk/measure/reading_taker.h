@@ -1,0 +1,65 @@
+#pragma once
+
+#include <QObject>
+#include <optional>
+
+#include "core/settled_mean.h"
+#include "desk/shared/session.h"
+
+namespace glumet {
+
+/// The hand that takes readings: follows the route of the chosen plane, gathers the meter's samples until
+/// their mean has settled, stores it and goes on to the next point. Holds no widget.
+class ReadingTaker : public QObject {
+    Q_OBJECT
+
+  public:
+    explicit ReadingTaker(Session& session);
+
+    /// The point the probe is meant to be at; nothing when the plane has no grid or is complete.
+    std::optional<Cell> target() const { return target_; }
+    /// What has been gathered there so far.
+    std::optional<Settled> state() const { return mean_.state(); }
+    /// Space was pressed before the mean had settled: it is taken as soon as it has.
+    bool armed() const { return armed_; }
+    /// 0–1: how near the mean is to settled.
+    double progress() const;
+    SettleRule rule() const;
+
+    /// Takes the mean once settled; asked again while waiting, takes it as it is and marks it doubtful.
+    void take();
+    /// Keeps a typed value at the target; a negative or non-finite one is refused with a sentence.
+    bool keepTyped(double ppfd);
+    /// One point back along the route.
+    void stepBack();
+    /// Goes to a cell, measured or not.
+    void aim(Cell cell);
+    /// The point read last, again.
+    void readAgain();
+
+    /// Re-reads the selection: another plane, another project, an undone reading.
+    void follow();
+
+  signals:
+    void changed();                    ///< target or armed state
+    void sampled(double seconds, double ppfd);
+    void taken(double ppfd, bool doubtful);
+
+  private:
+    void followMeter();
+    void onSample(double seconds, double ppfd);
+    void setTarget(std::optional<Cell> cell);
+    void store(Reading reading);
+    Reading atTarget() const;
+
+    Session& session_;
+    SettledMean mean_;
+    std::optional<Cell> target_;
+    std::optional<Cell> last_;
+    Id plane_ = 0;
+    bool armed_ = false;
+    bool storing_ = false;
+    QMetaObject::Connection samples_;
+};
+
+}  // namespace glumet

@@ -1,0 +1,110 @@
+#include "desk/publish/publish_stage.h"
+
+#include <QFileDialog>
+#include <QHBoxLayout>
+#include <QPainter>
+#include <QVBoxLayout>
+
+#include "desk/shared/theme.h"
+
+namespace glumet {
+
+PagePreview::PagePreview(Session& session) : session_(session) { setAccessibleName(tr("The page as it will be published")); }
+
+void PagePreview::setReview(std::optional<Review> review, const QString& reason) {
+    review_ = std::move(review);
+    reason_ = reason;
+    update();
+}
+
+void PagePreview::paintEvent(QPaintEvent* /*event*/) {
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    if (!review_) {
+        p.setFont(houseFont(14));
+        p.setPen(session_.palette().muted);
+        p.drawText(rect().adjusted(60, 0, -60, 0), Qt::AlignCenter | Qt::TextWordWrap, reason_);
+        return;
+    }
+    const double scale = std::min(width() / kPageWidth, height() / kPageHeight);
+    p.translate((width() - kPageWidth * scale) / 2, 0);
+    p.scale(scale, scale);
+    p.setClipRect(QRectF(0, 0, kPageWidth, kPageHeight));
+    paintPage(p, *review_);
+}
+
+PublishStage::PublishStage(Session& session)
+    : Stage(session), title_(makeLabel({}, TextRole::Title)), preview_(new PagePreview(session)), publish_(new QPushButton(tr("Publish to a folder…"))) {
+    publish_->setProperty("primary", true);
+    publish_->setObjectName(QStringLiteral("publishButton"));
+    auto* layout = new QVBoxLayout(this);
+    layout->setContentsMargins(24, 12, 20, 12);
+    layout->setSpacing(10);
+    auto* head = new QHBoxLayout;
+    head->addWidget(title_, 1);
+    head->addWidget(publish_);
+    layout->addLayout(head);
+    layout->addWidget(preview_, 1);
+    connect(publish_, &QPushButton::clicked, this, &PublishStage::askAndPublish);
+}
+
+Expected<Review> PublishStage::review() const {
+    if (session().sweep() == nullptr) return problem("", tr("There is nothing to publish yet.").toStdString());
+    return reviewOf(session().bench(), {session().sweep()->configuration, session().unit(), session().now().left(10)});
+}
+
+void PublishStage::refresh() {
+    auto made = review();
+    title_->setText(tr("The page, as it will be read"));
+    publish_->setEnabled(made.has_value());
+    if (made)
+        preview_->setReview(std::move(*made), {});
+    else
+        preview_->setReview(std::nullopt, QString::fromStdString(made.error().sentence()));
+}
+
+std::vector<Finding> PublishStage::findings() const {
+    std::vector<Finding> out;
+    const auto made = review();
+    if (!made) return benchFindings(session().bench(), session().findingContext());
+    const auto fact = [&](FindingKind kind, const QString& title, const QString& body, EvidenceView view) {
+        Finding finding;
+        finding.kind = kind;
+        finding.title = title.toStdString();
+        finding.body = body.toStdString();
+        finding.view = view;
+        out.push_back(finding);
+    };
+    fact(FindingKind::Fact, tr("One page and its data"), tr("HTML with its figures inside, PDF, SVG and PNG figures, readings.csv and bench.json."), EvidenceView::None);
+    if (!made->verdict.speaks()) fact(FindingKind::Doubt, tr("No height on the card"), QString::fromStdString(made->verdict.reason), EvidenceView::Height);
+    if (!made->doubts.empty())
+        fact(FindingKind::Doubt, tr("%n doubt(s) will be printed", nullptr, static_cast<int>(made->doubts.size())).replace(QStringLiteral("(s)"), made->doubts.size() == 1 ? QString() : QStringLiteral("s")),
+             made->doubts.front(), EvidenceView::Field);
+    for (const auto& pair : made->conditions)
+        if (pair.value == tr("not recorded") || pair.value == tr("not described"))
+            fact(FindingKind::Doubt, tr("%1 is missing").arg(pair.name), tr("Readers cannot compare without it."), EvidenceView::Bench);
+    fact(FindingKind::Next, tr("Publish"), tr("Choose a folder; files of an earlier publication there are replaced whole."), EvidenceView::None);
+    return out;
+}
+
+bool PublishStage::publishInto(const QString& folder) {
+    const auto made = review();
+    if (!made) {
+        session().warn(QString::fromStdString(made.error().sentence()));
+        return false;
+    }
+    const auto files = publishTo(folder, *made);
+    if (!files) {
+        session().warn(QString::fromStdString(files.error().sentence()));
+        return false;
+    }
+    session().say(tr("%1 files in %2").arg(files->size()).arg(folder));
+    return true;
+}
+
+void PublishStage::askAndPublish() {
+    const QString folder = QFileDialog::getExistingDirectory(this, tr("Publish to a folder"));
+    if (!folder.isEmpty()) publishInto(folder);
+}
+
+}  // namespace glumet

@@ -1,0 +1,95 @@
+#include "desk/shared/command_list.h"
+
+#include <QGridLayout>
+#include <QKeyEvent>
+#include <QVBoxLayout>
+
+#include "desk/shared/theme.h"
+
+namespace glumet {
+namespace {
+
+QString plainText(const QAction* action) { return action->text().remove(QLatin1Char('&')).remove(QStringLiteral("…")); }
+
+}  // namespace
+
+CommandList::CommandList(const QList<QAction*>& actions, QWidget* parent)
+    : QDialog(parent), actions_(actions), search_(new QLineEdit), list_(new QListWidget) {
+    setWindowTitle(tr("All commands"));
+    resize(460, 420);
+    search_->setPlaceholderText(tr("What do you want to do?"));
+    search_->setAccessibleName(tr("Search commands"));
+    search_->installEventFilter(this);
+    list_->setFocusPolicy(Qt::NoFocus);
+    auto* layout = new QVBoxLayout(this);
+    layout->setContentsMargins(16, 16, 16, 16);
+    layout->addWidget(search_);
+    layout->addWidget(list_, 1);
+    connect(search_, &QLineEdit::textChanged, this, &CommandList::filter);
+    connect(search_, &QLineEdit::returnPressed, this, &CommandList::runCurrent);
+    connect(list_, &QListWidget::itemClicked, this, &CommandList::runCurrent);
+    filter({});
+}
+
+void CommandList::filter(const QString& words) {
+    list_->clear();
+    const auto wanted = words.split(QLatin1Char(' '), Qt::SkipEmptyParts);
+    for (qsizetype i = 0; i < actions_.size(); ++i) {
+        const QString name = plainText(actions_[i]);
+        const bool fits = std::all_of(wanted.begin(), wanted.end(), [&](const QString& word) { return name.contains(word, Qt::CaseInsensitive); });
+        if (!fits || !actions_[i]->isEnabled()) continue;
+        const QString keys = actions_[i]->shortcut().toString(QKeySequence::NativeText);
+        auto* item = new QListWidgetItem(keys.isEmpty() ? name : QStringLiteral("%1    %2").arg(name, keys), list_);
+        item->setData(Qt::UserRole, static_cast<int>(i));
+    }
+    list_->setCurrentRow(0);
+}
+
+bool CommandList::eventFilter(QObject* watched, QEvent* event) {
+    if (watched != search_ || event->type() != QEvent::KeyPress) return QDialog::eventFilter(watched, event);
+    const int key = static_cast<QKeyEvent*>(event)->key();
+    if (key != Qt::Key_Down && key != Qt::Key_Up) return false;
+    const int step = key == Qt::Key_Down ? 1 : -1;
+    list_->setCurrentRow(qBound(0, list_->currentRow() + step, list_->count() - 1));
+    return true;
+}
+
+void CommandList::runCurrent() {
+    const auto* item = list_->currentItem();
+    if (item == nullptr) return;
+    auto* action = actions_[item->data(Qt::UserRole).toInt()];
+    accept();
+    action->trigger();
+}
+
+KeySheet::KeySheet(const QList<QAction*>& actions, QWidget* parent) : QDialog(parent) {
+    setWindowTitle(tr("Keys"));
+    auto* grid = new QGridLayout(this);
+    grid->setContentsMargins(24, 20, 24, 20);
+    grid->setHorizontalSpacing(20);
+    grid->setVerticalSpacing(7);
+    int row = 0;
+    int column = 0;
+    const auto add = [&](const QString& keys, const QString& what) {
+        auto* key = makeLabel(keys, TextRole::Accent);
+        grid->addWidget(key, row, column);
+        grid->addWidget(makeLabel(what, TextRole::Body), row, column + 1);
+        if (++row == 16) {
+            row = 0;
+            column += 2;
+        }
+    };
+    add(tr("Space"), tr("Measure: take the mean once settled; again: take it now"));
+    add(tr("0–9, Enter"), tr("Measure: type a value and keep it"));
+    add(tr("Backspace"), tr("Measure: one point back"));
+    add(tr("R"), tr("Measure: read the last point again"));
+    add(tr("G"), tr("Measure: go to the first doubtful point"));
+    add(tr("Arrows"), tr("Walk the grid"));
+    add(tr("Page up, page down"), tr("Plane above, plane below"));
+    add(tr("Ctrl + up, Ctrl + down"), tr("Next height up, down"));
+    add(tr("Tab"), tr("Next part of the window"));
+    for (const auto* action : actions)
+        if (!action->shortcut().isEmpty()) add(action->shortcut().toString(QKeySequence::NativeText), plainText(action));
+}
+
+}  // namespace glumet

@@ -1,0 +1,37 @@
+#pragma once
+
+#include <QAction>
+#include <QDialog>
+#include <QLineEdit>
+#include <QListWidget>
+
+namespace glumet {
+
+/// The searchable list of everything the window can do.
+class CommandList : public QDialog {
+    Q_OBJECT
+
+  public:
+    CommandList(const QList<QAction*>& actions, QWidget* parent);
+
+  protected:
+    bool eventFilter(QObject* watched, QEvent* event) override;
+
+  private:
+    void filter(const QString& words);
+    void runCurrent();
+
+    QList<QAction*> actions_;
+    QLineEdit* search_;
+    QListWidget* list_;
+};
+
+/// Every key of the window on one sheet.
+class KeySheet : public QDialog {
+    Q_OBJECT
+
+  public:
+    KeySheet(const QList<QAction*>& actions, QWidget* parent);
+};
+
+}  // namespace glumet

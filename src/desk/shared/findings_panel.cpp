@@ -1,0 +1,114 @@
+#include "desk/shared/findings_panel.h"
+
+#include <QPainter>
+#include <QScrollArea>
+
+#include "desk/shared/theme.h"
+#include "report/text.h"
+
+namespace glumet {
+namespace {
+
+constexpr int kSide = 20;
+constexpr int kGap = 3;
+constexpr int kPad = 8;
+
+
+int orderOf(FindingKind kind) { return kind == FindingKind::Fact ? 0 : kind == FindingKind::Doubt ? 1 : 2; }
+
+}  // namespace
+
+FindingItem::FindingItem(const Session& session, Finding finding, QWidget* parent)
+    : QAbstractButton(parent), session_(session), finding_(std::move(finding)) {
+    setFocusPolicy(finding_.view == EvidenceView::None ? Qt::NoFocus : Qt::TabFocus);
+    if (finding_.view != EvidenceView::None) setCursor(Qt::PointingHandCursor);
+    setAccessibleName(title());
+    setAccessibleDescription(glumet::text(finding_.body));
+    QSizePolicy policy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    policy.setHeightForWidth(true);
+    setSizePolicy(policy);
+}
+
+QString FindingItem::title() const {
+    return (finding_.kind == FindingKind::Doubt ? QStringLiteral("▲ ") : QString()) + glumet::text(finding_.title);
+}
+
+QRect FindingItem::titleRect(int width) const {
+    const QFontMetrics metrics(houseFont(14, true));
+    return metrics.boundingRect(QRect(kSide, kPad, width - 2 * kSide, 1000), Qt::TextWordWrap, title());
+}
+
+QRect FindingItem::bodyRect(int width, int top) const {
+    const QFontMetrics metrics(houseFont(13));
+    return metrics.boundingRect(QRect(kSide, top, width - 2 * kSide, 2000), Qt::TextWordWrap, glumet::text(finding_.body));
+}
+
+int FindingItem::heightForWidth(int width) const { return bodyRect(width, titleRect(width).bottom() + kGap).bottom() + kPad; }
+QSize FindingItem::sizeHint() const { return {240, heightForWidth(qMax(width(), 200))}; }
+
+void FindingItem::paintEvent(QPaintEvent* /*event*/) {
+    QPainter p(this);
+    const auto& c = session_.palette();
+    if (underMouse() && finding_.view != EvidenceView::None) p.fillRect(rect(), c.raised);
+    const QRect head = titleRect(width());
+    p.setFont(houseFont(14, true));
+    p.setPen(finding_.kind == FindingKind::Doubt ? c.accent : c.text);
+    p.drawText(QRect(kSide, kPad, width() - 2 * kSide, head.height() + 4), Qt::TextWordWrap, title());
+    p.setFont(houseFont(13));
+    p.setPen(finding_.kind == FindingKind::Next ? c.text : c.muted);
+    p.drawText(QRect(kSide, head.bottom() + kGap, width() - 2 * kSide, height()), Qt::TextWordWrap, glumet::text(finding_.body));
+    if (!hasFocus()) return;
+    p.setPen(QPen(c.accent, 1));
+    p.drawRect(rect().adjusted(6, 0, -7, -1));
+}
+
+void FindingItem::enterEvent(QEnterEvent* /*event*/) { update(); }
+void FindingItem::leaveEvent(QEvent* /*event*/) { update(); }
+
+FindingsPanel::FindingsPanel(Session& session) : session_(session), holder_(new QWidget) {
+    setObjectName(QStringLiteral("sideColumn"));
+    setAttribute(Qt::WA_StyledBackground);
+    auto* layout = new QVBoxLayout(this);
+    layout->setContentsMargins(0, 14, 0, 8);
+    layout->setSpacing(6);
+    auto* head = makeLabel(tr("Findings"), TextRole::Muted);
+    head->setContentsMargins(kSide, 0, 0, 0);
+    layout->addWidget(head);
+    auto* scroll = new QScrollArea;
+    scroll->setWidgetResizable(true);
+    scroll->setFocusPolicy(Qt::NoFocus);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    list_ = new QVBoxLayout(holder_);
+    list_->setContentsMargins(0, 0, 0, 0);
+    list_->setSpacing(2);
+    scroll->setWidget(holder_);
+    layout->addWidget(scroll, 1);
+}
+
+void FindingsPanel::setFindings(const std::vector<Finding>& findings) {
+    while (auto* item = list_->takeAt(0)) {
+        if (auto* widget = item->widget()) {
+            // The item may be the one whose click brought us here.
+            widget->hide();
+            widget->deleteLater();
+        }
+        delete item;
+    }
+    auto sorted = findings;
+    std::stable_sort(sorted.begin(), sorted.end(), [](const Finding& a, const Finding& b) { return orderOf(a.kind) < orderOf(b.kind); });
+    bool next_begun = false;
+    for (const auto& finding : sorted) {
+        if (finding.kind == FindingKind::Next && !next_begun) {
+            auto* head = makeLabel(tr("Next"), TextRole::Muted);
+            head->setContentsMargins(kSide, 14, 0, 0);
+            list_->addWidget(head);
+            next_begun = true;
+        }
+        auto* item = new FindingItem(session_, finding, holder_);
+        connect(item, &FindingItem::clicked, this, [this, finding] { session_.show(finding); });
+        list_->addWidget(item);
+    }
+    list_->addStretch(1);
+}
+
+}  // namespace glumet

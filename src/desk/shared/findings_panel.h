@@ -1,0 +1,52 @@
+#pragma once
+
+#include <QAbstractButton>
+#include <QVBoxLayout>
+#include <QWidget>
+
+#include "desk/shared/session.h"
+
+namespace glumet {
+
+/// One finding: a title, its reason, and on activation its evidence.
+class FindingItem : public QAbstractButton {
+    Q_OBJECT
+
+  public:
+    FindingItem(const Session& session, Finding finding, QWidget* parent);
+
+    const Finding& finding() const { return finding_; }
+    QSize sizeHint() const override;
+    bool hasHeightForWidth() const override { return true; }
+    int heightForWidth(int width) const override;
+
+  protected:
+    void paintEvent(QPaintEvent* event) override;
+    void enterEvent(QEnterEvent* event) override;
+    void leaveEvent(QEvent* event) override;
+
+  private:
+    QString title() const;
+    QRect titleRect(int width) const;
+    QRect bodyRect(int width, int top) const;
+
+    const Session& session_;
+    Finding finding_;
+};
+
+/// The column on the right: what the stage found, then doubts, then the next step.
+class FindingsPanel : public QWidget {
+    Q_OBJECT
+
+  public:
+    explicit FindingsPanel(Session& session);
+
+    void setFindings(const std::vector<Finding>& findings);
+
+  private:
+    Session& session_;
+    QVBoxLayout* list_;
+    QWidget* holder_;
+};
+
+}  // namespace glumet

@@ -1,0 +1,147 @@
+#include "desk/shared/ledger_line.h"
+
+#include <QHBoxLayout>
+#include <QPainter>
+#include <QPainterPath>
+#include <QPushButton>
+
+#include "desk/shared/theme.h"
+
+namespace glumet {
+namespace {
+
+/// The figure is rewritten this often at most, s: a dancing number cannot be read.
+constexpr double kFigureInterval = 0.25;
+
+}  // namespace
+
+ValueStrip::ValueStrip(const Session& session, double seconds, QWidget* parent) : QWidget(parent), session_(session), seconds_(seconds) {
+    setAccessibleName(tr("Last seconds of the reading"));
+}
+
+void ValueStrip::add(double seconds, double ppfd) {
+    samples_.emplace_back(seconds, ppfd);
+    while (!samples_.empty() && samples_.front().first < seconds - seconds_) samples_.pop_front();
+    update();
+}
+
+void ValueStrip::clear() {
+    samples_.clear();
+    update();
+}
+
+std::optional<std::pair<double, double>> ValueStrip::swing() const {
+    if (samples_.empty()) return std::nullopt;
+    const auto [low, high] = std::minmax_element(samples_.begin(), samples_.end(), [](const auto& a, const auto& b) { return a.second < b.second; });
+    return std::pair{low->second, high->second};
+}
+
+void ValueStrip::paintEvent(QPaintEvent* /*event*/) {
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    const auto& c = session_.palette();
+    if (framed_) {
+        p.setPen(Qt::NoPen);
+        p.setBrush(c.panel);
+        p.drawRoundedRect(rect(), 4, 4);
+    }
+    const auto range = swing();
+    if (!range || samples_.size() < 2) return;
+    // At least a tenth of the value fills the strip, so that a quiet reading looks quiet.
+    const double middle = 0.5 * (range->first + range->second);
+    const double half = std::max({0.5 * (range->second - range->first), 0.05 * middle, 1e-9}) * 1.15;
+    const auto at = [&](const std::pair<double, double>& sample) {
+        return QPointF(width() * (1.0 - (samples_.back().first - sample.first) / seconds_), height() * (0.5 - 0.5 * (sample.second - middle) / half));
+    };
+    QPainterPath path(at(samples_.front()));
+    for (const auto& sample : samples_) path.lineTo(at(sample));
+    p.setBrush(Qt::NoBrush);
+    p.setPen(QPen(c.water, 1.5));
+    p.drawPath(path);
+}
+
+LedgerLine::LedgerLine(Session& session)
+    : session_(session), live_(new QLabel), strip_(new ValueStrip(session, 8.0)), swing_(makeLabel({}, TextRole::Muted)),
+      meter_(makeLabel({}, TextRole::Muted)), word_(makeLabel({}, TextRole::Body)), saved_(makeLabel({}, TextRole::Muted)), units_(new QButtonGroup(this)) {
+    setObjectName(QStringLiteral("ledger"));
+    setAttribute(Qt::WA_StyledBackground);
+    setFixedHeight(48);
+    live_->setFont(houseFont(22, true));
+    live_->setStyleSheet(QStringLiteral("font-size: 22px; font-weight: bold;"));
+    live_->setFixedWidth(92);
+    live_->setAccessibleName(tr("Live reading"));
+    strip_->setFixedSize(130, 30);
+    swing_->setFixedWidth(150);
+    word_->setObjectName(QStringLiteral("lastWord"));
+    auto* layout = new QHBoxLayout(this);
+    layout->setContentsMargins(20, 0, 14, 0);
+    layout->setSpacing(14);
+    for (QWidget* widget : {static_cast<QWidget*>(live_), static_cast<QWidget*>(strip_), static_cast<QWidget*>(swing_), static_cast<QWidget*>(meter_)}) layout->addWidget(widget);
+    layout->addWidget(word_, 1);
+    layout->addWidget(saved_);
+    layout->addWidget(makeSwitches());
+    connect(&session, &Session::meterChanged, this, &LedgerLine::followMeter);
+    connect(&session, &Session::said, this, &LedgerLine::showWord);
+    followMeter();
+    refresh();
+}
+
+QWidget* LedgerLine::makeSwitches() {
+    auto* holder = new QWidget;
+    auto* layout = new QHBoxLayout(holder);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(0);
+    for (const auto unit : {LengthUnit::Cm, LengthUnit::Mm, LengthUnit::Inch}) {
+        auto* button = new QPushButton(QString::fromStdString(unitName(unit)));
+        button->setProperty("quiet", true);
+        button->setCheckable(true);
+        button->setObjectName(QStringLiteral("unit_") + button->text());
+        button->setAccessibleName(tr("Lengths in %1").arg(button->text()));
+        units_->addButton(button, static_cast<int>(unit));
+        layout->addWidget(button);
+    }
+    connect(units_, &QButtonGroup::idClicked, this, [this](int id) { session_.setUnit(static_cast<LengthUnit>(id)); });
+    auto* theme = new QPushButton(QStringLiteral("◐"));
+    theme->setProperty("quiet", true);
+    theme->setObjectName(QStringLiteral("themeSwitch"));
+    theme->setAccessibleName(tr("Dim room or paper"));
+    theme->setToolTip(tr("Dim room or paper"));
+    connect(theme, &QPushButton::clicked, this, [this] { session_.setDark(!session_.dark()); });
+    layout->addWidget(theme);
+    return holder;
+}
+
+void LedgerLine::followMeter() {
+    disconnect(samples_);
+    strip_->clear();
+    last_shown_ = -1.0;
+    live_->setText(QStringLiteral("–"));
+    swing_->setText(tr("no live reading"));
+    const auto* meter = session_.meter();
+    meter_->setText(meter == nullptr ? tr("Type readings in Measure") : meter->name());
+    if (meter != nullptr) samples_ = connect(meter, &Meter::sampled, this, &LedgerLine::showSample);
+}
+
+void LedgerLine::showSample(double seconds, double ppfd) {
+    strip_->add(seconds, ppfd);
+    if (last_shown_ >= 0.0 && seconds - last_shown_ < kFigureInterval) return;
+    last_shown_ = seconds;
+    live_->setText(QString::number(ppfd, 'f', ppfd < 1000 ? 1 : 0));
+    if (const auto range = strip_->swing())
+        swing_->setText(tr("swing %1–%2").arg(range->first, 0, 'f', 0).arg(range->second, 0, 'f', 0));
+}
+
+void LedgerLine::showWord(const QString& sentence, bool problem) {
+    setRole(word_, problem ? TextRole::Problem : TextRole::Body);
+    word_->setText(sentence);
+    word_->setToolTip(sentence);
+}
+
+void LedgerLine::refresh() {
+    if (auto* button = units_->button(static_cast<int>(session_.unit()))) button->setChecked(true);
+    saved_->setText(session_.project() == nullptr ? QString() : tr("all saved"));
+    update();
+    strip_->update();
+}
+
+}  // namespace glumet

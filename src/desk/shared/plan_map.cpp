@@ -1,0 +1,78 @@
+#include "desk/shared/plan_map.h"
+
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <algorithm>
+
+namespace glumet {
+
+PlanMap::PlanMap(QWidget* parent) : QWidget(parent) {
+    setMouseTracking(true);
+    setFocusPolicy(Qt::StrongFocus);
+    setAccessibleName(tr("Plan of the plane"));
+    setMinimumSize(200, 160);
+}
+
+void PlanMap::setPlan(const PlanData& plan, const Palette& palette) {
+    plan_ = plan;
+    palette_ = &palette;
+    update();
+}
+
+void PlanMap::setHint(const QString& hint) {
+    hint_ = hint;
+    update();
+}
+
+PlanLayout PlanMap::layoutNow() const { return planLayout(QRectF(rect()).adjusted(2, 2, -2, -2), plan_, true); }
+
+QRectF PlanMap::cellRect(Cell cell) const { return layoutNow().cell(plan_.grid, cell); }
+QRectF PlanMap::footprint() const { return layoutNow().footprint(); }
+
+void PlanMap::paintEvent(QPaintEvent* /*event*/) {
+    if (palette_ == nullptr) return;
+    QPainter p(this);
+    paintPlan(p, QRectF(rect()).adjusted(2, 2, -2, -2), plan_, *palette_, true);
+    if (!hint_.isEmpty()) {
+        p.setFont(houseFont(14));
+        p.setPen(palette_->muted);
+        p.drawText(QRectF(rect()).adjusted(40, 0, -40, 0), Qt::AlignCenter | Qt::TextWordWrap, hint_);
+    }
+    if (!hasFocus()) return;
+    p.setPen(QPen(palette_->accent, 1, Qt::DotLine));
+    p.setBrush(Qt::NoBrush);
+    p.drawRect(QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5));
+}
+
+void PlanMap::mousePressEvent(QMouseEvent* event) {
+    if (const auto cell = layoutNow().cellUnder(plan_.grid, event->position())) emit cellChosen(*cell);
+}
+
+void PlanMap::mouseMoveEvent(QMouseEvent* event) {
+    if (const auto cell = layoutNow().cellUnder(plan_.grid, event->position()))
+        emit cellHovered(*cell);
+    else
+        emit hoverEnded();
+}
+
+void PlanMap::leaveEvent(QEvent* /*event*/) { emit hoverEnded(); }
+
+void PlanMap::keyPressEvent(QKeyEvent* event) {
+    int dx = 0;
+    int dy = 0;
+    switch (event->key()) {
+        case Qt::Key_Left: dx = -1; break;
+        case Qt::Key_Right: dx = 1; break;
+        case Qt::Key_Up: dy = 1; break;  // rows count from the front, which is below
+        case Qt::Key_Down: dy = -1; break;
+        default: QWidget::keyPressEvent(event); return;
+    }
+    if (plan_.grid.cells() == 0) return;
+    const Cell from = plan_.selected.value_or(plan_.next.value_or(Cell{0, 0}));
+    emit cellChosen({std::clamp(from.column + dx, 0, plan_.grid.columns() - 1), std::clamp(from.row + dy, 0, plan_.grid.rows() - 1)});
+}
+
+void PlanMap::focusInEvent(QFocusEvent* /*event*/) { update(); }
+void PlanMap::focusOutEvent(QFocusEvent* /*event*/) { update(); }
+
+}  // namespace glumet

@@ -1,0 +1,115 @@
+#include "desk/shared/section_view.h"
+
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+
+namespace glumet {
+namespace {
+
+constexpr int kHead = 40;
+constexpr int kFoot = 104;
+
+}  // namespace
+
+SectionView::SectionView(Session& session) : session_(session) {
+    setFocusPolicy(Qt::StrongFocus);
+    setAccessibleName(tr("Section of the bench"));
+    setMinimumWidth(240);
+    refresh();
+}
+
+void SectionView::setShowsRecommendation(bool shows) {
+    if (recommends_ == shows) return;
+    recommends_ = shows;
+    refresh();
+}
+
+void SectionView::refresh() {
+    data_ = {};
+    if (const auto* sweep = session_.sweep())
+        data_ = sectionOf(session_.bench(), *sweep, session_.height(), session_.depth(), recommends_ ? session_.verdict() : nullptr,
+                          session_.doubtfulRuns(), session_.unit());
+    if (session_.height() && session_.depth())
+        setAccessibleDescription(tr("Fixture at %1, plane %2 under water").arg(session_.length(*session_.height()), session_.length(*session_.depth())));
+    update();
+}
+
+QRectF SectionView::figureArea() const { return QRectF(rect()).adjusted(4, kHead, -4, -kFoot); }
+
+QString SectionView::benchSentence() const {
+    const auto* run = session_.run();
+    const auto* tank = run == nullptr ? nullptr : byId(session_.bench().tanks, run->tank);
+    if (tank == nullptr) return tr("Tank not described");
+    return tr("%1, %2 × %3 × %4")
+        .arg(QString::fromStdString(tank->name), session_.figure(tank->length), session_.figure(tank->width), session_.length(tank->water_depth));
+}
+
+void SectionView::paintLegend(QPainter& p) const {
+    const auto& c = session_.palette();
+    const double top = height() - kFoot + 16;
+    p.setFont(houseFont(12));
+    p.setPen(c.muted);
+    p.drawText(QRectF(20, top, width() - 40, 18), Qt::AlignLeft | Qt::AlignVCenter,
+               p.fontMetrics().elidedText(benchSentence(), Qt::ElideRight, width() - 40));
+    const std::array<std::pair<MarkKind, QString>, 3> marks{std::pair{MarkKind::Measured, tr("measured")}, {MarkKind::Planned, tr("planned")}, {MarkKind::Doubtful, tr("doubtful")}};
+    for (std::size_t i = 0; i < marks.size(); ++i) {
+        const double x = 26 + static_cast<double>(i % 2) * 130;
+        const double y = top + 36 + static_cast<double>(i / 2) * 22;
+        paintMark(p, {x, y}, marks[i].first, 9, c, false);
+        p.setFont(houseFont(12));
+        p.setPen(c.muted);
+        p.drawText(QRectF(x + 12, y - 9, 110, 18), Qt::AlignLeft | Qt::AlignVCenter, marks[i].second);
+    }
+    paintBracket(p, 158, top + 52, top + 64, c);
+    p.setPen(c.muted);
+    p.drawText(QRectF(168, top + 49, 110, 18), Qt::AlignLeft | Qt::AlignVCenter, tr("recommended"));
+}
+
+void SectionView::paintEvent(QPaintEvent* /*event*/) {
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    const auto& c = session_.palette();
+    p.fillRect(rect(), c.panel);
+    p.setFont(houseFont(12));
+    p.setPen(hasFocus() ? c.accent : c.muted);
+    p.drawText(QRectF(20, 14, 120, 18), Qt::AlignLeft | Qt::AlignVCenter, tr("Section"));
+    p.setPen(c.muted);
+    p.drawText(QRectF(20, 14, width() - 40, 18), Qt::AlignRight | Qt::AlignVCenter, tr("to scale, %1").arg(QString::fromStdString(unitName(session_.unit()))));
+    if (session_.sweep() == nullptr) {
+        p.drawText(figureArea().adjusted(30, 0, -30, 0), Qt::AlignCenter | Qt::TextWordWrap, tr("The tank and every height you measure at will stand here."));
+        return;
+    }
+    paintSection(p, figureArea(), data_, c);
+    paintLegend(p);
+    if (hasFocus()) {
+        p.setBrush(Qt::NoBrush);
+        p.setPen(QPen(c.accent, 1));
+        p.drawRect(rect().adjusted(0, 0, -1, -1));
+    }
+}
+
+void SectionView::mousePressEvent(QMouseEvent* event) {
+    if (session_.sweep() == nullptr) return;
+    const SectionLayout layout(figureArea(), data_);
+    if (const auto depth = layout.depthNear(data_, event->position())) {
+        session_.chooseDepth(*depth);
+    } else if (const auto height = layout.heightNear(data_, event->position())) {
+        session_.chooseHeight(*height);
+    }
+}
+
+void SectionView::keyPressEvent(QKeyEvent* event) {
+    switch (event->key()) {
+        case Qt::Key_Up: session_.stepHeight(1); break;
+        case Qt::Key_Down: session_.stepHeight(-1); break;
+        case Qt::Key_PageUp: session_.stepDepth(-1); break;
+        case Qt::Key_PageDown: session_.stepDepth(1); break;
+        default: QWidget::keyPressEvent(event);
+    }
+}
+
+void SectionView::focusInEvent(QFocusEvent* /*event*/) { update(); }
+void SectionView::focusOutEvent(QFocusEvent* /*event*/) { update(); }
+
+}  // namespace glumet

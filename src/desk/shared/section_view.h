@@ -1,0 +1,40 @@
+#pragma once
+
+#include <QWidget>
+
+#include "desk/shared/session.h"
+#include "report/section_figure.h"
+
+namespace glumet {
+
+/// The bench in side view, to scale, and the navigator: a click or the arrow keys choose a mounting height
+/// (up, down) and a plane (page up, page down).
+class SectionView : public QWidget {
+    Q_OBJECT
+
+  public:
+    explicit SectionView(Session& session);
+
+    void refresh();
+    /// The recommendation is shown where a verdict is the subject.
+    void setShowsRecommendation(bool shows);
+    QSize sizeHint() const override { return {320, 560}; }
+
+  protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+    void focusOutEvent(QFocusEvent* event) override;
+
+  private:
+    QRectF figureArea() const;
+    void paintLegend(QPainter& painter) const;
+    QString benchSentence() const;
+
+    Session& session_;
+    SectionData data_;
+    bool recommends_ = false;
+};
+
+}  // namespace glumet

@@ -1,0 +1,225 @@
+#include "desk/shared/session.h"
+
+#include <algorithm>
+#include <cmath>
+
+#include "report/plan_figure.h"
+
+namespace glumet {
+namespace {
+
+template <class T>
+std::optional<T> stepped(const std::vector<T>& values, std::optional<T> from, int by) {
+    if (values.empty()) return std::nullopt;
+    const auto at = from ? std::find(values.begin(), values.end(), *from) : values.end();
+    if (at == values.end()) return values.front();
+    const auto index = std::clamp<std::ptrdiff_t>(at - values.begin() + by, 0, static_cast<std::ptrdiff_t>(values.size()) - 1);
+    return values[static_cast<std::size_t>(index)];
+}
+
+std::optional<Millimetre> nearest(const std::vector<Millimetre>& values, std::optional<Millimetre> wanted) {
+    if (values.empty()) return std::nullopt;
+    if (!wanted) return values.front();
+    return *std::min_element(values.begin(), values.end(), [&](Millimetre a, Millimetre b) {
+        return std::abs((a - *wanted).value()) < std::abs((b - *wanted).value());
+    });
+}
+
+}  // namespace
+
+Session::Session(Clock clock, QObject* parent) : QObject(parent), clock_(std::move(clock)) {}
+Session::~Session() = default;
+
+const Bench& Session::bench() const {
+    static const Bench empty;
+    return project_ ? project_->bench() : empty;
+}
+
+void Session::setProject(std::unique_ptr<Project> project) {
+    project_ = std::move(project);
+    configuration_.reset();
+    height_.reset();
+    depth_.reset();
+    cell_.reset();
+    if (project_) connect(project_.get(), &Project::changed, this, [this] {
+        rebuild();
+        emit dataChanged();
+    });
+    rebuild();
+    emit projectChanged();
+}
+
+void Session::rebuild() {
+    sweeps_ = sweepsOf(bench());
+    forgetVerdict();
+    settleSelection();
+}
+
+void Session::forgetVerdict() {
+    verdict_.reset();
+    doubtful_.reset();
+    scale_top_.reset();
+}
+
+/// Keeps the choice where it still exists, else moves it to the nearest thing that does. A sweep opened for
+/// the first time shows its recommended height.
+void Session::settleSelection() {
+    if (sweeps_.empty()) {
+        configuration_.reset();
+        height_.reset();
+        depth_.reset();
+        return;
+    }
+    if (sweep() == nullptr) {
+        configuration_ = sweeps_.front().configuration;
+        height_.reset();
+        forgetVerdict();
+    }
+    std::vector<Millimetre> heights;
+    for (const auto index : sweep()->runs) heights.push_back(bench().runs[index].height);
+    if (!height_ && verdict() != nullptr) height_ = verdict()->height;
+    height_ = nearest(heights, height_);
+    std::vector<Millimetre> depths;
+    if (run() != nullptr)
+        for (const auto& plane : run()->planes) depths.push_back(plane.depth);
+    depth_ = nearest(depths, depth_);
+}
+
+const Sweep* Session::sweep() const {
+    for (const auto& sweep : sweeps_)
+        if (configuration_ && sweep.configuration == *configuration_) return &sweep;
+    return nullptr;
+}
+
+void Session::chooseConfiguration(const Configuration& configuration) {
+    if (configuration_ == configuration) return;
+    configuration_ = configuration;
+    height_.reset();
+    cell_.reset();
+    forgetVerdict();
+    settleSelection();
+    emit selectionChanged();
+}
+
+std::optional<std::size_t> Session::runIndex() const {
+    const auto* chosen = sweep();
+    if (chosen == nullptr || !height_) return std::nullopt;
+    // Of two runs at one height the latest is shown, as the verdict counts it.
+    for (auto index = chosen->runs.rbegin(); index != chosen->runs.rend(); ++index)
+        if (bench().runs[*index].height == *height_) return *index;
+    return std::nullopt;
+}
+
+const Run* Session::run() const {
+    const auto index = runIndex();
+    return index ? &bench().runs[*index] : nullptr;
+}
+
+const Plane* Session::plane() const {
+    const auto* chosen = run();
+    return chosen == nullptr || !depth_ ? nullptr : planeAt(*chosen, *depth_);
+}
+
+void Session::chooseHeight(Millimetre height) {
+    if (height_ == height) return;
+    height_ = height;
+    settleSelection();
+    emit selectionChanged();
+}
+
+void Session::chooseDepth(Millimetre depth) {
+    if (depth_ == depth) return;
+    depth_ = depth;
+    settleSelection();
+    emit selectionChanged();
+}
+
+void Session::stepHeight(int by) {
+    if (sweep() == nullptr) return;
+    std::vector<Millimetre> heights;
+    for (const auto index : sweep()->runs) heights.push_back(bench().runs[index].height);
+    heights.erase(std::unique(heights.begin(), heights.end()), heights.end());
+    if (const auto next = stepped(heights, height_, by)) chooseHeight(*next);
+}
+
+void Session::stepDepth(int by) {
+    if (run() == nullptr) return;
+    std::vector<Millimetre> depths;
+    for (const auto& plane : run()->planes) depths.push_back(plane.depth);
+    if (const auto next = stepped(depths, depth_, by)) chooseDepth(*next);
+}
+
+void Session::chooseCell(std::optional<Cell> cell) {
+    if (cell_ == cell) return;
+    cell_ = cell;
+    emit selectionChanged();
+}
+
+Band Session::band() const { return {bench().method.band_low, bench().method.band_high}; }
+
+const SpillLimitVerdict* Session::verdict() const {
+    if (sweep() == nullptr) return nullptr;
+    if (!verdict_) {
+        SpillLimitOptions options;
+        options.limit = bench().method.spill_limit;
+        options.height_error = bench().method.height_error;
+        options.words = unit_;
+        verdict_ = spillLimit(bench(), *sweep(), options);
+    }
+    return &*verdict_;
+}
+
+const std::vector<std::size_t>& Session::doubtfulRuns() const {
+    if (!doubtful_) {
+        doubtful_.emplace();
+        if (sweep() != nullptr)
+            for (const auto index : sweep()->runs) {
+                const auto findings = runDoubts(bench(), index, findingContext());
+                if (std::any_of(findings.begin(), findings.end(), [](const Finding& f) { return f.kind == FindingKind::Doubt; }))
+                    doubtful_->push_back(index);
+            }
+    }
+    return *doubtful_;
+}
+
+double Session::fieldScaleTop() const {
+    if (!scale_top_) scale_top_ = sweep() == nullptr ? 1.0 : scaleTop(bench(), sweep()->runs);
+    return *scale_top_;
+}
+
+void Session::setUnit(LengthUnit unit) {
+    if (unit_ == unit) return;
+    unit_ = unit;
+    forgetVerdict();
+    emit wordsChanged();
+}
+
+void Session::setDark(bool dark) {
+    if (dark_ == dark) return;
+    dark_ = dark;
+    emit wordsChanged();
+}
+
+void Session::setMeter(std::unique_ptr<Meter> meter) {
+    meter_ = std::move(meter);
+    emit meterChanged();
+}
+
+void Session::show(const Finding& finding) {
+    if (finding.run) {
+        const auto& run = bench().runs[*finding.run];
+        chooseConfiguration(configurationOf(run));
+        chooseHeight(run.height);
+    }
+    if (finding.depth) chooseDepth(*finding.depth);
+    if (finding.cell) chooseCell(finding.cell);
+    switch (finding.view) {
+        case EvidenceView::None: break;
+        case EvidenceView::Bench: goTo(StageId::Bench); break;
+        case EvidenceView::Measure: goTo(StageId::Measure); break;
+        case EvidenceView::Field: goTo(StageId::Field); break;
+        case EvidenceView::Height: goTo(StageId::Height); break;
+    }
+}
+
+}  // namespace glumet

@@ -1,0 +1,116 @@
+#pragma once
+
+#include <QObject>
+#include <QSettings>
+#include <functional>
+#include <memory>
+#include <optional>
+
+#include "core/findings.h"
+#include "core/spill_limit.h"
+#include "core/sweep.h"
+#include "meters/meter.h"
+#include "project/project.h"
+#include "report/palette.h"
+
+namespace glumet {
+
+enum class StageId { Bench, Measure, Field, Height, Publish };
+
+/// What all parts of the window share: the open project, what is chosen in it, units and theme, and the
+/// instrument. Widgets read it and ask it to change; each change is told once. Nothing here paints.
+class Session : public QObject {
+    Q_OBJECT
+
+  public:
+    /// ISO date and time of a reading; injected so that tests need no clock.
+    using Clock = std::function<QString()>;
+
+    explicit Session(Clock clock, QObject* parent = nullptr);
+    ~Session() override;
+
+    /// Takes over a project, or none.
+    void setProject(std::unique_ptr<Project> project);
+    Project* project() const { return project_.get(); }
+    const Bench& bench() const;
+
+    /// Sweeps of the project, and the chosen one; nullptr while there is no run.
+    const std::vector<Sweep>& sweeps() const { return sweeps_; }
+    const Sweep* sweep() const;
+    void chooseConfiguration(const Configuration& configuration);
+
+    /// The chosen mounting height's run and the chosen plane in it.
+    std::optional<std::size_t> runIndex() const;
+    const Run* run() const;
+    const Plane* plane() const;
+    std::optional<Millimetre> height() const { return height_; }
+    std::optional<Millimetre> depth() const { return depth_; }
+    void chooseHeight(Millimetre height);
+    void chooseDepth(Millimetre depth);
+    /// Next or previous mark up and down the section; +1 raises, or goes deeper.
+    void stepHeight(int by);
+    void stepDepth(int by);
+
+    /// The cell looked at in Field and marked in the plan.
+    std::optional<Cell> cell() const { return cell_; }
+    void chooseCell(std::optional<Cell> cell);
+
+    Band band() const;
+    FindingContext findingContext() const { return {unit_, band()}; }
+    /// The spill-limit verdict of the chosen sweep, by the project's method; computed when first asked.
+    const SpillLimitVerdict* verdict() const;
+    /// Runs of the chosen sweep that carry a doubt; computed when first asked.
+    const std::vector<std::size_t>& doubtfulRuns() const;
+    double fieldScaleTop() const;
+
+    LengthUnit unit() const { return unit_; }
+    void setUnit(LengthUnit unit);
+    const Palette& palette() const { return dark_ ? dimRoom() : paper(); }
+    bool dark() const { return dark_; }
+    void setDark(bool dark);
+
+    Meter* meter() const { return meter_.get(); }
+    void setMeter(std::unique_ptr<Meter> meter);
+
+    QString now() const { return clock_(); }
+    /// Length in the chosen unit, with its name.
+    QString length(Millimetre value) const { return QString::fromStdString(lengthText(value, unit_)); }
+    QString figure(Millimetre value) const { return QString::fromStdString(lengthFigure(value, unit_)); }
+
+    /// Shows a sentence in the ledger line; problems stay until the next.
+    void say(const QString& sentence) { emit said(sentence, false); }
+    void warn(const QString& sentence) { emit said(sentence, true); }
+    /// Shows the evidence of a finding: its stage, run, plane and cell.
+    void show(const Finding& finding);
+    void goTo(StageId stage) { emit stageWanted(stage); }
+
+  signals:
+    void projectChanged();    ///< another project, or none
+    void dataChanged();       ///< an edit of this project
+    void selectionChanged();
+    void wordsChanged();      ///< unit or theme
+    void meterChanged();
+    void said(const QString& sentence, bool problem);
+    void stageWanted(glumet::StageId stage);
+
+  private:
+    void rebuild();
+    void forgetVerdict();
+    void settleSelection();
+
+    Clock clock_;
+    std::unique_ptr<Project> project_;
+    std::unique_ptr<Meter> meter_;
+    std::vector<Sweep> sweeps_;
+    std::optional<Configuration> configuration_;
+    std::optional<Millimetre> height_;
+    std::optional<Millimetre> depth_;
+    std::optional<Cell> cell_;
+    mutable std::optional<SpillLimitVerdict> verdict_;
+    mutable std::optional<std::vector<std::size_t>> doubtful_;
+    mutable std::optional<double> scale_top_;
+    LengthUnit unit_ = LengthUnit::Cm;
+    bool dark_ = true;
+};
+
+}  // namespace glumet

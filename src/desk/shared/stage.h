@@ -1,0 +1,31 @@
+#pragma once
+
+#include <QWidget>
+
+#include "desk/shared/session.h"
+
+namespace glumet {
+
+/// One step of the work, shown in the middle of the window. A stage shows the session and never computes.
+class Stage : public QWidget {
+    Q_OBJECT
+
+  public:
+    explicit Stage(Session& session) : session_(session) {}
+
+    /// Takes over whatever changed; called when shown and after every change while shown.
+    virtual void refresh() = 0;
+    /// Sentences for the column on the right.
+    virtual std::vector<Finding> findings() const = 0;
+    /// The widget that takes the keys when the stage is entered.
+    virtual QWidget* keyWidget() { return this; }
+
+  protected:
+    Session& session() const { return session_; }
+    const Palette& colours() const { return session_.palette(); }
+
+  private:
+    Session& session_;
+};
+
+}  // namespace glumet

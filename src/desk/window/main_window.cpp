@@ -1,0 +1,411 @@
+#include "desk/window/main_window.h"
+
+#include <QApplication>
+#include <QCloseEvent>
+#include <QDragEnterEvent>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QHBoxLayout>
+#include <QMenu>
+#include <QMimeData>
+#include <QPushButton>
+#include <QSaveFile>
+#include <QTimer>
+#include <QVBoxLayout>
+
+#include "desk/bench/bench_stage.h"
+#include "desk/field/field_stage.h"
+#include "desk/height/height_stage.h"
+#include "desk/measure/measure_stage.h"
+#include "desk/measure/sweep_progress.h"
+#include "desk/publish/publish_stage.h"
+#include "desk/shared/command_list.h"
+#include "desk/shared/theme.h"
+#include "desk/window/import_dialog.h"
+#include "formats/bench_json.h"
+#include "meters/simulated_meter.h"
+#include "report/text.h"
+
+namespace glumet {
+namespace {
+
+constexpr int kSectionWidth = 318;
+constexpr int kFindingsWidth = 272;
+constexpr std::uint64_t kPracticeSeed = 7;
+
+const QString kFilter = QStringLiteral("Glumet (*.glumet)");
+
+}  // namespace
+
+MainWindow::MainWindow(Session& session)
+    : session_(session), bar_(new StageBar(session)), project_(new QPushButton), sweep_(new QPushButton), section_(new SectionView(session)),
+      findings_(new FindingsPanel(session)), ledger_(new LedgerLine(session)), middle_(new QStackedWidget), welcome_(makeWelcome()) {
+    setAcceptDrops(true);
+    resize(1280, 800);
+    auto* centre = new QWidget;
+    auto* rows = new QVBoxLayout(centre);
+    rows->setContentsMargins(0, 0, 0, 0);
+    rows->setSpacing(0);
+    auto* columns = new QHBoxLayout;
+    columns->setSpacing(0);
+    section_->setFixedWidth(kSectionWidth);
+    findings_->setFixedWidth(kFindingsWidth);
+    middle_->setObjectName(QStringLiteral("stageArea"));
+    middle_->addWidget(welcome_);
+    columns->addWidget(section_);
+    columns->addWidget(middle_, 1);
+    columns->addWidget(findings_);
+    rows->addWidget(makeTopBar());
+    rows->addLayout(columns, 1);
+    rows->addWidget(ledger_);
+    setCentralWidget(centre);
+    makeCommands();
+    connect(bar_, &StageBar::chosen, this, &MainWindow::showStage);
+    connect(&session_, &Session::stageWanted, this, &MainWindow::showStage);
+    connect(&session_, &Session::projectChanged, this, &MainWindow::scheduleRefresh);
+    connect(&session_, &Session::dataChanged, this, &MainWindow::scheduleRefresh);
+    connect(&session_, &Session::selectionChanged, this, &MainWindow::scheduleRefresh);
+    connect(&session_, &Session::wordsChanged, this, [this] {
+        dress();
+        scheduleRefresh();
+    });
+    dress();
+    refreshAll();
+}
+
+void MainWindow::dress() {
+    if (auto* application = qobject_cast<QApplication*>(QCoreApplication::instance())) applyTheme(*application, session_.palette());
+}
+
+QWidget* MainWindow::makeTopBar() {
+    auto* top = new QWidget;
+    top->setObjectName(QStringLiteral("topBar"));
+    top->setAttribute(Qt::WA_StyledBackground);
+    top->setFixedHeight(48);
+    auto* layout = new QHBoxLayout(top);
+    layout->setContentsMargins(12, 0, 20, 0);
+    layout->setSpacing(6);
+    for (auto* button : {project_, sweep_}) {
+        button->setProperty("quiet", true);
+        button->setCursor(Qt::PointingHandCursor);
+    }
+    project_->setStyleSheet(QStringLiteral("font-size: 14px; font-weight: bold;"));
+    project_->setAccessibleName(tr("Project"));
+    project_->setObjectName(QStringLiteral("projectButton"));
+    sweep_->setStyleSheet(QStringLiteral("font-size: 14px;"));
+    sweep_->setAccessibleName(tr("Fixture and configuration"));
+    sweep_->setObjectName(QStringLiteral("sweepButton"));
+    connect(project_, &QPushButton::clicked, this, &MainWindow::projectMenu);
+    connect(sweep_, &QPushButton::clicked, this, &MainWindow::chooseSweep);
+    layout->addWidget(project_);
+    layout->addWidget(sweep_, 1);
+    layout->addWidget(bar_);
+    return top;
+}
+
+QWidget* MainWindow::makeWelcome() {
+    auto* page = new QWidget;
+    auto* layout = new QVBoxLayout(page);
+    layout->setContentsMargins(70, 40, 70, 40);
+    layout->setSpacing(12);
+    layout->addStretch(2);
+    layout->addWidget(makeLabel(tr("From a probe on a stick to a height you can publish"), TextRole::Title));
+    auto* body = makeLabel(tr("A project holds the bench, the readings and the verdicts of your fixtures. Begin with a new one and import or measure "
+                              "readings, or open one you have."), TextRole::Muted);
+    body->setWordWrap(true);
+    layout->addWidget(body);
+    layout->addSpacing(10);
+    const auto add = [&](const QString& name, bool primary, auto work) {
+        auto* button = new QPushButton(name);
+        button->setProperty("primary", primary);
+        connect(button, &QPushButton::clicked, this, work);
+        layout->addWidget(button, 0, Qt::AlignLeft);
+    };
+    add(tr("New project…"), true, [this] {
+        const QString path = QFileDialog::getSaveFileName(this, tr("New project"), {}, kFilter);
+        if (!path.isEmpty()) createProject(path);
+    });
+    add(tr("Open a project…"), false, [this] {
+        const QString path = QFileDialog::getOpenFileName(this, tr("Open a project"), {}, kFilter);
+        if (!path.isEmpty()) openProject(path);
+    });
+    layout->addStretch(3);
+    return page;
+}
+
+QAction* MainWindow::command(const QString& name, const QKeySequence& keys, std::function<void()> work) {
+    auto* action = new QAction(name, this);
+    action->setShortcut(keys);
+    connect(action, &QAction::triggered, this, std::move(work));
+    addAction(action);
+    commands_ << action;
+    return action;
+}
+
+void MainWindow::makeCommands() {
+    makeFileCommands();
+    makeStageCommands();
+    makeEditCommands();
+}
+
+void MainWindow::makeFileCommands() {
+    command(tr("New project…"), QKeySequence(tr("Ctrl+N")), [this] {
+        const QString path = QFileDialog::getSaveFileName(this, tr("New project"), {}, kFilter);
+        if (!path.isEmpty()) createProject(path);
+    });
+    command(tr("Open a project…"), QKeySequence(tr("Ctrl+O")), [this] {
+        const QString path = QFileDialog::getOpenFileName(this, tr("Open a project"), {}, kFilter);
+        if (!path.isEmpty()) openProject(path);
+    });
+    command(tr("Save a copy as…"), QKeySequence(tr("Ctrl+Shift+S")), [this] {
+        if (session_.project() == nullptr) return;
+        const QString path = QFileDialog::getSaveFileName(this, tr("Save a copy as"), {}, kFilter, nullptr, QFileDialog::DontConfirmOverwrite);
+        if (path.isEmpty()) return;
+        const auto done = session_.project()->copyTo(path);
+        done ? session_.say(tr("Copied to %1").arg(path)) : session_.warn(text(done.error().sentence()));
+    });
+    command(tr("Import readings…"), QKeySequence(tr("Ctrl+I")), [this] {
+        const QString path = QFileDialog::getOpenFileName(this, tr("Import readings"), {}, tr("Tables and bench descriptions (*.csv *.txt *.tsv *.json);;All files (*)"));
+        if (!path.isEmpty()) importFile(path);
+    });
+    command(tr("Export readings and bench…"), QKeySequence(tr("Ctrl+E")), [this] {
+        const QString folder = QFileDialog::getExistingDirectory(this, tr("Export to a folder"));
+        if (!folder.isEmpty()) exportTo(folder);
+    });
+    command(tr("Quit"), QKeySequence(tr("Ctrl+Q")), [this] { close(); });
+}
+
+void MainWindow::makeStageCommands() {
+    int number = 1;
+    for (const auto stage : {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish})
+        command(tr("Go to %1").arg(StageBar::nameOf(stage)), QKeySequence(tr("Ctrl+%1").arg(number++)), [this, stage] { showStage(stage); });
+    command(tr("Choose fixture and configuration"), QKeySequence(tr("Ctrl+F")), [this] { chooseSweep(); });
+    command(tr("Next height up"), QKeySequence(tr("Ctrl+Up")), [this] { session_.stepHeight(1); });
+    command(tr("Next height down"), QKeySequence(tr("Ctrl+Down")), [this] { session_.stepHeight(-1); });
+    command(tr("Plane above"), QKeySequence(tr("PgUp")), [this] { session_.stepDepth(-1); });
+    command(tr("Plane below"), QKeySequence(tr("PgDown")), [this] { session_.stepDepth(1); });
+}
+
+template <class Work>
+auto MainWindow::onBench(Work work) {
+    return [this, work] {
+        showStage(StageId::Bench);
+        (static_cast<BenchStage*>(stageWidget(StageId::Bench))->*work)();
+    };
+}
+
+void MainWindow::makeEditCommands() {
+    command(tr("Undo"), QKeySequence::Undo, [this] { undo(); });
+    command(tr("Redo"), QKeySequence(tr("Ctrl+Shift+Z")), [this] { redo(); });
+    command(tr("New run…"), QKeySequence(tr("Ctrl+R")), onBench(&BenchStage::newRun));
+    command(tr("Remove the chosen run"), {}, onBench(&BenchStage::removeRun));
+    command(tr("New fixture"), {}, onBench(&BenchStage::newFixture));
+    command(tr("New tank"), {}, onBench(&BenchStage::newTank));
+    command(tr("New meter"), {}, onBench(&BenchStage::newMeter));
+    command(tr("New accessory…"), {}, onBench(&BenchStage::newAccessory));
+    command(tr("Practice meter on or off"), QKeySequence(tr("Ctrl+M")), [this] { togglePractice(); });
+    command(tr("Lengths in centimetres"), {}, [this] { session_.setUnit(LengthUnit::Cm); });
+    command(tr("Lengths in millimetres"), {}, [this] { session_.setUnit(LengthUnit::Mm); });
+    command(tr("Lengths in inches"), {}, [this] { session_.setUnit(LengthUnit::Inch); });
+    command(tr("Dim room or paper"), QKeySequence(tr("Ctrl+T")), [this] { session_.setDark(!session_.dark()); });
+    command(tr("All commands"), QKeySequence(tr("Ctrl+K")), [this] { showCommandList(); });
+    command(tr("Keys"), QKeySequence(tr("F1")), [this] { KeySheet(commands_, this).exec(); });
+}
+
+void MainWindow::showCommandList() { CommandList(commands_, this).exec(); }
+
+Stage* MainWindow::stageWidget(StageId id) {
+    auto& stage = stages_[static_cast<std::size_t>(id)];
+    if (stage != nullptr) return stage;
+    switch (id) {
+        case StageId::Bench: stage = new BenchStage(session_); break;
+        case StageId::Measure: stage = new MeasureStage(session_); break;
+        case StageId::Field: stage = new FieldStage(session_); break;
+        case StageId::Height: stage = new HeightStage(session_); break;
+        case StageId::Publish: stage = new PublishStage(session_); break;
+    }
+    middle_->addWidget(stage);
+    return stage;
+}
+
+void MainWindow::showStage(StageId id) {
+    bar_->setCurrent(id);
+    if (session_.project() == nullptr) return;
+    auto* stage = stageWidget(id);
+    middle_->setCurrentWidget(stage);
+    section_->setShowsRecommendation(id == StageId::Height || id == StageId::Publish);
+    if (session_.meter() != nullptr) id == StageId::Measure ? session_.meter()->start() : session_.meter()->stop();
+    stage->refresh();
+    findings_->setFindings(stage->findings());
+    stage->keyWidget()->setFocus();
+}
+
+/// Several changes of one event are shown once, when control returns to the loop.
+void MainWindow::scheduleRefresh() {
+    if (refresh_due_) return;
+    refresh_due_ = true;
+    QTimer::singleShot(0, this, &MainWindow::refreshAll);
+}
+
+void MainWindow::refreshAll() {
+    refresh_due_ = false;
+    refreshHead();
+    section_->refresh();
+    ledger_->refresh();
+    bar_->update();
+    if (session_.project() == nullptr) {
+        middle_->setCurrentWidget(welcome_);
+        findings_->setFindings({});
+        return;
+    }
+    auto* stage = stageWidget(bar_->current());
+    if (middle_->currentWidget() != stage) {
+        showStage(bar_->current());
+        return;
+    }
+    stage->refresh();
+    findings_->setFindings(stage->findings());
+}
+
+void MainWindow::refreshHead() {
+    const auto& bench = session_.bench();
+    project_->setText(session_.project() == nullptr ? tr("Glumet") : text(bench.title));
+    setWindowTitle(session_.project() == nullptr ? tr("Glumet") : tr("%1 – Glumet").arg(text(bench.title)));
+    sweep_->setText(session_.sweep() == nullptr ? QString() : text(configurationName(bench, session_.sweep()->configuration)) + QStringLiteral(" ▾"));
+    sweep_->setVisible(session_.sweep() != nullptr);
+    QString measured;
+    QString field;
+    if (const auto* sweep = session_.sweep()) {
+        int planes = 0;
+        int complete = 0;
+        int begun = 0;
+        for (const auto index : sweep->runs)
+            for (const auto& plane : bench.runs[index].planes) {
+                ++planes;
+                complete += planeProgress(plane) >= 1.0 ? 1 : 0;
+                begun += plane.readings.empty() ? 0 : 1;
+            }
+        measured = QStringLiteral("%1/%2").arg(complete).arg(planes);
+        field = QString::number(begun);
+    }
+    bar_->setProgress(StageId::Measure, measured);
+    bar_->setProgress(StageId::Field, field);
+    bar_->updateGeometry();
+}
+
+void MainWindow::projectMenu() {
+    QMenu menu(this);
+    for (auto* action : commands_) {
+        if (action->text() == tr("Quit")) menu.addSeparator();
+        if (commands_.indexOf(action) > 5) break;
+        menu.addAction(action);
+    }
+    menu.exec(project_->mapToGlobal(QPoint(0, project_->height())));
+}
+
+void MainWindow::chooseSweep() {
+    QMenu menu(this);
+    for (const auto& sweep : session_.sweeps()) {
+        auto* action = menu.addAction(text(configurationName(session_.bench(), sweep.configuration)));
+        action->setCheckable(true);
+        action->setChecked(session_.sweep() != nullptr && sweep.configuration == session_.sweep()->configuration);
+        const auto configuration = sweep.configuration;
+        connect(action, &QAction::triggered, this, [this, configuration] { session_.chooseConfiguration(configuration); });
+    }
+    if (menu.isEmpty()) return session_.say(tr("There is no run yet."));
+    menu.exec(sweep_->mapToGlobal(QPoint(0, sweep_->height())));
+}
+
+bool MainWindow::openProject(const QString& path) {
+    auto project = Project::open(path);
+    if (!project) {
+        session_.warn(text(project.error().sentence()));
+        return false;
+    }
+    session_.setProject(std::move(*project));
+    session_.say(tr("Opened %1").arg(QFileInfo(path).fileName()));
+    return true;
+}
+
+bool MainWindow::createProject(const QString& chosen) {
+    const QString path = chosen.endsWith(QLatin1String(".glumet")) ? chosen : chosen + QStringLiteral(".glumet");
+    auto project = Project::create(path, QFileInfo(path).completeBaseName());
+    if (!project) {
+        session_.warn(text(project.error().sentence()));
+        return false;
+    }
+    session_.setProject(std::move(*project));
+    showStage(StageId::Bench);
+    return true;
+}
+
+void MainWindow::importFile(const QString& path) {
+    if (session_.project() == nullptr) return session_.warn(tr("Open or make a project first."));
+    QFile file(path);
+    if (!file.open(QIODevice::ReadOnly)) return session_.warn(tr("%1 cannot be read: %2").arg(path, file.errorString()));
+    const QByteArray bytes = file.readAll();
+    const QString name = QFileInfo(path).fileName();
+    if (!path.endsWith(QLatin1String(".json"))) {
+        ImportDialog(session_, name, bytes, this).exec();
+        return;
+    }
+    const auto bench = readBench(std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
+    if (!bench) return session_.warn(tr("%1: %2").arg(name, text(bench.error().sentence())));
+    const auto done = session_.project()->importBench(*bench, {}, name);
+    done ? session_.say(tr("%1 imported").arg(name)) : session_.warn(text(done.error().sentence()));
+}
+
+void MainWindow::exportTo(const QString& folder) {
+    if (session_.project() == nullptr) return;
+    const auto write = [&](const QString& name, const std::string& bytes) {
+        QSaveFile file(QDir(folder).filePath(name));
+        return file.open(QIODevice::WriteOnly) && file.write(bytes.data(), static_cast<qint64>(bytes.size())) >= 0 && file.commit();
+    };
+    const auto rows = rowsOf(session_.bench());
+    if (!write(QStringLiteral("readings.csv"), writeReadings(rows)) || !write(QStringLiteral("bench.json"), writeBench(session_.bench())))
+        return session_.warn(tr("%1 cannot be written to.").arg(folder));
+    session_.say(tr("%1 readings and the bench exported to %2").arg(rows.size()).arg(folder));
+}
+
+void MainWindow::togglePractice() {
+    if (session_.meter() != nullptr) {
+        session_.meter()->stop();
+        session_.setMeter(nullptr);
+        session_.say(tr("Practice meter off: readings are typed."));
+    } else {
+        session_.setMeter(std::make_unique<SimulatedMeter>(kPracticeSeed));
+        if (stage() == StageId::Measure) session_.meter()->start();
+        session_.say(tr("Practice meter on: its readings are simulated and marked so."));
+    }
+    scheduleRefresh();
+}
+
+void MainWindow::undo() {
+    if (session_.project() == nullptr) return;
+    const QString title = session_.project()->undoTitle();
+    session_.say(session_.project()->undo() ? tr("Undone: %1").arg(title) : tr("Nothing to undo."));
+}
+
+void MainWindow::redo() {
+    if (session_.project() == nullptr) return;
+    const QString title = session_.project()->redoTitle();
+    session_.say(session_.project()->redo() ? tr("Done again: %1").arg(title) : tr("Nothing to do again."));
+}
+
+void MainWindow::closeEvent(QCloseEvent* event) {
+    if (session_.meter() != nullptr) session_.meter()->stop();
+    event->accept();
+}
+
+void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
+    if (event->mimeData()->hasUrls()) event->acceptProposedAction();
+}
+
+void MainWindow::dropEvent(QDropEvent* event) {
+    for (const auto& url : event->mimeData()->urls()) {
+        const QString path = url.toLocalFile();
+        path.endsWith(QLatin1String(".glumet")) ? static_cast<void>(openProject(path)) : importFile(path);
+    }
+}
+
+}  // namespace glumet

@@ -1,0 +1,77 @@
+#pragma once
+
+#include <QMainWindow>
+#include <QStackedWidget>
+#include <array>
+
+#include "desk/shared/findings_panel.h"
+#include "desk/shared/ledger_line.h"
+#include "desk/shared/section_view.h"
+#include "desk/shared/stage.h"
+#include "desk/shared/stage_bar.h"
+
+class QPushButton;
+
+namespace glumet {
+
+/// The one window: section left, stage in the middle, findings right, ledger line below. Stages are made
+/// when first shown.
+class MainWindow : public QMainWindow {
+    Q_OBJECT
+
+  public:
+    explicit MainWindow(Session& session);
+
+    void showStage(StageId stage);
+    StageId stage() const { return bar_->current(); }
+    Stage* stageWidget(StageId stage);
+
+    /// Opens a project file, or says why not and keeps the one that is open.
+    bool openProject(const QString& path);
+    bool createProject(const QString& path);
+    /// Shows the import dialog for a file; a .json bench description is taken at once.
+    void importFile(const QString& path);
+    /// Writes readings.csv and bench.json into a folder.
+    void exportTo(const QString& folder);
+    void togglePractice();
+
+  protected:
+    void closeEvent(QCloseEvent* event) override;
+    void dragEnterEvent(QDragEnterEvent* event) override;
+    void dropEvent(QDropEvent* event) override;
+
+  private:
+    QWidget* makeTopBar();
+    QWidget* makeWelcome();
+    void makeCommands();
+    void makeFileCommands();
+    void makeStageCommands();
+    void makeEditCommands();
+    QAction* command(const QString& text, const QKeySequence& keys, std::function<void()> work);
+    template <class Work>
+    auto onBench(Work work);
+    void refreshAll();
+    void refreshHead();
+    void chooseSweep();
+    void projectMenu();
+    void scheduleRefresh();
+    void dress();
+    void undo();
+    void redo();
+    void showCommandList();
+
+    Session& session_;
+    StageBar* bar_;
+    QPushButton* project_;
+    QPushButton* sweep_;
+    SectionView* section_;
+    FindingsPanel* findings_;
+    LedgerLine* ledger_;
+    QStackedWidget* middle_;
+    QWidget* welcome_;
+    std::array<Stage*, 5> stages_{};
+    QList<QAction*> commands_;
+    bool refresh_due_ = false;
+};
+
+}  // namespace glumet

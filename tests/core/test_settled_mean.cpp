@@ -1,0 +1,119 @@
+#include <QTest>
+#include <cmath>
+
+#include "core/ripple.h"
+#include "core/settled_mean.h"
+
+using namespace glumet;
+
+namespace {
+
+constexpr double kInterval = 0.05;
+
+/// Lets a rippling point of true value 100 settle and returns what was taken.
+Settled settleOnRipple(std::uint64_t seed, double ripple_sd, double correlation_s) {
+    RippleProcess ripple(ripple_sd, correlation_s, seed);
+    SettledMean mean;
+    Settled result;
+    for (int i = 0; !result.settled(); ++i) {
+        mean.add(Second(i * kInterval), Ppfd(100.0 * ripple.next(kInterval)));
+        if (const auto state = mean.state()) result = *state;
+    }
+    return result;
+}
+
+}  // namespace
+
+class TestSettledMean : public QObject {
+    Q_OBJECT
+
+  private slots:
+    void nothingBeforeTheSecondSample() {
+        SettledMean mean;
+        QVERIFY(!mean.state());
+        mean.add(Second(0), Ppfd(10));
+        QVERIFY(!mean.state());
+    }
+
+    void aStillReadingSettlesAfterTheShortestTime() {
+        SettledMean mean;
+        for (int i = 0; i < 39; ++i) mean.add(Second(i * kInterval), Ppfd(214.6));
+        QVERIFY(!mean.state()->settled());
+        for (int i = 39; i < 42; ++i) mean.add(Second(i * kInterval), Ppfd(214.6));
+        QVERIFY(mean.state()->within_error);
+        QCOMPARE(mean.state()->mean.value(), 214.6);
+        QVERIFY(mean.state()->sd < 1e-9);
+    }
+
+    void neverWaitsBeyondTheLongestTime() {
+        SettleRule rule;
+        rule.relative_error = 1e-6;
+        SettledMean mean(rule);
+        RippleProcess ripple(0.2, 0.3, 3);
+        int count = 0;
+        while (!mean.state() || !mean.state()->settled()) mean.add(Second(count++ * kInterval), Ppfd(ripple.next(kInterval)));
+        QVERIFY(mean.state()->timed_out);
+        QVERIFY(!mean.state()->within_error);
+        QVERIFY(std::abs(mean.state()->duration.value() - rule.longest.value()) < 2 * kInterval);
+    }
+
+    void badSamplesAreNotAdded() {
+        SettledMean mean;
+        mean.add(Second(0), Ppfd(5));
+        mean.add(Second(1), Ppfd(std::nan("")));
+        mean.add(Second(2), Ppfd(-3));
+        mean.add(Second(0), Ppfd(7));  // time runs backwards
+        mean.add(Second(3), Ppfd(7));
+        QCOMPARE(mean.state()->count, 2);
+        QCOMPARE(mean.state()->mean.value(), 6.0);
+        mean.clear();
+        QVERIFY(!mean.state());
+    }
+
+    void autocorrelationTimeOfARippleIsFound() {
+        // For exponential correlation τ = (1+ρ)/(1−ρ); here ρ = e^(−1/6).
+        RippleProcess ripple(0.1, 0.3, 11);
+        std::vector<double> values;
+        for (int i = 0; i < 20000; ++i) values.push_back(ripple.next(kInterval));
+        const double rho = std::exp(-kInterval / 0.3);
+        const double expected = (1 + rho) / (1 - rho);
+        constexpr double kTolerance = 0.15;  // its own standard error at this length
+        QVERIFY(std::abs(integratedAutocorrelation(values) / expected - 1.0) < kTolerance);
+    }
+
+    void independentSamplesHaveTauNearOne() {
+        Noise noise(5);
+        std::vector<double> values;
+        for (int i = 0; i < 5000; ++i) values.push_back(noise.normal());
+        QVERIFY(integratedAutocorrelation(values) < 1.2);
+    }
+
+    void theStatedErrorIsTheRealOne_data() {
+        QTest::addColumn<double>("ripple_sd");
+        QTest::addColumn<double>("correlation_s");
+        QTest::addColumn<bool>("in_time");
+        QTest::newRow("calm") << 0.05 << 0.2 << true;
+        QTest::newRow("usual") << 0.10 << 0.3 << true;
+        QTest::newRow("lively") << 0.12 << 0.5 << false;
+    }
+    void theStatedErrorIsTheRealOne() {
+        QFETCH(double, ripple_sd);
+        QFETCH(double, correlation_s);
+        QFETCH(bool, in_time);  // or the longest time ends it, with its larger error stated
+        double squares = 0.0;
+        double stated = 0.0;
+        constexpr int kRuns = 300;
+        for (int i = 0; i < kRuns; ++i) {
+            const auto result = settleOnRipple(static_cast<std::uint64_t>(i) + 1, ripple_sd, correlation_s);
+            squares += std::pow(result.mean.value() / 100.0 - 1.0, 2);
+            stated += std::pow(result.standard_error / result.mean.value(), 2);
+        }
+        const double real = std::sqrt(squares / kRuns);
+        // Stopping as soon as the estimate is low favours estimates that are too low: up to a quarter.
+        QVERIFY2(!in_time || real < 1.25 * 0.02, qPrintable(QString::number(real)));
+        QVERIFY(real < 1.3 * std::sqrt(stated / kRuns));
+    }
+};
+
+QTEST_GUILESS_MAIN(TestSettledMean)
+#include "test_settled_mean.moc"
