@@ -7,6 +7,7 @@
 #include <QTimer>
 #include <cstdio>
 
+#include "desk/measure/sweep_progress.h"
 #include "desk/window/main_window.h"
 #include "meters/simulated_meter.h"
 
@@ -71,7 +72,20 @@ void chooseFixture(Session& session, const QString& name) {
         }
 }
 
+/// The first plane with points left to read.
+void resumeBrokenOff(Session& session) {
+    for (const auto index : session.sweep()->runs)
+        for (const auto& plane : session.bench().runs[index].planes)
+            if (planeProgress(plane) < 1.0) {
+                session.chooseHeight(session.bench().runs[index].height);
+                session.chooseDepth(plane.depth);
+                return;
+            }
+}
+
 int takeShot(MainWindow& window, Session& session, const QString& file) {
+    // A change shows after two turns of the loop: one to refresh, one to lay out what is new.
+    for (int turn = 0; turn < 2; ++turn) QCoreApplication::processEvents();
     if (auto* meter = dynamic_cast<SimulatedMeter*>(session.meter())) meter->advance(kShotSeconds);
     QCoreApplication::processEvents();
     const bool done = window.grab().save(file);
@@ -96,13 +110,13 @@ int main(int argc, char** argv) {
     session.setUnit(options.unit == QLatin1String("in") ? LengthUnit::Inch : options.unit == QLatin1String("mm") ? LengthUnit::Mm : LengthUnit::Cm);
     MainWindow window(session);
     const bool shot = !options.shot.isEmpty();
-    const QString file = options.demo.isEmpty() ? options.file : demoCopy(options.demo, shot || options.startup_only);
+    QString file = options.demo.isEmpty() ? options.file : demoCopy(options.demo, shot || options.startup_only);
     if (!options.demo.isEmpty()) session.setMeter(std::make_unique<SimulatedMeter>(kDemoSeed));
     if (!file.isEmpty() && !window.openProject(file) && shot) return 1;
     if (!options.select.isEmpty()) chooseFixture(session, options.select);
     // A shown demonstration goes where the work is: the run that was broken off.
     if (!options.demo.isEmpty() && stage == StageId::Measure && session.sweep() != nullptr)
-        session.chooseHeight(session.bench().runs[session.sweep()->runs.back()].height);
+        resumeBrokenOff(session);
     window.showStage(stage);
     window.show();
     if (shot) {

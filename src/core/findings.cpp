@@ -138,10 +138,11 @@ void addClaim(const Bench& bench, const Sweep& sweep, const SpillLimitVerdict& v
     const auto high = *fixture->claimed_height_high;
     const auto here = verdict.crossing.value_or(*verdict.height);
     const auto claim = "The maker says " + lengthRange(low, high, context.unit);
-    const bool inside = here >= low && here <= high;
+    // The claim stands while any part of the verdict's own interval lies within it.
+    const bool inside = verdict.low.value_or(here) <= high && verdict.high.value_or(here) >= low;
     const char* side = here > high ? "higher" : "lower";
     out.push_back(finding(inside ? FindingKind::Fact : FindingKind::Doubt, claim,
-                          inside ? "This school agrees." : fmt::format("This school hangs it {}.", side), EvidenceView::Height));
+                          inside ? "This school agrees within its doubt." : fmt::format("This school hangs it {}.", side), EvidenceView::Height));
 }
 
 void addInterval(const SpillLimitVerdict& verdict, const FindingContext& context, std::vector<Finding>& out) {

@@ -85,17 +85,13 @@ class PlanPainter {
 
     void route() {
         if (!plan_.route || !plan_.next) return;
-        QPainterPath path;
-        for (const auto cell : serpentine(plan_.grid)) {
-            if (valueAt(cell)) continue;
-            const QPointF centre = layout_.cell(plan_.grid, cell).center();
-            if (path.isEmpty()) path.moveTo(centre);
-            path.lineTo(centre);
-        }
+        QPolygonF path;
+        for (const auto cell : serpentine(plan_.grid))
+            if (!valueAt(cell)) path << layout_.cell(plan_.grid, cell).center();
         QPen pen(palette_.muted, 2.0, Qt::DotLine, Qt::RoundCap);
         p_.setBrush(Qt::NoBrush);
         p_.setPen(pen);
-        p_.drawPath(path);
+        p_.drawPolyline(path);
     }
 
     void next() {
@@ -229,7 +225,8 @@ class PlanPainter {
 PlanLayout::PlanLayout(const QRectF& area, Millimetre length, Millimetre width) {
     scale_ = std::min(area.width() / length.value(), area.height() / width.value());
     footprint_ = QRectF(0, 0, length.value() * scale_, width.value() * scale_);
-    footprint_.moveCenter(area.center());
+    footprint_.moveCenter(QPointF(area.center().x(), 0.0));
+    footprint_.moveTop(area.top());
 }
 
 QPointF PlanLayout::at(double x_mm, double y_mm) const {
@@ -317,7 +314,7 @@ double scaleTop(const Bench& bench, const std::vector<std::size_t>& runs) {
             for (const auto& reading : plane.readings)
                 if (reading.counts()) values.push_back(reading.mean.value());
     if (values.empty()) return 1.0;
-    const auto at = values.begin() + static_cast<std::ptrdiff_t>((values.size() - 1) * 19 / 20);
+    const auto at = values.begin() + static_cast<std::ptrdiff_t>((values.size() - 1) * 49 / 50);
     std::nth_element(values.begin(), at, values.end());
     if (*at <= 0.0) return 1.0;
     const double step = std::pow(10.0, std::floor(std::log10(*at)) - 1.0);

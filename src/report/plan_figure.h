@@ -15,7 +15,7 @@ namespace glumet {
 /// Where each cell of a plane stands in a rectangle, at true scale: the tank seen from above, front below.
 class PlanLayout {
   public:
-    /// Fits the footprint into `area`, keeping its proportions, centred. Lengths > 0.
+    /// Fits the footprint into `area`, keeping its proportions, at the top. Lengths > 0.
     PlanLayout(const QRectF& area, Millimetre length, Millimetre width);
 
     const QRectF& footprint() const { return footprint_; }
@@ -61,7 +61,7 @@ PlanLayout planLayout(const QRectF& area, const PlanData& plan, bool names);
 /// Only the coloured cells, without text: for sheets of many planes.
 void paintSmallPlan(QPainter& painter, const QRectF& area, const PlanData& plan, const Palette& palette);
 
-/// A PPFD that the brightest twentieth of a sweep's readings exceed, rounded up to two figures: the top of
+/// A PPFD that the brightest fiftieth of a sweep's readings exceed, rounded up to two figures: the top of
 /// one field scale for all its planes.
 double scaleTop(const Bench& bench, const std::vector<std::size_t>& runs);
 

@@ -10,13 +10,22 @@
 namespace glumet {
 namespace {
 
-constexpr double kLeftGutter = 54.0;
-constexpr double kRightGutter = 46.0;
+constexpr double kMarkGutter = 30.0;  // marks of the heights, left of the tank
+constexpr double kRightGutter = 42.0;
 constexpr double kBodyMm = 24.0;
 constexpr double kReach = 11.0;  // px
 constexpr double kRimMm = 30.0;
 
 QString lengthNumber(Millimetre length, LengthUnit unit) { return QString::fromStdString(lengthFigure(length, unit)); }
+
+/// Room on the left: the widest figure and the marks.
+double leftGutter(const SectionData& data) {
+    const QFontMetricsF metrics(houseFont(13, true));
+    double widest = 14.0;
+    for (const auto& mark : data.heights) widest = std::max(widest, metrics.horizontalAdvance(lengthNumber(mark.height, data.unit)));
+    for (const auto& shelf : data.shelves) widest = std::max(widest, metrics.horizontalAdvance(lengthNumber(shelf.depth, data.unit)));
+    return widest + kMarkGutter;
+}
 
 double highestMark(const SectionData& data) {
     double highest = 250.0;
@@ -140,7 +149,7 @@ class SectionPainter {
     void shelfLabels(const SectionData::Shelf& shelf, double y, bool chosen) {
         p_.setFont(houseFont(13, chosen));
         p_.setPen(chosen ? c_.accent : c_.muted);
-        p_.drawText(QRectF(l_.x(0) - kLeftGutter, y - 10, kLeftGutter - 10, 20), Qt::AlignRight | Qt::AlignVCenter, lengthNumber(shelf.depth, d_.unit));
+        p_.drawText(QRectF(l_.x(0) - 110, y - 10, 100, 20), Qt::AlignRight | Qt::AlignVCenter, lengthNumber(shelf.depth, d_.unit));
         if (!shelf.mean) return;
         p_.setPen(chosen ? c_.text : c_.muted);
         p_.drawText(QRectF(l_.x(d_.length.value()) + 8, y - 10, kRightGutter, 20), Qt::AlignLeft | Qt::AlignVCenter,
@@ -154,7 +163,7 @@ class SectionPainter {
             const double y = l_.yOfHeight(mark.height);
             p_.setFont(houseFont(13, chosen));
             p_.setPen(chosen ? c_.accent : c_.muted);
-            p_.drawText(QRectF(x - 44, y - 9, 36, 18), Qt::AlignRight | Qt::AlignVCenter, lengthNumber(mark.height, d_.unit));
+            p_.drawText(QRectF(x - 108, y - 9, 100, 18), Qt::AlignRight | Qt::AlignVCenter, lengthNumber(mark.height, d_.unit));
         };
         std::optional<double> chosen_y;
         for (const auto& mark : d_.heights)
@@ -213,10 +222,11 @@ void paintBracket(QPainter& p, double x, double y_high, double y_low, const Pale
 }
 
 SectionLayout::SectionLayout(const QRectF& area, const SectionData& data) {
-    const double wide = area.width() - kLeftGutter - kRightGutter;
+    const double left_gutter = leftGutter(data);
+    const double wide = area.width() - left_gutter - kRightGutter;
     const double above = highestMark(data) + 2.5 * kBodyMm;
     scale_ = std::min(wide / data.length.value(), (area.height() - 8) / (above + data.water_depth.value()));
-    left_ = area.left() + kLeftGutter + (wide - data.length.value() * scale_) / 2;
+    left_ = area.left() + left_gutter + (wide - data.length.value() * scale_) / 2;
     surface_ = area.bottom() - 4 - data.water_depth.value() * scale_;
     top_ = area.top();
 }

@@ -57,7 +57,7 @@ BenchStage::BenchStage(Session& session) : Stage(session), left_(new FormColumn(
     fillTankForm();
     fillMeterForm();
     fillMethodForm();
-    layout->addWidget(makeForms(), 3);
+    layout->addWidget(makeForms(), 5);
     layout->addWidget(makeRuns(), 2);
 }
 
@@ -101,6 +101,7 @@ QWidget* BenchStage::makeRuns() {
     runs_->setSelectionMode(QAbstractItemView::SingleSelection);
     runs_->setShowGrid(false);
     runs_->setTabKeyNavigation(false);
+    runs_->horizontalHeader()->setHighlightSections(false);
     runs_->verticalHeader()->hide();
     runs_->verticalHeader()->setDefaultSectionSize(23);
     runs_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
@@ -147,13 +148,12 @@ void BenchStage::fillFixtureForm() {
     auto* add = quietButton(tr("new"));
     connect(add, &QPushButton::clicked, this, &BenchStage::newFixture);
     left_->addHeading(tr("Fixture"), add);
-    auto* which = left_->addChoice(tr("shown"), {}, [this] { return indexOfId(session().bench().fixtures, fixture_); },
-                                   [this](int index) -> QString {
-                                       fixture_ = session().bench().fixtures[static_cast<std::size_t>(index)].id;
-                                       left_->refresh();
-                                       return {};
-                                   });
-    which->setObjectName(QStringLiteral("fixtureChoice"));
+    left_->addHeadingChoice(tr("Fixture shown"), [this] { return indexOfId(session().bench().fixtures, fixture_); },
+                            [this](int index) -> QString {
+                                fixture_ = session().bench().fixtures[static_cast<std::size_t>(index)].id;
+                                left_->refresh();
+                                return {};
+                            })->setObjectName(QStringLiteral("fixtureChoice"));
     const auto words = [this](const QString& name, std::string Fixture::*member, const QString& hint = {}) {
         return left_->addText(name, [this, member] { return text(fixture().*member); },
                               writer(&BenchStage::fixture, [member](Fixture& f, const QString& typed) {
@@ -211,12 +211,12 @@ void BenchStage::fillTankForm() {
     auto* add = quietButton(tr("new"));
     connect(add, &QPushButton::clicked, this, &BenchStage::newTank);
     right_->addHeading(tr("Tank"), add);
-    right_->addChoice(tr("shown"), {}, [this] { return indexOfId(session().bench().tanks, tank_); },
-                      [this](int index) -> QString {
-                          tank_ = session().bench().tanks[static_cast<std::size_t>(index)].id;
-                          right_->refresh();
-                          return {};
-                      })->setObjectName(QStringLiteral("tankChoice"));
+    right_->addHeadingChoice(tr("Tank shown"), [this] { return indexOfId(session().bench().tanks, tank_); },
+                             [this](int index) -> QString {
+                                 tank_ = session().bench().tanks[static_cast<std::size_t>(index)].id;
+                                 right_->refresh();
+                                 return {};
+                             })->setObjectName(QStringLiteral("tankChoice"));
     right_->addText(tr("name"), [this] { return text(tank().name); }, writer(&BenchStage::tank, [](Tank& t, const QString& typed) {
         t.name = typed.trimmed().toStdString();
         return t.name.empty() ? tr("The tank needs a name.") : QString();

@@ -1,6 +1,5 @@
 #include "desk/bench/form_column.h"
 
-#include <QHBoxLayout>
 #include <QLabel>
 #include <QStyle>
 
@@ -19,20 +18,29 @@ void markWrong(QLineEdit* edit, bool wrong) {
 }  // namespace
 
 FormColumn::FormColumn(Session& session) : session_(session), grid_(new QGridLayout(this)) {
+    setObjectName(QStringLiteral("formColumn"));
     grid_->setContentsMargins(0, 0, 0, 0);
     grid_->setHorizontalSpacing(12);
-    grid_->setVerticalSpacing(4);
+    grid_->setVerticalSpacing(1);
     grid_->setColumnMinimumWidth(0, 96);
     grid_->setColumnStretch(1, 1);
 }
 
 void FormColumn::addHeading(const QString& text, QWidget* beside) {
     const int row = grid_->rowCount();
-    if (row > 1) grid_->setRowMinimumHeight(row, 12);
-    auto* holder = new QHBoxLayout;
-    holder->addWidget(makeLabel(text, TextRole::Heading), 1);
-    if (beside != nullptr) holder->addWidget(beside);
-    grid_->addLayout(holder, row + 1, 0, 1, 2);
+    if (row > 1) grid_->setRowMinimumHeight(row, 10);
+    heading_ = new QHBoxLayout;
+    heading_->setSpacing(12);
+    heading_->addWidget(makeLabel(text, TextRole::Heading));
+    heading_->addStretch(1);
+    if (beside != nullptr) heading_->addWidget(beside);
+    grid_->addLayout(heading_, row + 1, 0, 1, 2);
+}
+
+QComboBox* FormColumn::addHeadingChoice(const QString& name, ReadIndex read, WriteIndex write) {
+    auto* combo = makeChoice(name, std::move(read), std::move(write));
+    heading_->insertWidget(1, combo, 1);
+    return combo;
 }
 
 QLineEdit* FormColumn::addText(const QString& name, Read read, Write write, const QString& hint) {
@@ -49,14 +57,19 @@ QLineEdit* FormColumn::addText(const QString& name, Read read, Write write, cons
 }
 
 QComboBox* FormColumn::addChoice(const QString& name, const QStringList& options, ReadIndex read, WriteIndex write) {
-    auto* combo = new QComboBox;
+    auto* combo = makeChoice(name, std::move(read), std::move(write));
     combo->addItems(options);
-    combo->setAccessibleName(name);
-    combo->setMinimumContentsLength(6);
-    combo->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     const int row = grid_->rowCount();
     grid_->addWidget(makeLabel(name, TextRole::Muted), row, 0);
     grid_->addWidget(combo, row, 1);
+    return combo;
+}
+
+QComboBox* FormColumn::makeChoice(const QString& name, ReadIndex read, WriteIndex write) {
+    auto* combo = new QComboBox;
+    combo->setAccessibleName(name);
+    combo->setMinimumContentsLength(14);
+    combo->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     choices_.push_back({combo, std::move(read)});
     connect(combo, &QComboBox::activated, this, [this, write = std::move(write)](int index) {
         const QString fault = write(index);
@@ -65,7 +78,6 @@ QComboBox* FormColumn::addChoice(const QString& name, const QStringList& options
     return combo;
 }
 
-void FormColumn::addWide(QWidget* widget) { grid_->addWidget(widget, grid_->rowCount(), 0, 1, 2); }
 void FormColumn::addStretch() { grid_->setRowStretch(grid_->rowCount(), 1); }
 
 void FormColumn::finish(const TextField& field) {

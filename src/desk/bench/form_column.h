@@ -2,6 +2,7 @@
 
 #include <QComboBox>
 #include <QGridLayout>
+#include <QHBoxLayout>
 #include <QLineEdit>
 #include <QWidget>
 #include <functional>
@@ -28,7 +29,8 @@ class FormColumn : public QWidget {
     void addHeading(const QString& text, QWidget* beside = nullptr);
     QLineEdit* addText(const QString& name, Read read, Write write, const QString& hint = {});
     QComboBox* addChoice(const QString& name, const QStringList& options, ReadIndex read, WriteIndex write);
-    void addWide(QWidget* widget);
+    /// A choice in the line of the last heading, which it names.
+    QComboBox* addHeadingChoice(const QString& name, ReadIndex read, WriteIndex write);
     void addStretch();
 
     /// Shows what the bench holds now; a field being typed in is left alone.
@@ -44,10 +46,12 @@ class FormColumn : public QWidget {
         QComboBox* combo;
         ReadIndex read;
     };
+    QComboBox* makeChoice(const QString& name, ReadIndex read, WriteIndex write);
     void finish(const TextField& field);
 
     Session& session_;
     QGridLayout* grid_;
+    QHBoxLayout* heading_ = nullptr;
     std::vector<TextField> texts_;
     std::vector<ChoiceField> choices_;
 };

@@ -41,7 +41,7 @@ QWidget* FieldStage::makeMapColumn() {
     auto* layout = new QVBoxLayout(column);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->setSpacing(2);
-    layout->addWidget(map_, 1);
+    layout->addWidget(map_);
     auto* foot = new QHBoxLayout;
     read_out_->setObjectName(QStringLiteral("cellReadOut"));
     read_out_->setMinimumHeight(24);
@@ -51,6 +51,7 @@ QWidget* FieldStage::makeMapColumn() {
     foot->addWidget(read_out_, 1);
     foot->addWidget(contours_);
     layout->addLayout(foot);
+    layout->addStretch(1);
     return column;
 }
 

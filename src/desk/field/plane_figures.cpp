@@ -12,6 +12,7 @@ namespace {
 
 constexpr double kRowHeight = 43.0;
 constexpr double kHeightLabel = 18.0;
+constexpr double kTop = 3.0;
 
 
 QString ringName(std::size_t ring, std::size_t count) {
@@ -76,7 +77,7 @@ void PlaneFigures::paintEvent(QPaintEvent* /*event*/) {
         p.setPen(c.text);
         p.drawText(QRectF(0, y + 14, 96, 25), Qt::AlignLeft | Qt::AlignVCenter, row.value);
         if (row.bar >= 0) {
-            p.setPen(Qt::NoPen);
+            p.setPen(QPen(c.line, 1));
             p.setBrush(tideColour(row.bar, top));
             p.drawRoundedRect(QRectF(84, y + 20, std::min(1.0, row.bar / top) * (width() - 90), 12), 3, 3);
         } else {
@@ -95,13 +96,20 @@ PlaneSheetView::PlaneSheetView(Session& session) : session_(session) {
     setMinimumHeight(130);
 }
 
+double PlaneSheetView::depthGutter() const {
+    const QFontMetricsF metrics(houseFont(12, true));
+    double widest = 0.0;
+    for (const auto depth : depthsOf(session_.bench(), *session_.sweep())) widest = std::max(widest, metrics.horizontalAdvance(session_.figure(depth)));
+    return widest + 8.0;
+}
+
 QRectF PlaneSheetView::mapRect(int column, int row) const {
     const auto* sweep = session_.sweep();
     const int columns = std::max<int>(1, static_cast<int>(sweep->runs.size()));
     const int rows = std::max<int>(1, static_cast<int>(depthsOf(session_.bench(), *sweep).size()));
-    const double left = 34;
-    const double pitch = std::min({(width() - left) / columns, (height() - kHeightLabel) / rows, 70.0});
-    return {left + column * pitch, row * pitch, pitch - 5, pitch - 5};
+    const double left = depthGutter();
+    const double pitch = std::min({(width() - left) / columns, (height() - kHeightLabel - kTop) / rows, 70.0});
+    return {left + column * pitch, kTop + row * pitch, pitch - 5, pitch - 5};
 }
 
 void PlaneSheetView::paintEvent(QPaintEvent* /*event*/) {
@@ -116,7 +124,7 @@ void PlaneSheetView::paintEvent(QPaintEvent* /*event*/) {
         p.setFont(houseFont(12, chosen_row));
         p.setPen(chosen_row ? c.accent : c.muted);
         const auto first = mapRect(0, row);
-        p.drawText(QRectF(0, first.top(), 28, first.height()), Qt::AlignRight | Qt::AlignVCenter, session_.figure(depth));
+        p.drawText(QRectF(0, first.top(), first.left() - 6, first.height()), Qt::AlignRight | Qt::AlignVCenter, session_.figure(depth));
     }
     for (int column = 0; column < static_cast<int>(sweep->runs.size()); ++column) {
         const auto& run = session_.bench().runs[sweep->runs[static_cast<std::size_t>(column)]];
@@ -140,6 +148,10 @@ void PlaneSheetView::paintEvent(QPaintEvent* /*event*/) {
         }
         const auto last = mapRect(column, static_cast<int>(depths.size()) - 1);
         p.setFont(houseFont(12, chosen_column));
+        // Figures that would run into their neighbours are left to the chosen column and its distance.
+        const double wide = QFontMetricsF(houseFont(12, true)).horizontalAdvance(session_.figure(run.height));
+        const bool crowded = wide > last.width() && !chosen_column && (column % 2 == 1 || std::abs(column - chosenColumn()) == 1);
+        if (crowded) continue;
         p.setPen(chosen_column ? c.accent : c.muted);
         p.drawText(QRectF(last.left() - 6, last.bottom() + 4, last.width() + 12, kHeightLabel), Qt::AlignCenter, session_.figure(run.height));
     }
@@ -147,6 +159,13 @@ void PlaneSheetView::paintEvent(QPaintEvent* /*event*/) {
     p.setPen(QPen(c.accent, 1, Qt::DotLine));
     p.setBrush(Qt::NoBrush);
     p.drawRect(QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5));
+}
+
+int PlaneSheetView::chosenColumn() const {
+    const auto& runs = session_.sweep()->runs;
+    for (std::size_t i = 0; i < runs.size(); ++i)
+        if (session_.height() && session_.bench().runs[runs[i]].height == *session_.height()) return static_cast<int>(i);
+    return -2;
 }
 
 void PlaneSheetView::mousePressEvent(QMouseEvent* event) {

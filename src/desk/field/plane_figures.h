@@ -50,6 +50,8 @@ class PlaneSheetView : public QWidget {
 
   private:
     QRectF mapRect(int column, int row) const;
+    double depthGutter() const;
+    int chosenColumn() const;
 
     Session& session_;
 };

@@ -15,6 +15,7 @@ namespace glumet {
 namespace {
 
 constexpr std::array kLimits{10, 15, 20};
+constexpr int kRowHeight = 22;
 
 
 }  // namespace
@@ -40,8 +41,9 @@ HeightStage::HeightStage(Session& session)
     table_->setSelectionMode(QAbstractItemView::SingleSelection);
     table_->setShowGrid(false);
     table_->verticalHeader()->hide();
-    table_->verticalHeader()->setDefaultSectionSize(23);
+    table_->verticalHeader()->setDefaultSectionSize(kRowHeight);
     table_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
+    table_->horizontalHeader()->setHighlightSections(false);
     table_->setTabKeyNavigation(false);
     layout->addWidget(table_);
     connect(table_, &QTableWidget::currentCellChanged, this, [this](int row) {
@@ -91,13 +93,15 @@ QWidget* HeightStage::makeAnswer() {
 
 QWidget* HeightStage::makePlots() {
     auto* holder = new QWidget;
-    auto* layout = new QVBoxLayout(holder);
+    auto* layout = new QGridLayout(holder);
     layout->setContentsMargins(0, 0, 0, 0);
-    layout->setSpacing(4);
-    layout->addWidget(makeLabel(tr("Loss of the grid mean, %"), TextRole::Muted));
-    layout->addWidget(loss_, 5);
-    layout->addWidget(makeLabel(tr("Centre, mean and outer ring, µmol·m⁻²·s⁻¹"), TextRole::Muted));
-    layout->addWidget(spread_, 6);
+    layout->setHorizontalSpacing(18);
+    layout->setVerticalSpacing(2);
+    layout->addWidget(makeLabel(tr("Loss of the grid mean, %"), TextRole::Muted), 0, 0);
+    layout->addWidget(loss_, 1, 0);
+    layout->addWidget(makeLabel(tr("Centre, mean and outer ring, µmol·m⁻²·s⁻¹"), TextRole::Muted), 0, 1);
+    layout->addWidget(spread_, 1, 1);
+    layout->setRowStretch(1, 1);
     loss_->setAccessibleName(tr("Loss against height"));
     spread_->setAccessibleName(tr("Centre and outer ring against height"));
     return holder;
@@ -132,7 +136,7 @@ void HeightStage::refresh() {
     refreshTable(v);
 }
 
-void HeightStage::addLine(QCustomPlot& plot, const std::vector<std::pair<double, double>>& points, const QString& name, const QColor& colour, bool dashed) const {
+void HeightStage::addLine(QCustomPlot& plot, const std::vector<std::pair<double, double>>& points, const QString& name, const QColor& colour, bool below) const {
     if (points.empty()) return;
     std::vector<double> xs;
     std::vector<double> ys;
@@ -148,12 +152,12 @@ void HeightStage::addLine(QCustomPlot& plot, const std::vector<std::pair<double,
     label->setText(name);
     label->setFont(houseFont(12));
     label->setColor(colour);
-    label->setPositionAlignment(Qt::AlignLeft | Qt::AlignBottom);
+    label->setPositionAlignment(Qt::AlignLeft | (below ? Qt::AlignTop : Qt::AlignBottom));
     label->position->setCoords(xs.front(), ys.front());
-    label->setPadding(QMargins(4, 0, 0, 5));
+    label->setPadding(QMargins(4, 5, 0, 5));
     if (xs.size() < 2) return;
     auto* line = plot.addGraph();
-    line->setPen(QPen(colour, 2.2, dashed ? Qt::DashLine : Qt::SolidLine));
+    line->setPen(QPen(colour, 2.2));
     const MonotoneCubic curve(xs, ys);
     constexpr int kSteps = 160;
     for (int i = 0; i <= kSteps; ++i) {
@@ -198,6 +202,13 @@ void HeightStage::refreshLoss(const SpillLimitVerdict& v) {
     line->setPen(QPen(colours().text, 1.2, Qt::DashLine));
     line->point1->setCoords(0, limit);
     line->point2->setCoords(1, limit);
+    auto* name = new QCPItemText(loss_);
+    name->setText(tr("limit %1").arg(text(percentText(v.limit_asked))));
+    name->setFont(houseFont(12));
+    name->setColor(colours().text);
+    name->setPositionAlignment(Qt::AlignLeft | Qt::AlignBottom);
+    name->position->setTypeX(QCPItemPosition::ptAxisRectRatio);
+    name->position->setCoords(0.01, limit);
     loss_->xAxis->scaleRange(1.06);
     loss_->yAxis->setRange(qMin(0.0, loss_->yAxis->range().lower), qMax(loss_->yAxis->range().upper, limit) * 1.12);
     loss_->replot(QCustomPlot::rpQueuedReplot);
@@ -218,11 +229,11 @@ void HeightStage::refreshSpread(const SpillLimitVerdict& v) {
     }
     addLine(*spread_, centre, tr("centre"), colours().accent);
     addLine(*spread_, mean, tr("grid mean"), colours().text);
-    addLine(*spread_, outer, tr("outer ring"), colours().water);
+    addLine(*spread_, outer, tr("outer ring"), colours().water, true);
     spread_->rescaleAxes();
     spread_->xAxis->scaleRange(1.06);
-    spread_->yAxis->setRange(0, spread_->yAxis->range().upper * 1.12);
-    spread_->xAxis->setLabel(tr("lamp above water, %1").arg(text(unitName(session().unit()))));
+    spread_->yAxis->setRange(0, spread_->yAxis->range().upper * 1.18);
+    for (auto* plot : {loss_, spread_}) plot->xAxis->setLabel(tr("lamp above water, %1").arg(text(unitName(session().unit()))));
     spread_->replot(QCustomPlot::rpQueuedReplot);
 }
 
@@ -251,7 +262,7 @@ void HeightStage::refreshTable(const SpillLimitVerdict& v) {
         ++row;
     }
     if (chosen >= 0) table_->selectRow(chosen);
-    table_->setFixedHeight(30 + 23 * qBound(1, row, 8));
+    table_->setFixedHeight(31 + kRowHeight * qBound(1, row, 8));
 }
 
 std::vector<Finding> HeightStage::findings() const {

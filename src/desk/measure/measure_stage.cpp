@@ -14,8 +14,8 @@
 namespace glumet {
 namespace {
 
-/// Pixel size of the live value: B612's digits stand 0.72 of it high, so 76 px.
-constexpr int kLivePixels = 106;
+/// Pixel size of the live value: B612's digits stand 0.72 of it high, so 75 px.
+constexpr int kLivePixels = 104;
 constexpr double kStripSeconds = 12.0;
 
 
@@ -23,7 +23,7 @@ constexpr double kStripSeconds = 12.0;
 
 MeasureStage::MeasureStage(Session& session)
     : Stage(session), taker_(session), title_(makeLabel({}, TextRole::Title)), counter_(makeLabel({}, TextRole::Muted)), map_(new PlanMap),
-      point_(new QLabel), place_(makeLabel({}, TextRole::Muted)), live_(new QLabel), unit_(makeLabel({}, TextRole::Muted)), typed_(new QLineEdit),
+      last_(makeLabel({}, TextRole::Muted)), point_(new QLabel), place_(makeLabel({}, TextRole::Muted)), live_(new QLabel), unit_(makeLabel({}, TextRole::Muted)), typed_(new QLineEdit),
       strip_(new ValueStrip(session, kStripSeconds)), strip_note_(makeLabel({}, TextRole::Muted)), rule_note_(makeLabel({}, TextRole::Muted)),
       progress_(new QProgressBar), sweep_(new SweepProgress(session)) {
     setFocusPolicy(Qt::StrongFocus);
@@ -38,8 +38,15 @@ MeasureStage::MeasureStage(Session& session)
     head->addWidget(counter_);
     layout->addLayout(head);
     auto* body = new QHBoxLayout;
-    body->setSpacing(20);
-    body->addWidget(map_, 1);
+    body->setSpacing(18);
+    auto* left = new QVBoxLayout;
+    left->setSpacing(2);
+    left->addWidget(map_);
+    last_->setObjectName(QStringLiteral("lastKept"));
+    last_->setMinimumHeight(22);
+    left->addWidget(last_);
+    left->addStretch(1);
+    body->addLayout(left, 1);
     body->addWidget(makeSide());
     layout->addLayout(body, 1);
     layout->addWidget(makeKeys());
@@ -61,7 +68,7 @@ MeasureStage::MeasureStage(Session& session)
 
 QWidget* MeasureStage::makeSide() {
     auto* side = new QWidget;
-    side->setFixedWidth(262);
+    side->setFixedWidth(254);
     auto* layout = new QVBoxLayout(side);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->setSpacing(4);
@@ -162,8 +169,24 @@ void MeasureStage::updatePlan() {
         plan.next_progress = taker_.progress();
         for (const auto& doubt : mirrorDoubts(*plane)) plan.doubtful.push_back(doubt.cell);
     }
+    showLast();
     map_->setHint(run == nullptr ? tr("Make a run in Bench, or import readings.") : QString());
     map_->setPlan(plan, colours());
+}
+
+/// What was kept last on this plane, so that a glance back confirms it.
+void MeasureStage::showLast() {
+    const auto* plane = session().plane();
+    if (plane == nullptr || plane->readings.empty() || !plane->grid) {
+        last_->clear();
+        return;
+    }
+    const auto& reading = plane->readings.back();
+    const auto cell = cellAt(*plane->grid, reading.x, reading.y);
+    QString line = tr("Kept last: %1 %2").arg(cell ? text(cellName(*cell)) : QString(), text(ppfdFigure(reading.mean)));
+    if (reading.min && reading.max) line += tr(", swing %1–%2").arg(text(ppfdFigure(*reading.min)), text(ppfdFigure(*reading.max)));
+    if (const auto error = reading.relativeStandardError()) line += tr(", ± %1").arg(text(percentText(*error)));
+    last_->setText(line);
 }
 
 void MeasureStage::showTarget() {
@@ -190,7 +213,7 @@ void MeasureStage::showTarget() {
 
 void MeasureStage::showLive() {
     const auto now = taker_.state();
-    live_->setText(now ? text(ppfdFigure(now->mean)) : QStringLiteral("–"));
+    live_->setText(now ? text(ppfdFigure(now->mean)) : QString());
     if (now && now->mean.value() > 0.0) {
         const QString state = now->within_error ? tr("settled") : now->timed_out ? tr("time is up") : taker_.armed() ? tr("taken when settled") : tr("settling");
         unit_->setText(tr("µmol·m⁻²·s⁻¹ ± %1, %2").arg(text(percentText(now->standard_error / now->mean.value())), state));

@@ -39,12 +39,14 @@ class MeasureStage : public Stage {
     void showLive();
     void showTarget();
     void updatePlan();
+    void showLast();
     void arm();
 
     ReadingTaker taker_;
     QLabel* title_;
     QLabel* counter_;
     PlanMap* map_;
+    QLabel* last_;
     QLabel* point_;
     QLabel* place_;
     QLabel* live_;

@@ -71,8 +71,9 @@ LedgerLine::LedgerLine(Session& session)
     live_->setFixedWidth(92);
     live_->setAccessibleName(tr("Live reading"));
     strip_->setFixedSize(130, 30);
-    swing_->setFixedWidth(150);
+    swing_->setFixedWidth(120);
     word_->setObjectName(QStringLiteral("lastWord"));
+    word_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
     auto* layout = new QHBoxLayout(this);
     layout->setContentsMargins(20, 0, 14, 0);
     layout->setSpacing(14);
@@ -101,7 +102,7 @@ QWidget* LedgerLine::makeSwitches() {
         layout->addWidget(button);
     }
     connect(units_, &QButtonGroup::idClicked, this, [this](int id) { session_.setUnit(static_cast<LengthUnit>(id)); });
-    auto* theme = new QPushButton(QStringLiteral("◐"));
+    auto* theme = new QPushButton(tr("paper"));
     theme->setProperty("quiet", true);
     theme->setObjectName(QStringLiteral("themeSwitch"));
     theme->setAccessibleName(tr("Dim room or paper"));
@@ -133,12 +134,13 @@ void LedgerLine::showSample(double seconds, double ppfd) {
 
 void LedgerLine::showWord(const QString& sentence, bool problem) {
     setRole(word_, problem ? TextRole::Problem : TextRole::Body);
-    word_->setText(sentence);
+    word_->setText(word_->fontMetrics().elidedText(sentence, Qt::ElideRight, qMax(word_->width(), 200)));
     word_->setToolTip(sentence);
 }
 
 void LedgerLine::refresh() {
     if (auto* button = units_->button(static_cast<int>(session_.unit()))) button->setChecked(true);
+    if (auto* theme = findChild<QPushButton*>(QStringLiteral("themeSwitch"))) theme->setText(session_.dark() ? tr("paper") : tr("dim"));
     saved_->setText(session_.project() == nullptr ? QString() : tr("all saved"));
     update();
     strip_->update();

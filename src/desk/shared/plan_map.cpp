@@ -11,10 +11,15 @@ PlanMap::PlanMap(QWidget* parent) : QWidget(parent) {
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("Plan of the plane"));
     setMinimumSize(200, 160);
+    QSizePolicy policy(QSizePolicy::Expanding, QSizePolicy::Preferred);
+    policy.setHeightForWidth(true);
+    setSizePolicy(policy);
 }
 
 void PlanMap::setPlan(const PlanData& plan, const Palette& palette) {
+    const bool reshaped = plan.length != plan_.length || plan.width != plan_.width;
     plan_ = plan;
+    if (reshaped) updateGeometry();
     palette_ = &palette;
     update();
 }
@@ -25,6 +30,12 @@ void PlanMap::setHint(const QString& hint) {
 }
 
 PlanLayout PlanMap::layoutNow() const { return planLayout(QRectF(rect()).adjusted(2, 2, -2, -2), plan_, true); }
+
+int PlanMap::heightForWidth(int width) const {
+    // Names and walls take about as much beside the plan as below it.
+    constexpr int kBeside = 40;
+    return qRound((width - kBeside) * (plan_.width / plan_.length)) + kBeside;
+}
 
 QRectF PlanMap::cellRect(Cell cell) const { return layoutNow().cell(plan_.grid, cell); }
 QRectF PlanMap::footprint() const { return layoutNow().footprint(); }

@@ -18,6 +18,8 @@ class PlanMap : public QWidget {
     /// A faint note across an empty plan.
     void setHint(const QString& hint);
     QRectF cellRect(Cell cell) const;
+    bool hasHeightForWidth() const override { return true; }
+    int heightForWidth(int width) const override;
     /// Left edge of the drawn tank, for aligning captions.
     QRectF footprint() const;
 

@@ -19,6 +19,7 @@ StageBar::StageBar(Session& session) : session_(session), progress_(kStages) {
     setCursor(Qt::PointingHandCursor);
     setAccessibleName(tr("Stages"));
     setFixedHeight(48);
+    setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Fixed);
 }
 
 QString StageBar::nameOf(StageId stage) {
@@ -40,6 +41,7 @@ void StageBar::setCurrent(StageId stage) {
 
 void StageBar::setProgress(StageId stage, const QString& progress) {
     progress_[static_cast<std::size_t>(stage)] = progress;
+    updateGeometry();
     update();
 }
 

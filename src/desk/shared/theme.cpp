@@ -13,6 +13,7 @@ const char* const kSheet = R"(
 QWidget { color: @text; font-family: "Glumet Text"; font-size: 13px; }
 QMainWindow, QDialog, #stageArea { background: @ground; }
 #sideColumn { background: @panel; }
+#projectButton { color: @text; }
 #ledger, #topBar { background: @panel; }
 QLabel { background: transparent; }
 QLabel[role="title"] { font-size: 17px; font-weight: bold; }
@@ -27,7 +28,11 @@ QLineEdit:hover, QComboBox:hover { border-bottom-color: @muted; }
 QLineEdit:focus, QComboBox:focus, QPlainTextEdit:focus, QDoubleSpinBox:focus { border: 1px solid @accent; }
 QLineEdit[wrong="true"] { border: 1px solid @accent; }
 QComboBox::drop-down { border: none; width: 18px; }
-QComboBox::down-arrow { image: none; border-left: 4px solid transparent; border-right: 4px solid transparent; border-top: 5px solid @muted; margin-right: 6px; }
+QComboBox::down-arrow { image: url(:/icons/down.svg); width: 10px; height: 10px; margin-right: 6px; }
+#formColumn QLineEdit, #formColumn QComboBox { background: transparent; border: 1px solid transparent; border-bottom: 1px solid @line; border-radius: 0; padding: 2px 5px; }
+#formColumn QLineEdit:hover, #formColumn QComboBox:hover { background: @panel; }
+#formColumn QLineEdit:focus, #formColumn QComboBox:focus { background: @raised; border: 1px solid @accent; }
+#formColumn QLineEdit[wrong="true"] { border: 1px solid @accent; }
 QComboBox QAbstractItemView { background: @raised; border: 1px solid @line; selection-background-color: @accent; selection-color: @on_accent; outline: 0; }
 QPushButton, QToolButton { background: @raised; border: 1px solid @line; border-radius: 4px; padding: 6px 14px; }
 QPushButton:hover, QToolButton:hover { border-color: @muted; }
@@ -50,7 +55,8 @@ QMenu::item:selected { background: @line; }
 QMenu::separator { height: 1px; background: @line; margin: 4px 0; }
 QTableView, QListView, QTreeView { background: transparent; border: none; gridline-color: @line; outline: 0;
   selection-background-color: @raised; selection-color: @text; font-family: "Glumet Mono"; font-size: 12px; }
-QTableView:focus { border: 1px solid @accent; }
+QTableView { border-bottom: 1px solid @ground; }
+QTableView:focus { border-bottom: 1px solid @accent; }
 QHeaderView, QHeaderView::section { background: transparent; color: @muted; border: none; border-bottom: 1px solid @line; padding: 4px 6px; font-family: "Glumet Text"; font-size: 12px; }
 QTableView::item { padding: 2px 6px; border: none; }
 QTableView::item:selected, QListView::item:selected { background: @line; color: @text; }

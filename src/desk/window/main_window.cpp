@@ -29,8 +29,8 @@
 namespace glumet {
 namespace {
 
-constexpr int kSectionWidth = 318;
-constexpr int kFindingsWidth = 272;
+constexpr int kSectionWidth = 322;
+constexpr int kFindingsWidth = 258;
 constexpr std::uint64_t kPracticeSeed = 7;
 
 const QString kFilter = QStringLiteral("Glumet (*.glumet)");
@@ -89,10 +89,10 @@ QWidget* MainWindow::makeTopBar() {
         button->setProperty("quiet", true);
         button->setCursor(Qt::PointingHandCursor);
     }
-    project_->setStyleSheet(QStringLiteral("font-size: 14px; font-weight: bold;"));
+    project_->setStyleSheet(QStringLiteral("font-size: 14px; font-weight: bold; text-align: left;"));
     project_->setAccessibleName(tr("Project"));
     project_->setObjectName(QStringLiteral("projectButton"));
-    sweep_->setStyleSheet(QStringLiteral("font-size: 14px;"));
+    sweep_->setStyleSheet(QStringLiteral("font-size: 14px; text-align: left;"));
     sweep_->setAccessibleName(tr("Fixture and configuration"));
     sweep_->setObjectName(QStringLiteral("sweepButton"));
     connect(project_, &QPushButton::clicked, this, &MainWindow::projectMenu);
@@ -290,7 +290,6 @@ void MainWindow::refreshHead() {
     }
     bar_->setProgress(StageId::Measure, measured);
     bar_->setProgress(StageId::Field, field);
-    bar_->updateGeometry();
 }
 
 void MainWindow::projectMenu() {
@@ -323,7 +322,7 @@ bool MainWindow::openProject(const QString& path) {
         return false;
     }
     session_.setProject(std::move(*project));
-    session_.say(tr("Opened %1").arg(QFileInfo(path).fileName()));
+    session_.say(tr("Opened %1").arg(text(session_.bench().title)));
     return true;
 }
 
