@@ -1,0 +1,68 @@
+#include <QTest>
+
+#include "core/demo_scenario.h"
+#include "formats/bench_json.h"
+
+using namespace glumet;
+
+class TestBenchJson : public QObject {
+    Q_OBJECT
+
+  private slots:
+    void writingAndReadingLosesNothing() {
+        auto bench = demoBench();
+        bench.fixtures[0].power_supply_inside = true;
+        bench.tanks[1].wall(Side::Left).kind = WallKind::Acrylic;
+        Run run;
+        run.label = "one";
+        run.fixture = 2;
+        run.tank = 2;
+        run.meter = 1;
+        run.height = Millimetre(210);
+        run.dark_reading = Ppfd(0.3);
+        Plane plane;
+        plane.depth = Millimetre(150);
+        plane.grid = Grid{{10, 20.5}, {5}};
+        run.planes = {plane, Plane{}};
+        bench.runs = {run};
+        const auto written = writeBench(bench);
+        const auto back = readBench(written);
+        QVERIFY2(back, back ? "" : back.error().sentence().c_str());
+        QCOMPARE(writeBench(*back), written);
+        QCOMPARE(byId(back->fixtures, back->runs[0].fixture)->name, bench.fixtures[1].name);
+        QCOMPARE(*back->runs[0].planes[0].grid, *plane.grid);
+    }
+
+    void faultsNameTheirKey_data() {
+        QTest::addColumn<QString>("from");
+        QTest::addColumn<QString>("to");
+        QTest::addColumn<QString>("part");
+        QTest::newRow("newer") << "\"version\": 1" << "\"version\": 99" << "newer";
+        QTest::newRow("foreign") << "glumet bench" << "other" << "format";
+        QTest::newRow("missing") << "\"water_depth_mm\"" << "\"depth\"" << "water_depth_mm";
+        QTest::newRow("negative") << "\"length_mm\": 600.0" << "\"length_mm\": -1" << "length_mm";
+        QTest::newRow("unknown wall") << "\"kind\": \"opaque\"" << "\"kind\": \"stone\"" << "stone";
+        QTest::newRow("wrong type") << "\"mass_kg\": 1.4" << "\"mass_kg\": \"heavy\"" << "number";
+    }
+    void faultsNameTheirKey() {
+        QFETCH(QString, from);
+        QFETCH(QString, to);
+        QFETCH(QString, part);
+        auto text = QString::fromStdString(writeBench(demoBench()));
+        QVERIFY(text.contains(from));
+        text.replace(text.indexOf(from), from.size(), to);
+        const auto back = readBench(text.toStdString());
+        QVERIFY(!back);
+        const auto said = QString::fromStdString(back.error().sentence());
+        QVERIFY2(said.contains(part), qPrintable(said));
+    }
+
+    void notJsonIsSaid() {
+        QVERIFY(!readBench("{ \"format\": "));
+        QVERIFY(!readBench(""));
+        QVERIFY(!readBench("[1, 2]"));
+    }
+};
+
+QTEST_GUILESS_MAIN(TestBenchJson)
+#include "test_bench_json.moc"

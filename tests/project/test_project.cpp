@@ -1,0 +1,301 @@
+#include <QProcess>
+#include <QRandomGenerator>
+#include <QSignalSpy>
+#include <QTemporaryDir>
+#include <QTest>
+
+#include "core/demo_scenario.h"
+#include "project/described.h"
+#include "project/project.h"
+#include "project/schema.h"
+
+using namespace glumet;
+
+namespace {
+
+Reading readingAt(double x, double y, double ppfd) {
+    Reading reading;
+    reading.x = Millimetre(x);
+    reading.y = Millimetre(y);
+    reading.mean = Ppfd(ppfd);
+    return reading;
+}
+
+}  // namespace
+
+class TestProject : public QObject {
+    Q_OBJECT
+
+  private slots:
+    void init() {
+        dir_ = std::make_unique<QTemporaryDir>();
+        path_ = dir_->filePath(QStringLiteral("bench.glumet"));
+    }
+
+    void everythingSurvivesClosing() {
+        auto project = created();
+        auto fixture = demoBench().fixtures.front();
+        fixture.id = 0;
+        const auto fixture_id = *project->save(fixture);
+        auto tank = demoBench().tanks.back();
+        tank.id = 0;
+        const auto tank_id = *project->save(tank);
+        Run run = plannedRun(fixture_id);
+        run.tank = tank_id;
+        run.level_pct = 61.803398874989;
+        run.dark_reading = Ppfd(0.1);
+        QVERIFY(project->save(run));
+        auto reading = readingAt(50, 50, 1.0 / 3.0);
+        reading.sd = 0.1;
+        reading.extra["mood"] = "calm";
+        QVERIFY(project->take(project->bench().runs[0].planes[0].id, reading));
+        const auto before = described(project->bench());
+        project.reset();
+        project = opened();
+        QCOMPARE(described(project->bench()), before);
+        QCOMPARE(project->bench().runs[0].planes[0].readings[0].mean.value(), 1.0 / 3.0);
+        fixture.id = fixture_id;
+        QVERIFY(project->bench().fixtures[0] == fixture);
+        tank.id = tank_id;
+        QVERIFY(project->bench().tanks[0] == tank);
+    }
+
+    void undoAndRedoEveryKindOfEditAcrossARestart() {
+        auto project = created();
+        std::vector<std::string> states{described(project->bench())};
+        const auto note = [&] { states.push_back(described(project->bench())); };
+        Fixture fixture;
+        fixture.name = "Fern 20";
+        fixture.id = *project->save(fixture);
+        note();
+        fixture.maker = "Marsh";
+        QVERIFY(project->save(fixture));
+        note();
+        QVERIFY(project->save(plannedRun(fixture.id)));
+        note();
+        const auto plane = project->bench().runs[0].planes[0].id;
+        const auto first = *project->take(plane, readingAt(50, 50, 200));
+        note();
+        QVERIFY(project->take(plane, readingAt(50, 50, 210)));
+        note();
+        QVERIFY(project->setFlag(first, QStringLiteral("doubtful")));
+        note();
+        Method method;
+        method.spill_limit = 0.2;
+        QVERIFY(project->saveMethod(QStringLiteral("Other title"), method));
+        note();
+        QVERIFY(project->removeRun(project->bench().runs[0].id));
+        note();
+        for (auto state = states.rbegin() + 1; state != states.rend(); ++state) {
+            QVERIFY(project->undo());
+            QCOMPARE(described(project->bench()), *state);
+            if (state == states.rbegin() + 4) {
+                project.reset();
+                project = opened();
+            }
+        }
+        QVERIFY(!project->undo());
+        for (std::size_t i = 1; i < states.size(); ++i) {
+            QVERIFY(project->redo());
+            QCOMPARE(described(project->bench()), states[i]);
+        }
+        QVERIFY(!project->redo());
+    }
+
+    void aNewEditForgetsWhatWasUndone() {
+        auto project = created();
+        Accessory accessory;
+        accessory.name = "shroud";
+        QVERIFY(project->save(accessory));
+        QVERIFY(project->undo());
+        accessory.name = "lens kit";
+        QVERIFY(project->save(accessory));
+        QVERIFY(!project->redo());
+        QCOMPARE(project->bench().accessories.size(), std::size_t{1});
+        QCOMPARE(project->undoTitle(), QStringLiteral("accessory lens kit"));
+    }
+
+    void theEarlierValueOfAPointIsKept() {
+        auto project = withRun();
+        const auto plane = project->bench().runs[0].planes[0].id;
+        QVERIFY(project->take(plane, readingAt(50, 50, 200)));
+        QVERIFY(project->take(plane, readingAt(50.2, 50, 210)));
+        QVERIFY(project->take(plane, readingAt(150, 50, 300)));
+        project.reset();
+        const auto again = opened();
+        const auto& readings = again->bench().runs[0].planes[0].readings;
+        QCOMPARE(readings.size(), std::size_t{3});
+        QVERIFY(readings[0].superseded && !readings[1].superseded);
+        QCOMPARE(readings[0].mean.value(), 200.0);
+    }
+
+    void importIsOneStepAndAllOrNothing() {
+        auto project = withRun();
+        const auto before = described(project->bench());
+        MergeReport made;
+        const auto rows = rowsOf(withRows({}, {row("A", 200, 150, 50, 50), row("A", 200, 150, 150, 50), row("B", 250, 150, 50, 50)}, made));
+        QSignalSpy changed(project.get(), &Project::changed);
+        const auto report = project->importRows(rows, QStringLiteral("a.csv"));
+        QVERIFY(report);
+        QCOMPARE(report->added, 3);
+        QCOMPARE(changed.count(), 1);
+        QCOMPARE(project->bench().runs.size(), std::size_t{3});
+        const auto twice = project->importRows(rows, QStringLiteral("a.csv"));
+        QCOMPARE(twice->already_there, 3);
+        QVERIFY(project->undo());
+        QVERIFY(project->undo());
+        QCOMPARE(described(project->bench()), before);
+        // A height no table allows breaks the last row: the sound ones before it must not stay.
+        auto broken = rows;
+        broken.back().depth = Millimetre(-5);
+        QVERIFY(!project->importRows(broken, QStringLiteral("b.csv")));
+        QCOMPARE(described(project->bench()), before);
+        project.reset();
+        QCOMPARE(described(opened()->bench()), before);
+    }
+
+    void filesThatAreNotProjectsAreLeftAlone_data() {
+        QTest::addColumn<QByteArray>("bytes");
+        QTest::addColumn<QString>("part");
+        QTest::newRow("text") << QByteArray("hello, this is no database at all") << "not a Glumet project";
+        QTest::newRow("empty") << QByteArray() << "not a Glumet project";
+        QTest::newRow("cut header") << QByteArray("SQLite format 3\0", 16) << "not a Glumet project";
+        QTest::newRow("foreign") << patched(68, QByteArray("\0\0\0\7", 4)) << "another program";
+        QTest::newRow("newer") << patched(60, QByteArray("\0\0\0\x63", 4)) << "newer Glumet";
+        QTest::newRow("cut short") << patched(0, {}).left(9000) << "damaged";
+        QTest::newRow("scrambled") << patched(4096, QByteArray(8192, 'x')) << "damaged";
+    }
+    void filesThatAreNotProjectsAreLeftAlone() {
+        QFETCH(QByteArray, bytes);
+        QFETCH(QString, part);
+        write(bytes);
+        const auto project = Project::open(path_);
+        QVERIFY(!project);
+        const auto said = QString::fromStdString(project.error().sentence());
+        QVERIFY2(said.contains(part), qPrintable(said));
+        QVERIFY(said.contains(path_));
+        QCOMPARE(QDir(dir_->path()).entryList(QDir::Files).size(), 1);
+        QFile file(path_);
+        QVERIFY(file.open(QIODevice::ReadOnly));
+        QCOMPARE(file.readAll(), bytes);
+    }
+
+    void aMissingFileAndAnExistingOne() {
+        QVERIFY(!Project::open(dir_->filePath(QStringLiteral("none.glumet"))));
+        created();
+        const auto again = Project::create(path_, QStringLiteral("x"));
+        QVERIFY(!again);
+        QVERIFY(again.error().what.find("exists") != std::string::npos);
+    }
+
+    void anotherProcessesWorkIsTakenIn() {
+        auto mine = withRun();
+        auto other = opened();
+        QVERIFY(other->take(other->bench().runs[0].planes[0].id, readingAt(50, 50, 111)));
+        QVERIFY(mine->take(mine->bench().runs[0].planes[0].id, readingAt(150, 50, 222)));
+        QCOMPARE(mine->bench().runs[0].planes[0].readings.size(), std::size_t{2});
+    }
+
+    void aCopyIsWholeAndRefusesToOverwrite() {
+        auto project = withRun();
+        const auto copy = dir_->filePath(QStringLiteral("copy.glumet"));
+        QVERIFY(project->copyTo(copy));
+        QVERIFY(!project->copyTo(copy));
+        QCOMPARE(described((*Project::open(copy))->bench()), described(project->bench()));
+    }
+
+    /// A process is killed at a random moment of storing, again and again; every reading it reported must be there.
+    void killedAtAnyMomentNoAcceptedReadingIsLost() {
+        withRun().reset();
+        constexpr int kKills = 20;
+        std::size_t expected_rows = 0;
+        for (int kill = 0; kill < kKills; ++kill) {
+            QProcess writer;
+            writer.start(QStringLiteral(GLUMET_BINARY_DIR "/reading_writer"), {path_});
+            QVERIFY(writer.waitForStarted());
+            QByteArray acknowledged;
+            const int wanted = static_cast<int>(QRandomGenerator::global()->bounded(40U, 400U));
+            while (acknowledged.count('\n') < wanted) {
+                QVERIFY(writer.waitForReadyRead());
+                acknowledged += writer.readAll();
+            }
+            writer.kill();
+            writer.waitForFinished();
+            acknowledged += writer.readAll();
+            const auto count = static_cast<std::size_t>(acknowledged.count('\n'));
+            const auto project = opened();
+            const auto& readings = project->bench().runs[0].planes[0].readings;
+            const auto stored = readings.size() - expected_rows;
+            // The one being stored when the blow fell may be there as well.
+            QVERIFY2(stored == count || stored == count + 1, qPrintable(QStringLiteral("%1 of %2").arg(stored).arg(count)));
+            QCOMPARE(readings[expected_rows + count - 1].mean.value(), static_cast<double>(count - 1));
+            expected_rows = readings.size();
+        }
+    }
+
+  private:
+    std::unique_ptr<Project> created() {
+        auto project = Project::create(path_, QStringLiteral("Test bench"));
+        return project ? std::move(*project) : nullptr;
+    }
+
+    std::unique_ptr<Project> opened() {
+        auto project = Project::open(path_);
+        if (!project) qWarning("%s", project.error().sentence().c_str());
+        return project ? std::move(*project) : nullptr;
+    }
+
+    static Run plannedRun(Id fixture) {
+        Run run;
+        run.label = "first";
+        run.fixture = fixture;
+        run.height = Millimetre(200);
+        Plane plane;
+        plane.depth = Millimetre(150);
+        plane.grid = cellCentres(Millimetre(600), Millimetre(600), 6, 6);
+        run.planes = {plane};
+        return run;
+    }
+
+    std::unique_ptr<Project> withRun() {
+        auto project = created();
+        Fixture fixture;
+        fixture.name = "Fern 20";
+        const auto id = project->save(fixture);
+        if (!id || !project->save(plannedRun(*id))) return nullptr;
+        return project;
+    }
+
+    static ReadingRow row(const std::string& run, double height, double depth, double x, double y) {
+        ReadingRow out;
+        out.run = run;
+        out.fixture = "Fern 20";
+        out.height = Millimetre(height);
+        out.depth = Millimetre(depth);
+        out.reading = readingAt(x, y, 100 + x);
+        return out;
+    }
+
+    void write(const QByteArray& bytes) const {
+        QFile file(path_);
+        QVERIFY(file.open(QIODevice::WriteOnly));
+        file.write(bytes);
+    }
+
+    /// A sound project file with some bytes replaced.
+    static QByteArray patched(int at, const QByteArray& bytes) {
+        const QTemporaryDir dir;
+        const auto path = dir.filePath(QStringLiteral("sound.glumet"));
+        Project::create(path, QStringLiteral("x"));
+        QFile file(path);
+        if (!file.open(QIODevice::ReadOnly)) return {};
+        QByteArray all = file.readAll();
+        return all.replace(at, bytes.size(), bytes);
+    }
+
+    std::unique_ptr<QTemporaryDir> dir_;
+    QString path_;
+};
+
+QTEST_GUILESS_MAIN(TestProject)
+#include "test_project.moc"
