@@ -24,7 +24,7 @@ const Palette& dimRoom() {
 
 const Palette& paper() {
     static const Palette palette{hex("#F7F3EB"), hex("#EFE9DE"), hex("#FFFDF8"), hex("#CFC6B6"), hex("#221E19"), hex("#665D50"),
-                                 hex("#A85C00"), hex("#FFFDF8"), hex("#22706A"), hex("#DCE7E4"), false};
+                                 hex("#9A5300"), hex("#FFFDF8"), hex("#22706A"), hex("#DCE7E4"), false};
     return palette;
 }
 

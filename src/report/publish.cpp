@@ -85,13 +85,13 @@ QString styleSheet() {
     return fontFace("GlumetText-Regular", "Glumet Text", "normal") + fontFace("GlumetText-Bold", "Glumet Text", "bold") + fontFace("GlumetMono-Regular", "Glumet Mono", "normal") +
            QStringLiteral("body{font:15px/1.5 'Glumet Text',sans-serif;color:#221E19;background:#F7F3EB;max-width:1040px;margin:2em auto;padding:0 1em}"
                           "h1{font-size:30px;margin:0}h2{font-size:17px;margin:2em 0 .5em}.muted{color:#665D50}"
-                          ".answer{font-size:64px;font-weight:bold;color:#A85C00;line-height:1.1}"
+                          ".answer{font-size:64px;font-weight:bold;color:#9A5300;line-height:1.1}"
                           ".top{display:flex;gap:2em;flex-wrap:wrap;border-top:2px solid #221E19;margin-top:1em;padding-top:1em}.top>div{flex:1 1 420px}"
                           "table{border-collapse:collapse;font-family:'Glumet Mono',monospace;font-size:13px}"
                           "td,th{padding:.15em .8em;text-align:right;border-bottom:1px solid #CFC6B6}th{color:#665D50;font-weight:normal}"
                           "dl{display:grid;grid-template-columns:9em 1fr;gap:.2em 1em;margin:1em 0}dt{color:#665D50}dd{margin:0}"
                           "figure{margin:1em 0;overflow-x:auto}figcaption{color:#665D50;font-size:13px}.pair{display:flex;flex-wrap:wrap;gap:1em}"
-                          ".doubt{color:#A85C00}svg{max-width:100%;height:auto}");
+                          ".doubt{color:#9A5300}svg{max-width:100%;height:auto}");
 }
 
 QString pairsHtml(const std::vector<Review::Pair>& pairs) {

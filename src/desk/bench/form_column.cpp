@@ -1,5 +1,6 @@
 #include "desk/bench/form_column.h"
 
+#include <QKeyEvent>
 #include <QLabel>
 #include <QStyle>
 
@@ -47,6 +48,7 @@ QLineEdit* FormColumn::addText(const QString& name, Read read, Write write, cons
     auto* edit = new QLineEdit;
     edit->setPlaceholderText(hint);
     edit->setAccessibleName(name);
+    edit->installEventFilter(this);
     const int row = grid_->rowCount();
     grid_->addWidget(makeLabel(name, TextRole::Muted), row, 0);
     grid_->addWidget(edit, row, 1);
@@ -87,7 +89,21 @@ void FormColumn::finish(const TextField& field) {
     }
     const QString fault = field.write(field.edit->text());
     markWrong(field.edit, !fault.isEmpty());
-    if (!fault.isEmpty()) session_.warn(fault);
+    if (fault.isEmpty())
+        field.edit->setText(field.read());  // which also ends the field's own undo history
+    else
+        session_.warn(fault);
+}
+
+bool FormColumn::eventFilter(QObject* watched, QEvent* event) {
+    auto* edit = qobject_cast<QLineEdit*>(watched);
+    if (edit == nullptr || event->type() != QEvent::ShortcutOverride) return QWidget::eventFilter(watched, event);
+    const auto* key = static_cast<QKeyEvent*>(event);
+    const bool undo = key->matches(QKeySequence::Undo) && !edit->isUndoAvailable();
+    const bool redo = key->matches(QKeySequence::Redo) && !edit->isRedoAvailable();
+    if (!undo && !redo) return false;
+    event->ignore();
+    return true;
 }
 
 void FormColumn::refresh() {

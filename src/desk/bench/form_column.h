@@ -36,6 +36,10 @@ class FormColumn : public QWidget {
     /// Shows what the bench holds now; a field being typed in is left alone.
     void refresh();
 
+  protected:
+    /// A field whose own typing cannot be undone any more leaves Ctrl+Z to the project.
+    bool eventFilter(QObject* watched, QEvent* event) override;
+
   private:
     struct TextField {
         QLineEdit* edit;

@@ -1,0 +1,206 @@
+#include <QPushButton>
+#include <QSignalSpy>
+#include <QTableWidget>
+
+#include "desk/field/field_stage.h"
+#include "desk/height/height_stage.h"
+#include "desk/publish/publish_stage.h"
+#include "desk/window_fixture.h"
+
+using namespace glumet;
+using glumet::testing::WindowFixture;
+
+class TestStages : public QObject {
+    Q_OBJECT
+
+  private slots:
+    void init() {
+        w_ = std::make_unique<WindowFixture>();
+        QVERIFY(w_->openDemo());
+    }
+    void cleanup() { w_.reset(); }
+
+    void everyCellIsReadByKeyboardAndByMouse() {
+        goTo(StageId::Field);
+        auto* map = w_->window.findChild<PlanMap*>();
+        auto* read_out = w_->find<QLabel>("cellReadOut");
+        QTest::mouseClick(map, Qt::LeftButton, {}, map->cellRect({0, 0}).center().toPoint());
+        w_->settle();
+        for (int row = 0; row < 6; ++row) {
+            for (int column = 0; column < 6; ++column) {
+                const Cell cell{row % 2 == 0 ? column : 5 - column, row};
+                QCOMPARE(*w_->session.cell(), cell);
+                const auto index = static_cast<std::size_t>(readingOfCell(*w_->plane().grid, w_->plane().readings)[static_cast<std::size_t>(cell.row * 6 + cell.column)]);
+                const auto expected = QString::fromStdString(cellName(cell) + "  " + ppfdFigure(w_->plane().readings[index].mean));
+                QVERIFY2(read_out->text().startsWith(expected), qPrintable(read_out->text()));
+                if (column < 5) w_->key(row % 2 == 0 ? Qt::Key_Right : Qt::Key_Left);
+            }
+            w_->key(Qt::Key_Up);
+        }
+        QTest::mouseMove(map, map->cellRect({2, 3}).center().toPoint());
+        QVERIFY(read_out->text().startsWith(QStringLiteral("C4")));
+    }
+
+    void excludingAPointChangesTheFiguresAndUndoBringsItBack() {
+        goTo(StageId::Field);
+        const auto before = planeStatistics(w_->plane())->n;
+        w_->session.chooseCell(Cell{1, 1});
+        w_->settle();
+        w_->key(Qt::Key_X);
+        QCOMPARE(planeStatistics(w_->plane())->n, before - 1);
+        w_->key(Qt::Key_Z, Qt::ControlModifier);
+        QCOMPARE(planeStatistics(w_->plane())->n, before);
+        w_->key(Qt::Key_D);
+        const auto index = static_cast<std::size_t>(readingOfCell(*w_->plane().grid, w_->plane().readings)[7]);
+        QCOMPARE(w_->plane().readings[index].flag, std::string(flag::kDoubtful));
+    }
+
+    void thePlaneSheetChoosesAPlane() {
+        goTo(StageId::Field);
+        auto* sheet = w_->window.findChild<PlaneSheetView*>();
+        const auto height = *w_->session.height();
+        sheet->setFocus();
+        w_->key(Qt::Key_Right);
+        w_->key(Qt::Key_Down);
+        QVERIFY(*w_->session.height() > height);
+        QCOMPARE(w_->session.depth()->value(), 300.0);
+        QTest::mouseClick(sheet, Qt::LeftButton, {}, QPoint(40, 10));
+        QCOMPARE(w_->session.depth()->value(), 150.0);
+        QCOMPARE(w_->session.height()->value(), 120.0);
+    }
+
+    void theSectionNavigates() {
+        goTo(StageId::Field);
+        auto* section = w_->window.findChild<SectionView*>();
+        section->setFocus();
+        const auto height = *w_->session.height();
+        w_->key(Qt::Key_Up);
+        QVERIFY(*w_->session.height() > height);
+        w_->key(Qt::Key_PageDown);
+        QCOMPARE(w_->session.depth()->value(), 300.0);
+        QVERIFY(section->accessibleDescription().contains(QStringLiteral("30 cm")));
+    }
+
+    void theLimitMovesTheAnswer() {
+        goTo(StageId::Height);
+        auto* answer = w_->find<QLabel>("heightAnswer");
+        const auto at15 = *w_->session.verdict()->height;
+        QCOMPARE(answer->text(), w_->session.length(at15));
+        QTest::mouseClick(w_->find<QPushButton>("limit_10"), Qt::LeftButton);
+        w_->settle();
+        QVERIFY(w_->session.bench().method.spill_limit == 0.10);
+        QVERIFY(*w_->session.verdict()->height < at15);
+        QCOMPARE(answer->text(), w_->session.length(*w_->session.verdict()->height));
+        QVERIFY(w_->find<QLabel>("heightReason")->text().contains(QStringLiteral("10 %")));
+    }
+
+    void theEvidenceTableShowsAndChoosesHeights() {
+        goTo(StageId::Height);
+        auto* table = w_->find<QTableWidget>("heightEvidence");
+        QCOMPARE(table->rowCount(), static_cast<int>(w_->session.verdict()->evidence.size()));
+        table->setFocus();
+        table->setCurrentCell(0, 0);
+        w_->settle();
+        QCOMPARE(w_->session.height()->value(), 120.0);
+        w_->key(Qt::Key_Down);
+        QCOMPARE(w_->session.height()->value(), 150.0);
+    }
+
+    void aSweepThatCannotSpeakSaysWhy() {
+        for (const auto& sweep : w_->session.sweeps())
+            if (byId(w_->session.bench().fixtures, sweep.configuration.fixture)->name == "Sedge Panel") {
+                w_->session.chooseConfiguration(sweep.configuration);
+                break;
+            }
+        goTo(StageId::Height);
+        QCOMPARE(w_->find<QLabel>("heightAnswer")->text(), QStringLiteral("–"));
+        QVERIFY(w_->find<QLabel>("heightReason")->text().contains(QStringLiteral("rises")));
+    }
+
+    void unitsSwitchEverywhereAtOnce() {
+        goTo(StageId::Height);
+        QTest::mouseClick(w_->find<QPushButton>("unit_in"), Qt::LeftButton);
+        w_->settle();
+        QVERIFY(w_->find<QLabel>("heightAnswer")->text().endsWith(QStringLiteral(" in")));
+        QVERIFY(w_->find<QLabel>("heightReason")->text().contains(QStringLiteral(" in ")));
+        QTest::mouseClick(w_->find<QPushButton>("unit_mm"), Qt::LeftButton);
+        w_->settle();
+        QVERIFY(w_->find<QLabel>("heightAnswer")->text().endsWith(QStringLiteral(" mm")));
+    }
+
+    void bothThemesDressTheWindow() {
+        const auto dark = w_->session.palette().ground;
+        QTest::mouseClick(w_->find<QPushButton>("themeSwitch"), Qt::LeftButton);
+        w_->settle();
+        QVERIFY(!w_->session.dark());
+        QVERIFY(w_->session.palette().ground != dark);
+        QCOMPARE(qApp->palette().color(QPalette::Window), paper().ground);
+    }
+
+    void mutedTextStaysReadable() {
+        const auto rgb = [](const QColor& c) { return Rgb{c.red(), c.green(), c.blue()}; };
+        for (const auto* palette : {&dimRoom(), &paper()})
+            for (const auto& ground : {palette->ground, palette->panel}) {
+                QVERIFY(contrast(rgb(palette->muted), rgb(ground)) >= 4.5);
+                QVERIFY(contrast(rgb(palette->text), rgb(ground)) >= 7.0);
+                QVERIFY(contrast(rgb(palette->accent), rgb(ground)) >= 4.5);
+            }
+    }
+
+    void aFindingLeadsToItsEvidence() {
+        goTo(StageId::Bench);
+        FindingItem* doubt = nullptr;
+        for (auto* item : w_->window.findChildren<FindingItem*>())
+            if (item->isVisible() && item->accessibleName().contains(QStringLiteral("Other light"))) doubt = item;
+        QVERIFY(doubt);
+        QTest::mouseClick(doubt, Qt::LeftButton);
+        w_->settle();
+        QCOMPARE(w_->window.stage(), StageId::Field);
+        QCOMPARE(byId(w_->session.bench().fixtures, w_->session.run()->fixture)->name, std::string("Twin Alder"));
+    }
+
+    void publishingWritesThePageAndItsData() {
+        goTo(StageId::Publish);
+        auto* stage = static_cast<PublishStage*>(w_->window.stageWidget(StageId::Publish));
+        QVERIFY(w_->find<QPushButton>("publishButton")->isEnabled());
+        QVERIFY(stage->publishInto(w_->path("out")));
+        for (const char* name : {"review.html", "review.pdf", "maps.svg", "maps.png", "loss.svg", "readings.csv", "bench.json"})
+            QVERIFY2(QFileInfo(w_->path("out") + QLatin1Char('/') + QLatin1String(name)).size() > 500, name);
+        QFile html(w_->path("out") + QStringLiteral("/review.html"));
+        QVERIFY(html.open(QIODevice::ReadOnly));
+        const auto page = QString::fromUtf8(html.readAll());
+        QVERIFY(page.contains(w_->session.length(*w_->session.verdict()->height)));
+        QVERIFY(page.contains(QStringLiteral("licensed electrician")));
+        QVERIFY(page.contains(QStringLiteral("Invented demonstration")));
+    }
+
+    void publishingIntoAnImpossiblePlaceIsSaid() {
+        goTo(StageId::Publish);
+        auto* stage = static_cast<PublishStage*>(w_->window.stageWidget(StageId::Publish));
+        QFile blocker(w_->path("file"));
+        QVERIFY(blocker.open(QIODevice::WriteOnly));
+        QVERIFY(!stage->publishInto(w_->path("file") + QStringLiteral("/inside")));
+        QVERIFY(w_->lastWord().contains(QStringLiteral("cannot be made")));
+    }
+
+    void stageAndPlaneChangesKeepTheChoice() {
+        w_->session.stepHeight(1);
+        const auto height = *w_->session.height();
+        for (const auto stage : {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish}) {
+            goTo(stage);
+            QCOMPARE(w_->window.stage(), stage);
+            QCOMPARE(*w_->session.height(), height);
+        }
+    }
+
+  private:
+    void goTo(StageId stage) {
+        w_->window.showStage(stage);
+        w_->settle();
+    }
+
+    std::unique_ptr<WindowFixture> w_;
+};
+
+QTEST_MAIN(TestStages)
+#include "test_stages.moc"

@@ -1,0 +1,265 @@
+#include <QComboBox>
+#include <QPlainTextEdit>
+#include <QPushButton>
+#include <QTimer>
+
+#include "desk/bench/bench_stage.h"
+#include "desk/bench/run_dialog.h"
+#include "desk/shared/command_list.h"
+#include "desk/window/import_dialog.h"
+#include "desk/window_fixture.h"
+#include "meters/simulated_meter.h"
+
+using namespace glumet;
+using glumet::testing::WindowFixture;
+
+namespace {
+
+const QByteArray kSheet = "height 20 cm, depth 15 cm\n124;122;156\n181;197;263\n";
+const QByteArray kReadings = "run,fixture,height_mm,depth_mm,x_mm,y_mm,ppfd\nA,Fern 20,200,150,50,50,100\nA,Fern 20,200,150,150,50,110\n";
+
+/// Works on the dialog that the next call opens.
+template <class Dialog, class Work>
+void onDialog(Work work) {
+    QTimer::singleShot(0, qApp, [work] {
+        auto* dialog = qobject_cast<Dialog*>(QApplication::activeModalWidget());
+        if (dialog == nullptr || !QTest::qWaitFor([dialog] { return QApplication::activeWindow() == dialog; })) return;
+        work(*dialog);
+        if (dialog->isVisible()) dialog->reject();
+    });
+}
+
+}  // namespace
+
+class TestWindow : public QObject {
+    Q_OBJECT
+
+  private slots:
+    void init() {
+        w_ = std::make_unique<WindowFixture>();
+        w_->show();
+    }
+    void cleanup() { w_.reset(); }
+
+    void withoutAProjectItSaysWhatToDoFirst() {
+        QVERIFY(w_->session.project() == nullptr);
+        const auto buttons = w_->window.findChildren<QPushButton*>();
+        QVERIFY(std::any_of(buttons.begin(), buttons.end(), [](const QPushButton* b) { return b->isVisible() && b->text() == QStringLiteral("New project…"); }));
+        w_->key(Qt::Key_3, Qt::ControlModifier);
+        w_->key(Qt::Key_Z, Qt::ControlModifier);
+    }
+
+    void anEmptyProjectLeadsThroughAllStages() {
+        QVERIFY(w_->create());
+        for (const int key : {Qt::Key_1, Qt::Key_2, Qt::Key_3, Qt::Key_4, Qt::Key_5}) w_->key(key, Qt::ControlModifier);
+        QCOMPARE(w_->window.stage(), StageId::Publish);
+        QVERIFY(!w_->find<QPushButton>("publishButton")->isEnabled());
+    }
+
+    void aDamagedFileKeepsTheOpenProject() {
+        QVERIFY(w_->create());
+        const auto path = w_->path("broken.glumet");
+        QFile file(path);
+        QVERIFY(file.open(QIODevice::WriteOnly));
+        file.write("no project");
+        file.close();
+        const auto* before = w_->session.project();
+        QVERIFY(!w_->window.openProject(path));
+        QCOMPARE(w_->session.project(), before);
+        QVERIFY(w_->lastWord().contains(QStringLiteral("not a Glumet project")));
+    }
+
+    void benchFieldsWriteToTheProject() {
+        QVERIFY(w_->createWithRuns({200}));
+        w_->window.showStage(StageId::Bench);
+        w_->settle();
+        auto* name = w_->find<QLineEdit>("fixtureName");
+        name->setFocus();
+        name->selectAll();
+        QTest::keyClicks(name, QStringLiteral("Fern 24"));
+        w_->key(Qt::Key_Return);
+        QCOMPARE(w_->session.bench().fixtures[0].name, std::string("Fern 24"));
+        auto* length = w_->find<QLineEdit>("tankLength");
+        length->setFocus();
+        length->selectAll();
+        QTest::keyClicks(length, QStringLiteral("23 5/8 in"));
+        w_->key(Qt::Key_Return);
+        QVERIFY(std::abs(w_->session.bench().tanks[0].length.value() - 600.075) < 1e-6);
+        w_->key(Qt::Key_Z, Qt::ControlModifier);
+        QCOMPARE(w_->session.bench().tanks[0].length.value(), 600.0);
+    }
+
+    void aWrongFieldIsMarkedAndChangesNothing() {
+        QVERIFY(w_->createWithRuns({200}));
+        w_->window.showStage(StageId::Bench);
+        w_->settle();
+        for (const auto& [object, typed] : {std::pair{"ratedPower", "-5"}, {"tankLength", "wide"}, {"targetBand", "300-100"}}) {
+            auto* edit = w_->find<QLineEdit>(object);
+            edit->setFocus();
+            edit->selectAll();
+            QTest::keyClicks(edit, QLatin1String(typed));
+            w_->key(Qt::Key_Return);
+            QVERIFY2(edit->property("wrong").toBool(), object);
+        }
+        QCOMPARE(w_->session.bench().fixtures[0].rated_power->value(), 20.0);
+        QCOMPARE(w_->session.bench().tanks[0].length.value(), 600.0);
+        QCOMPARE(w_->session.bench().method.band_low.value(), 150.0);
+    }
+
+    void aRunIsPlannedByTheDialog() {
+        QVERIFY(w_->createWithRuns({200}));
+        onDialog<RunDialog>([](RunDialog& dialog) {
+            auto* height = dialog.findChild<QLineEdit*>(QStringLiteral("height"));
+            QVERIFY(height->hasFocus());
+            height->setText(QStringLiteral("0"));
+            QVERIFY(!dialog.run());
+            height->setText(QStringLiteral("26 cm"));
+            dialog.findChild<QLineEdit*>(QStringLiteral("depths"))->setText(QStringLiteral("15; 99"));
+            QVERIFY(!dialog.run());  // below the tank's bottom
+            dialog.findChild<QLineEdit*>(QStringLiteral("depths"))->setText(QStringLiteral("30; 15"));
+            QTest::keyClick(&dialog, Qt::Key_Return);
+        });
+        w_->key(Qt::Key_R, Qt::ControlModifier);
+        QCOMPARE(w_->session.bench().runs.size(), std::size_t{2});
+        const auto& run = w_->session.bench().runs[1];
+        QCOMPARE(run.height.value(), 260.0);
+        QCOMPARE(run.planes.size(), std::size_t{2});
+        QCOMPARE(run.planes[0].depth.value(), 150.0);
+        QCOMPARE(run.planes[0].grid->cells(), 6);
+        QCOMPARE(w_->session.height()->value(), 260.0);
+    }
+
+    void aSheetAsksForWhatIsMissingAndImports() {
+        QVERIFY(w_->create());
+        ImportDialog dialog(w_->session, QStringLiteral("planes.csv"), kSheet, &w_->window);
+        dialog.show();
+        auto* import = dialog.findChild<QPushButton*>(QStringLiteral("importButton"));
+        auto* problems = dialog.findChild<QPlainTextEdit*>(QStringLiteral("importProblems"));
+        QVERIFY(!import->isEnabled());
+        QVERIFY(problems->toPlainText().contains(QStringLiteral("fixture needs a name")));
+        QVERIFY(problems->toPlainText().contains(QStringLiteral("distance between")));
+        dialog.findChild<QLineEdit*>(QStringLiteral("askFixture"))->setText(QStringLiteral("Fern 20"));
+        dialog.findChild<QLineEdit*>(QStringLiteral("askPitchX"))->setText(QStringLiteral("20"));
+        QVERIFY(!import->isEnabled());
+        dialog.findChild<QLineEdit*>(QStringLiteral("askPitchY"))->setText(QStringLiteral("20 cm"));
+        QVERIFY(import->isEnabled());
+        QTest::mouseClick(import, Qt::LeftButton);
+        QCOMPARE(w_->session.bench().runs.size(), std::size_t{1});
+        const auto& plane = w_->session.bench().runs[0].planes[0];
+        QCOMPARE(plane.readings.size(), std::size_t{6});
+        QCOMPARE(plane.readings[0].y.value(), 300.0);
+        QCOMPARE(plane.grid->columns(), 3);
+    }
+
+    void badRowsStopAnImportUnlessLeftOutOnPurpose() {
+        QVERIFY(w_->create());
+        ImportDialog dialog(w_->session, QStringLiteral("r.csv"), kReadings + "A,Fern 20,200,150,250,50,oops\n", &w_->window);
+        dialog.show();
+        auto* import = dialog.findChild<QPushButton*>(QStringLiteral("importButton"));
+        QVERIFY(!import->isEnabled());
+        QVERIFY(dialog.findChild<QPlainTextEdit*>(QStringLiteral("importProblems"))->toPlainText().contains(QStringLiteral("line 4, ppfd")));
+        QTest::mouseClick(dialog.findChild<QPushButton*>(QStringLiteral("soundRowsOnly")), Qt::LeftButton);
+        QVERIFY(import->isEnabled());
+        QTest::mouseClick(import, Qt::LeftButton);
+        QCOMPARE(w_->session.bench().runs[0].planes[0].readings.size(), std::size_t{2});
+    }
+
+    void cancellingAnImportLeavesNothing() {
+        QVERIFY(w_->create());
+        QFile file(w_->path("r.csv"));
+        QVERIFY(file.open(QIODevice::WriteOnly));
+        file.write(kReadings);
+        file.close();
+        bool seen = false;
+        onDialog<ImportDialog>([&seen](ImportDialog& dialog) {
+            seen = dialog.rows().has_value();
+            dialog.reject();
+        });
+        w_->window.importFile(w_->path("r.csv"));
+        QVERIFY(seen);
+        QVERIFY(w_->session.bench().runs.empty());
+    }
+
+    void exportAndImportLoseNothing() {
+        QVERIFY(w_->openDemo());
+        QVERIFY(QDir().mkpath(w_->path("out")));
+        w_->window.exportTo(w_->path("out"));
+        QFile csv(w_->path("out") + QStringLiteral("/readings.csv"));
+        QVERIFY(csv.open(QIODevice::ReadOnly));
+        const auto readings = rowsOf(w_->session.bench()).size();
+        WindowFixture other;
+        QVERIFY(other.create());
+        other.window.importFile(w_->path("out") + QStringLiteral("/bench.json"));
+        ImportDialog dialog(other.session, QStringLiteral("readings.csv"), csv.readAll(), &other.window);
+        dialog.show();
+        QTest::mouseClick(dialog.findChild<QPushButton*>(QStringLiteral("importButton")), Qt::LeftButton);
+        QCOMPARE(rowsOf(other.session.bench()).size(), readings);
+        QCOMPARE(other.session.bench().title, w_->session.bench().title);
+        QCOMPARE(other.session.bench().runs.size(), w_->session.bench().runs.size());
+    }
+
+    void commandsAreFoundByWords() {
+        QVERIFY(w_->createWithRuns({200}));
+        onDialog<CommandList>([](CommandList&) {
+            QTest::keyClicks(QApplication::focusWidget(), QStringLiteral("go heig"));
+            QTest::keyClick(QApplication::focusWidget(), Qt::Key_Return);
+        });
+        w_->key(Qt::Key_K, Qt::ControlModifier);
+        QCOMPARE(w_->window.stage(), StageId::Height);
+    }
+
+    void theKeySheetOpens() {
+        bool seen = false;
+        onDialog<KeySheet>([&seen](KeySheet&) { seen = true; });
+        w_->key(Qt::Key_F1);
+        QVERIFY(seen);
+    }
+
+    void stagesAreChosenByMouseAndArrows() {
+        QVERIFY(w_->createWithRuns({200}));
+        auto* bar = w_->window.findChild<StageBar*>();
+        QTest::mouseClick(bar, Qt::LeftButton, {}, QPoint(bar->width() - 10, 20));
+        w_->settle();
+        QCOMPARE(w_->window.stage(), StageId::Publish);
+        bar->setFocus();
+        w_->key(Qt::Key_Left);
+        QCOMPARE(w_->window.stage(), StageId::Height);
+    }
+
+    void everyControlHasAName() {
+        QVERIFY(w_->openDemo());
+        for (const auto stage : {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish}) {
+            w_->window.showStage(stage);
+            w_->settle();
+            for (const auto* widget : w_->window.findChildren<QWidget*>()) {
+                if (!widget->isVisible() || widget->focusPolicy() == Qt::NoFocus) continue;
+                const auto* button = qobject_cast<const QAbstractButton*>(widget);
+                const bool named = !widget->accessibleName().isEmpty() || (button != nullptr && !button->text().isEmpty()) || qobject_cast<const QComboBox*>(widget->parentWidget()) != nullptr;
+                QVERIFY2(named, qPrintable(QString::fromLatin1(widget->metaObject()->className()) + widget->objectName()));
+            }
+        }
+    }
+
+    void theSimulatedMeterSpeaksOnlyWithASceneAndAPlace() {
+        SimulatedMeter meter(1);
+        std::vector<double> samples;
+        connect(&meter, &Meter::sampled, this, [&](double, double ppfd) { samples.push_back(ppfd); });
+        meter.advance(1.0);
+        QVERIFY(samples.empty());
+        const auto bench = demoReadings(3);
+        meter.setScene(sceneOf(bench, bench.runs[0]));
+        meter.advance(1.0);
+        QVERIFY(samples.empty());
+        meter.probeMoved(Millimetre(300), Millimetre(300), Millimetre(150));
+        meter.advance(1.0);
+        QCOMPARE(samples.size(), std::size_t{20});
+        const double still = stillPpfd(sceneOf(bench, bench.runs[0]), Millimetre(300), Millimetre(300), Millimetre(150)).value();
+        for (const double sample : samples) QVERIFY(sample > 0.3 * still && sample < 3.0 * still);
+    }
+
+  private:
+    std::unique_ptr<WindowFixture> w_;
+};
+
+QTEST_MAIN(TestWindow)
+#include "test_window.moc"

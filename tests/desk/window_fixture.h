@@ -1,0 +1,121 @@
+#pragma once
+
+#include <QApplication>
+#include <QTemporaryDir>
+#include <QTest>
+
+#include "core/demo_scenario.h"
+#include "desk/window/main_window.h"
+#include "meters/meter.h"
+
+namespace glumet::testing {
+
+/// A meter that sends what the test says, when it says so.
+class HandMeter : public Meter {
+  public:
+    QString name() const override { return QStringLiteral("Hand meter"); }
+    void start() override {}
+    void stop() override {}
+    void probeMoved(Millimetre x, Millimetre y, Millimetre /*depth*/) override { probe = {x.value(), y.value()}; }
+
+    /// The same value for so many seconds, twenty a second.
+    void send(double ppfd, double seconds) {
+        for (int i = 0; i < qRound(seconds * 20); ++i) emit sampled(clock_ += 0.05, ppfd);
+    }
+    /// A value that swings around a mean, slowly enough not to settle within a few seconds.
+    void swing(double ppfd, double seconds) {
+        for (int i = 0; i < qRound(seconds * 20); ++i) emit sampled(clock_ += 0.05, ppfd * (i / 10 % 2 == 0 ? 1.3 : 0.7));
+    }
+
+    std::pair<double, double> probe{-1, -1};
+
+  private:
+    double clock_ = 0.0;
+};
+
+/// The window over a project in a temporary folder, with a clock that stands still.
+class WindowFixture {
+  public:
+    WindowFixture() : session([] { return QStringLiteral("2026-11-24T12:00:00"); }), window(session) {}
+
+    QString path(const char* name) const { return dir.filePath(QLatin1String(name)); }
+
+    /// An empty project.
+    bool create() { return window.createProject(path("bench.glumet")); }
+
+    /// A project with a described fixture and tank, and runs at the given heights: one plane of 3 × 2 points each.
+    bool createWithRuns(const std::vector<double>& heights) {
+        if (!create()) return false;
+        Fixture fixture;
+        fixture.name = "Fern 20";
+        fixture.rated_power = Watt(20);
+        const auto fixture_id = session.project()->save(fixture);
+        Tank tank;
+        tank.name = "Cube";
+        const auto tank_id = session.project()->save(tank);
+        if (!fixture_id || !tank_id) return false;
+        for (const double height : heights) {
+            Run run;
+            run.label = std::to_string(height);
+            run.fixture = *fixture_id;
+            run.tank = *tank_id;
+            run.height = Millimetre(height);
+            Plane plane;
+            plane.depth = Millimetre(150);
+            plane.grid = cellCentres(tank.length, tank.width, 3, 2);
+            run.planes = {plane};
+            if (!session.project()->save(run)) return false;
+        }
+        show();
+        return true;
+    }
+
+    /// Opens a writable copy of the shipped demonstration.
+    bool openDemo() {
+        QFile::copy(QStringLiteral(GLUMET_SOURCE_DIR "/data/demo/nursery.glumet"), path("demo.glumet"));
+        QFile::setPermissions(path("demo.glumet"), QFile::ReadOwner | QFile::WriteOwner);
+        const bool done = window.openProject(path("demo.glumet"));
+        show();
+        return done;
+    }
+
+    HandMeter& attachMeter() {
+        auto meter = std::make_unique<HandMeter>();
+        auto& reference = *meter;
+        session.setMeter(std::move(meter));
+        return reference;
+    }
+
+    void show() {
+        window.show();
+        window.activateWindow();
+        settle();
+    }
+
+    /// Lets queued refreshes happen; no time is waited for.
+    static void settle() {
+        for (int turn = 0; turn < 3; ++turn) QCoreApplication::processEvents();
+    }
+
+    template <class T>
+    T* find(const char* name) {
+        auto* found = window.findChild<T*>(QLatin1String(name));
+        if (found == nullptr) qWarning("no %s", name);
+        return found;
+    }
+
+    void key(int key, Qt::KeyboardModifiers modifiers = Qt::NoModifier) {
+        auto* target = QApplication::focusWidget();
+        QTest::keyClick(target != nullptr ? target : &window, static_cast<Qt::Key>(key), modifiers);
+        settle();
+    }
+
+    const Plane& plane() const { return *session.plane(); }
+    QString lastWord() { return find<QLabel>("lastWord")->toolTip(); }
+
+    QTemporaryDir dir;
+    Session session;
+    MainWindow window;
+};
+
+}  // namespace glumet::testing
