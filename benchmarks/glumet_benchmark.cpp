@@ -1,0 +1,152 @@
+// Measures what a reviewer waits for and prints a table: glumet_benchmark [JSON]
+#include <fmt/format.h>
+
+#include <QApplication>
+#include <QElapsedTimer>
+#include <QProcess>
+#include <QTemporaryDir>
+#include <algorithm>
+#include <cstdio>
+#include <fstream>
+#include <functional>
+#include <nlohmann/json.hpp>
+
+#include "core/grid.h"
+#include "core/ripple.h"
+#include "core/simulated_bench.h"
+#include "desk/window/main_window.h"
+
+namespace {
+
+using namespace glumet;  // one small program
+
+nlohmann::ordered_json results;
+
+/// Median of `times` runs, ms.
+double median(int times, const std::function<void()>& work) {
+    std::vector<double> spent;
+    for (int i = 0; i < times; ++i) {
+        QElapsedTimer clock;
+        clock.start();
+        work();
+        spent.push_back(static_cast<double>(clock.nsecsElapsed()) * 1e-6);
+    }
+    std::nth_element(spent.begin(), spent.begin() + times / 2, spent.end());
+    return spent[static_cast<std::size_t>(times / 2)];
+}
+
+void report(const char* key, const char* what, double value, const char* unit, const char* bar) {
+    results[key] = {{"value", value}, {"unit", unit}, {"bar", bar}};
+    std::printf("%-58s %9.2f %-4s %s\n", what, value, unit, bar);
+}
+
+void runToEnd(const QString& program, const QStringList& arguments) {
+    QProcess process;
+    process.setStandardErrorFile(QProcess::nullDevice());
+    process.start(QStringLiteral(GLUMET_BINARY_DIR "/") + program, arguments);
+    process.waitForFinished(-1);
+}
+
+void startUp() {
+    const QStringList demo{QStringLiteral("--demo"), QStringLiteral(GLUMET_SOURCE_DIR "/data/demo/nursery.glumet"), QStringLiteral("--startup-only")};
+    const double first = median(1, [&] { runToEnd(QStringLiteral("glumet"), demo); });
+    const double empty = median(15, [] { runToEnd(QStringLiteral("empty_window"), {}); });
+    const double ours = median(15, [&] { runToEnd(QStringLiteral("glumet"), demo); });
+    report("start_first_ms", "start to the demo window, first run", first, "ms", "bar 1000");
+    report("start_ms", "start to the demo window, median of 15", ours, "ms", "bar 1000");
+    report("start_empty_ms", "start of an empty Qt window, median of 15", empty, "ms", "");
+    report("start_ratio", "ratio of the two", ours / empty, "x", "bar 3");
+}
+
+/// 200 runs (10 fixtures × 20 heights) × 5 planes × 66 readings.
+std::vector<ReadingRow> manyRows() {
+    std::vector<ReadingRow> rows;
+    Noise noise(4);
+    const auto grid = cellCentres(Millimetre(1200), Millimetre(600), 11, 6);
+    for (int run = 0; run < 200; ++run)
+        for (int depth = 1; depth <= 5; ++depth)
+            for (const auto cell : serpentine(grid)) {
+                ReadingRow row;
+                row.run = fmt::format("run {}", run);
+                row.fixture = fmt::format("Fixture {}", run / 20);
+                row.height = Millimetre(100.0 + 10.0 * (run % 20));
+                row.depth = Millimetre(100.0 * depth);
+                row.reading.x = Millimetre(grid.xs_mm[static_cast<std::size_t>(cell.column)]);
+                row.reading.y = Millimetre(grid.ys_mm[static_cast<std::size_t>(cell.row)]);
+                row.reading.mean = Ppfd((400.0 - run % 20 * 8.0) / depth * (1.0 + 0.02 * noise.normal()));
+                row.reading.sd = 8.0;
+                row.reading.samples = 25.0;
+                row.reading.time = "2026-11-24T12:00:00";
+                rows.push_back(row);
+            }
+    return rows;
+}
+
+void largeProject(const QString& path) {
+    auto project = Project::create(path, QStringLiteral("Large"));
+    const auto rows = manyRows();
+    const double import = median(1, [&] { (*project)->importRows(rows, QStringLiteral("rows")); });
+    report("import_66000_ms", "import of 66 000 readings, one undo step", import, "ms", "");
+    const auto plane = (*project)->bench().runs.front().planes.front().id;
+    Reading reading;
+    reading.mean = Ppfd(200);
+    report("take_ms", "storing one reading in it, on the disk", median(51, [&] { (*project)->take(plane, reading); }), "ms", "");
+    project->reset();
+    report("open_ms", "opening 200 runs x 5 planes x 66 readings", median(5, [&] { Project::open(path); }), "ms", "bar 1000");
+}
+
+void changes(const QString& path) {
+    Session session([] { return QStringLiteral("2026-11-24T12:00:00"); });
+    MainWindow window(session);
+    window.openProject(path);
+    window.show();
+    const auto settle = [] {
+        for (int turn = 0; turn < 3; ++turn) QCoreApplication::processEvents();
+    };
+    settle();
+    for (const auto stage : {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish}) {
+        window.showStage(stage);
+        settle();
+    }
+    double worst = 0.0;
+    for (const auto stage : {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish}) {
+        window.showStage(stage == StageId::Field ? StageId::Height : StageId::Field);
+        settle();
+        const double spent = median(9, [&] {
+            window.showStage(stage);
+            settle();
+        });
+        worst = std::max(worst, spent);
+        const auto name = StageBar::nameOf(stage).toLower().toStdString();
+        report(("stage_" + name + "_ms").c_str(), ("to stage " + name + ", painted").c_str(), spent, "ms", "bar 50");
+    }
+    window.showStage(StageId::Field);
+    settle();
+    int step = 1;
+    report("plane_ms", "to another plane in Field, painted", median(20, [&] {
+               session.stepDepth(step);
+               settle();
+               if (session.depth()->value() >= 500.0 || session.depth()->value() <= 100.0) step = -step;
+           }), "ms", "bar 50");
+    report("height_ms", "to another height in Field, painted", median(19, [&] {
+               session.stepHeight(1);
+               settle();
+           }), "ms", "bar 50");
+    report("units_ms", "units switched, painted", median(4, [&] {
+               session.setUnit(session.unit() == LengthUnit::Cm ? LengthUnit::Inch : LengthUnit::Cm);
+               settle();
+           }), "ms", "");
+}
+
+}  // namespace
+
+int main(int argc, char** argv) {
+    qputenv("QT_QPA_PLATFORM", "offscreen");
+    QApplication app(argc, argv);
+    const QTemporaryDir dir;
+    startUp();
+    largeProject(dir.filePath(QStringLiteral("large.glumet")));
+    changes(dir.filePath(QStringLiteral("large.glumet")));
+    if (argc > 1) std::ofstream(argv[1]) << results.dump(2) << "\n";
+    return 0;
+}
