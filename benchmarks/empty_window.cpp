@@ -1,13 +1,13 @@
-// The least a Qt Widgets program can do: a window, shown; then it ends.
+// The least a Qt Widgets program can do: a window, painted; then it ends.
 #include <QApplication>
-#include <QTimer>
-#include <QWidget>
+
+#include "desk/window/first_paint.h"
 
 int main(int argc, char** argv) {
     QApplication app(argc, argv);
     QWidget window;
     window.resize(1280, 800);
+    const glumet::FirstPaint ready(window);
     window.show();
-    QTimer::singleShot(0, &app, &QApplication::quit);
     return QApplication::exec();
 }

@@ -8,6 +8,7 @@
 #include <cstdio>
 
 #include "desk/measure/sweep_progress.h"
+#include "desk/window/first_paint.h"
 #include "desk/window/main_window.h"
 #include "meters/simulated_meter.h"
 
@@ -57,7 +58,7 @@ Options parse(const QApplication& app) {
     const QCommandLineOption unit(QStringLiteral("unit"), QStringLiteral("cm, mm or in"), QStringLiteral("UNIT"), QStringLiteral("cm"));
     const QCommandLineOption select(QStringLiteral("fixture"), QStringLiteral("fixture or configuration to show"), QStringLiteral("NAME"));
     const QCommandLineOption paper(QStringLiteral("paper"), QStringLiteral("light theme"));
-    const QCommandLineOption startup(QStringLiteral("startup-only"), QStringLiteral("exit once the window is ready for input; for benchmarks"));
+    const QCommandLineOption startup(QStringLiteral("startup-only"), QStringLiteral("say ready once the window is painted, then exit; for benchmarks"));
     parser.addOptions({demo, shot, stage, unit, select, paper, startup});
     parser.process(app);
     return {parser.value(demo), parser.value(shot), parser.value(stage), parser.value(unit), parser.positionalArguments().value(0), parser.value(select),
@@ -110,13 +111,15 @@ int main(int argc, char** argv) {
     session.setUnit(options.unit == QLatin1String("in") ? LengthUnit::Inch : options.unit == QLatin1String("mm") ? LengthUnit::Mm : LengthUnit::Cm);
     MainWindow window(session);
     const bool shot = !options.shot.isEmpty();
-    QString file = options.demo.isEmpty() ? options.file : demoCopy(options.demo, shot || options.startup_only);
+    QString file = options.demo.isEmpty() ? options.file : demoCopy(options.demo, shot);
     if (!options.demo.isEmpty()) session.setMeter(std::make_unique<SimulatedMeter>(kDemoSeed));
     if (!file.isEmpty() && !window.openProject(file) && shot) return 1;
     if (!options.select.isEmpty()) chooseFixture(session, options.select);
     // A shown demonstration goes where the work is: the run that was broken off.
     if (!options.demo.isEmpty() && stage == StageId::Measure && session.sweep() != nullptr)
         resumeBrokenOff(session);
+    std::optional<FirstPaint> first_paint;
+    if (options.startup_only) first_paint.emplace(window);
     window.showStage(stage);
     window.show();
     if (shot) {
@@ -126,6 +129,5 @@ int main(int argc, char** argv) {
             for (const char* end : {"", "-wal", "-shm"}) QFile::remove(file + QLatin1String(end));
         return code;
     }
-    if (options.startup_only) QTimer::singleShot(0, &app, &QApplication::quit);
     return QApplication::exec();
 }

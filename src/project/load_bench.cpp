@@ -14,6 +14,16 @@ QSqlQuery allOf(const ProjectFile& file, const char* name, const QString& order 
     throw SqlFault{QStringLiteral("no such table")};
 }
 
+/// The readings, their words as UTF-8 bytes and empty ones as NULL: the conversion of a text nobody wrote
+/// would be most of the time of opening.
+QSqlQuery allReadings(const ProjectFile& file) {
+    QStringList columns = editableTables().back().columns;
+    for (auto& column : columns)
+        for (const char* words : {"flag", "note", "time", "extra"})
+            if (column == QLatin1String(words)) column = QStringLiteral("CAST(NULLIF(%1, '') AS BLOB)").arg(column);
+    return file.run(QStringLiteral("SELECT id, %1 FROM reading ORDER BY id").arg(columns.join(QStringLiteral(", "))));
+}
+
 template <class T, class Read>
 std::vector<T> listOf(const ProjectFile& file, const char* table, Read read) {
     std::vector<T> items;
@@ -29,7 +39,7 @@ void loadPlanes(const ProjectFile& file, Bench& bench) {
     std::unordered_map<Id, Plane*> plane_of;
     for (auto& run : bench.runs)
         for (auto& plane : run.planes) plane_of[plane.id] = &plane;
-    for (auto row = allOf(file, "reading"); row.next();)
+    for (auto row = allReadings(file); row.next();)
         plane_of.at(row.value(1).toLongLong())->readings.push_back(readingFrom(row));
 }
 

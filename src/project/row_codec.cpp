@@ -69,6 +69,8 @@ class Columns {
 
     QVariant next() { return row_.value(at_++); }
     std::string word() { return next().toString().toStdString(); }
+    /// The same for a column that was read as UTF-8 bytes.
+    std::string bytes() { return next().toByteArray().toStdString(); }
     double number() { return next().toDouble(); }
     int whole() { return next().toInt(); }
     Id id() { return next().toLongLong(); }
@@ -228,9 +230,9 @@ Reading readingFrom(const QSqlQuery& row) {
     r.sd = c.optional<double>();
     r.samples = c.optional<double>();
     r.power = c.optional<Watt>();
-    r.flag = c.word();
-    r.note = c.word();
-    r.time = c.word();
+    r.flag = c.bytes();
+    r.note = c.bytes();
+    r.time = c.bytes();
     r.superseded = c.whole() != 0;
     r.extra = extraFrom(c.next());
     return r;

@@ -25,6 +25,7 @@ Accessory accessoryFrom(const QSqlQuery& row);
 MeterProfile meterFrom(const QSqlQuery& row);
 Run runFrom(const QSqlQuery& row);
 Plane planeFrom(const QSqlQuery& row);
+/// Its words come as UTF-8 bytes, see allReadings().
 Reading readingFrom(const QSqlQuery& row);
 Method methodFrom(const QSqlQuery& row);
 

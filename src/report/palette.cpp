@@ -7,11 +7,23 @@ namespace {
 
 QColor hex(const char* text) { return QColor(QLatin1String(text)); }
 
-/// Adds the shipped fonts to the program once.
-bool loadFonts() {
-    for (const char* name : {"GlumetText-Regular", "GlumetText-Bold", "GlumetMono-Regular", "GlumetMono-Bold"})
-        QFontDatabase::addApplicationFont(QStringLiteral(":/fonts/%1.otf").arg(QLatin1String(name)));
+/// Adds both cuts of a shipped family to the program; true, so that a static can remember it.
+bool loadFamily(const char* family) {
+    for (const char* cut : {"Regular", "Bold"})
+        QFontDatabase::addApplicationFont(QStringLiteral(":/fonts/%1-%2.otf").arg(QLatin1String(family), QLatin1String(cut)));
     return true;
+}
+
+/// Each family costs a few milliseconds, so it is loaded when first asked for.
+QString familyOf(Face face) {
+    if (face == Face::Text) {
+        static const bool loaded = loadFamily("GlumetText");
+        Q_UNUSED(loaded)
+        return QStringLiteral("Glumet Text");
+    }
+    static const bool loaded = loadFamily("GlumetMono");
+    Q_UNUSED(loaded)
+    return QStringLiteral("Glumet Mono");
 }
 
 }  // namespace
@@ -35,9 +47,7 @@ QColor tideColour(double ppfd, double top) { return colourOf(tide(top > 0.0 ? pp
 QColor inkFor(const QColor& ground) { return colourOf(inkOn({ground.red(), ground.green(), ground.blue()})); }
 
 QFont houseFont(double pixel_size, bool bold, Face face) {
-    static const bool loaded = loadFonts();
-    Q_UNUSED(loaded)
-    QFont font(face == Face::Text ? QStringLiteral("Glumet Text") : QStringLiteral("Glumet Mono"));
+    QFont font(familyOf(face));
     font.setPixelSize(qMax(1, qRound(pixel_size)));
     font.setBold(bold);
     // Shaping would replace signs beside digits, which then cannot be copied out of a PDF.

@@ -122,7 +122,7 @@ class PlanPainter {
     }
 
     void names(const QRectF& footprint) {
-        p_.setFont(houseFont(12, false, Face::Figures));
+        p_.setFont(houseFont(12));
         p_.setPen(palette_.muted);
         for (int column = 0; column < plan_.grid.columns(); ++column) {
             const auto cell = layout_.cell(plan_.grid, {column, 0});

@@ -54,17 +54,23 @@ QString powerSentence(const Run& run, const Fixture* fixture) {
 class ReviewMaker {
   public:
     ReviewMaker(const Bench& bench, const ReviewChoice& choice) : choice_(choice) {
-        r_.bench = bench;
+        // Only what this review is about: its descriptions, and the runs of its sweep.
+        r_.bench.title = bench.title;
+        r_.bench.tanks = bench.tanks;
+        r_.bench.fixtures = bench.fixtures;
+        r_.bench.accessories = bench.accessories;
+        r_.bench.meters = bench.meters;
+        r_.bench.method = bench.method;
+        for (const auto& run : bench.runs)
+            if (configurationOf(run) == choice.configuration) r_.bench.runs.push_back(run);
         r_.unit = choice.unit;
         r_.band = {bench.method.band_low, bench.method.band_high};
     }
 
     Expected<Review> make() {
         const auto sweeps = sweepsOf(r_.bench);
-        const auto found = std::find_if(sweeps.begin(), sweeps.end(),
-                                        [&](const Sweep& sweep) { return sweep.configuration == choice_.configuration; });
-        if (found == sweeps.end()) return problem("", "there is no such configuration in the project");
-        r_.sweep = *found;
+        if (sweeps.empty()) return problem("", "there is no such configuration in the project");
+        r_.sweep = sweeps.front();
         rows();
         if (r_.rows.empty()) return problem(configurationName(r_.bench, choice_.configuration), "has no reading to publish");
         r_.title = text(configurationName(r_.bench, choice_.configuration));

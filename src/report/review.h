@@ -20,7 +20,7 @@ struct ReviewChoice {
 
 /// One published review, everything computed, nothing laid out.
 struct Review {
-    Bench bench;
+    Bench bench;  ///< all descriptions, and only the runs of the sweep
     Sweep sweep;
     LengthUnit unit = LengthUnit::Cm;
     Band band;

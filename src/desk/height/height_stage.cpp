@@ -44,6 +44,7 @@ HeightStage::HeightStage(Session& session)
     table_->verticalHeader()->setDefaultSectionSize(kRowHeight);
     table_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
     table_->horizontalHeader()->setHighlightSections(false);
+    table_->setFont(houseFont(12, false, Face::Figures));
     table_->setTabKeyNavigation(false);
     layout->addWidget(table_);
     connect(table_, &QTableWidget::currentCellChanged, this, [this](int row) {

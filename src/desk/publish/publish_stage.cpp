@@ -6,35 +6,36 @@
 #include <QVBoxLayout>
 
 #include "desk/shared/theme.h"
+#include "report/text.h"
 
 namespace glumet {
 
 PagePreview::PagePreview(Session& session) : session_(session) { setAccessibleName(tr("The page as it will be published")); }
 
-void PagePreview::setReview(std::optional<Review> review, const QString& reason) {
-    review_ = std::move(review);
-    reason_ = reason;
+void PagePreview::setReview(const Expected<Review>* review) {
+    review_ = review;
     update();
 }
 
 void PagePreview::paintEvent(QPaintEvent* /*event*/) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
-    if (!review_) {
+    if (review_ == nullptr) return;
+    if (!review_->has_value()) {
         p.setFont(houseFont(14));
         p.setPen(session_.palette().muted);
-        p.drawText(rect().adjusted(60, 0, -60, 0), Qt::AlignCenter | Qt::TextWordWrap, reason_);
+        p.drawText(rect().adjusted(60, 0, -60, 0), Qt::AlignCenter | Qt::TextWordWrap, text(review_->error().sentence()));
         return;
     }
     const double scale = std::min(width() / kPageWidth, height() / kPageHeight);
     p.translate((width() - kPageWidth * scale) / 2, 0);
     p.scale(scale, scale);
     p.setClipRect(QRectF(0, 0, kPageWidth, kPageHeight));
-    paintPage(p, *review_);
+    paintPage(p, **review_);
 }
 
 PublishStage::PublishStage(Session& session)
-    : Stage(session), title_(makeLabel({}, TextRole::Title)), preview_(new PagePreview(session)), publish_(new QPushButton(tr("Publish to a folder…"))) {
+    : Stage(session), review_(problem("", "not computed")), title_(makeLabel({}, TextRole::Title)), preview_(new PagePreview(session)), publish_(new QPushButton(tr("Publish to a folder…"))) {
     publish_->setProperty("primary", true);
     publish_->setObjectName(QStringLiteral("publishButton"));
     auto* layout = new QVBoxLayout(this);
@@ -48,24 +49,21 @@ PublishStage::PublishStage(Session& session)
     connect(publish_, &QPushButton::clicked, this, &PublishStage::askAndPublish);
 }
 
-Expected<Review> PublishStage::review() const {
+Expected<Review> PublishStage::makeReview() const {
     if (session().sweep() == nullptr) return problem("", tr("There is nothing to publish yet.").toStdString());
     return reviewOf(session().bench(), {session().sweep()->configuration, session().unit(), session().now().left(10)});
 }
 
 void PublishStage::refresh() {
-    auto made = review();
+    review_ = makeReview();
     title_->setText(tr("The page, as it will be read"));
-    publish_->setEnabled(made.has_value());
-    if (made)
-        preview_->setReview(std::move(*made), {});
-    else
-        preview_->setReview(std::nullopt, QString::fromStdString(made.error().sentence()));
+    publish_->setEnabled(review_.has_value());
+    preview_->setReview(&review_);
 }
 
 std::vector<Finding> PublishStage::findings() const {
     std::vector<Finding> out;
-    const auto made = review();
+    const auto& made = review_;
     if (!made) return benchFindings(session().bench(), session().findingContext());
     const auto fact = [&](FindingKind kind, const QString& title, const QString& body, EvidenceView view) {
         Finding finding;
@@ -88,9 +86,9 @@ std::vector<Finding> PublishStage::findings() const {
 }
 
 bool PublishStage::publishInto(const QString& folder) {
-    const auto made = review();
+    const auto made = makeReview();
     if (!made) {
-        session().warn(QString::fromStdString(made.error().sentence()));
+        session().warn(text(made.error().sentence()));
         return false;
     }
     const auto files = publishTo(folder, *made);

@@ -14,16 +14,15 @@ class PagePreview : public QWidget {
 
   public:
     explicit PagePreview(Session& session);
-    void setReview(std::optional<Review> review, const QString& reason);
-    bool hasReview() const { return review_.has_value(); }
+    /// Shows a review that outlives it, or the reason why there is none.
+    void setReview(const Expected<Review>* review);
 
   protected:
     void paintEvent(QPaintEvent* event) override;
 
   private:
     Session& session_;
-    std::optional<Review> review_;
-    QString reason_;
+    const Expected<Review>* review_ = nullptr;  ///< the stage's
 };
 
 class PublishStage : public Stage {
@@ -41,8 +40,9 @@ class PublishStage : public Stage {
 
   private:
     void askAndPublish();
-    Expected<Review> review() const;
+    Expected<Review> makeReview() const;
 
+    Expected<Review> review_;
     QLabel* title_;
     PagePreview* preview_;
     QPushButton* publish_;

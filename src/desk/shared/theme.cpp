@@ -138,7 +138,7 @@ void dressPlot(QCustomPlot& plot, const Palette& p) {
         axis->setSubTickPen(QPen(Qt::NoPen));
         axis->setTickLabelColor(p.muted);
         axis->setLabelColor(p.muted);
-        axis->setTickLabelFont(houseFont(11, false, Face::Figures));
+        axis->setTickLabelFont(houseFont(11));
         axis->setLabelFont(houseFont(12));
         axis->grid()->setPen(QPen(p.line, 1.0));
         axis->grid()->setZeroLinePen(QPen(p.line, 1.0));

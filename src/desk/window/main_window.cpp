@@ -74,6 +74,8 @@ MainWindow::MainWindow(Session& session)
 }
 
 void MainWindow::dress() {
+    if (dressed_ == &session_.palette()) return;  // a change of units alone
+    dressed_ = &session_.palette();
     if (auto* application = qobject_cast<QApplication*>(QCoreApplication::instance())) applyTheme(*application, session_.palette());
 }
 
@@ -231,20 +233,19 @@ Stage* MainWindow::stageWidget(StageId id) {
 void MainWindow::showStage(StageId id) {
     bar_->setCurrent(id);
     if (session_.project() == nullptr) return;
-    auto* stage = stageWidget(id);
-    middle_->setCurrentWidget(stage);
     section_->setShowsRecommendation(id == StageId::Height || id == StageId::Publish);
     if (session_.meter() != nullptr) id == StageId::Measure ? session_.meter()->start() : session_.meter()->stop();
-    stage->refresh();
-    findings_->setFindings(stage->findings());
-    stage->keyWidget()->setFocus();
+    refreshAll();
+    stageWidget(id)->keyWidget()->setFocus();
 }
 
 /// Several changes of one event are shown once, when control returns to the loop.
 void MainWindow::scheduleRefresh() {
     if (refresh_due_) return;
     refresh_due_ = true;
-    QTimer::singleShot(0, this, &MainWindow::refreshAll);
+    QTimer::singleShot(0, this, [this] {
+        if (refresh_due_) refreshAll();
+    });
 }
 
 void MainWindow::refreshAll() {
@@ -252,17 +253,13 @@ void MainWindow::refreshAll() {
     refreshHead();
     section_->refresh();
     ledger_->refresh();
-    bar_->update();
     if (session_.project() == nullptr) {
         middle_->setCurrentWidget(welcome_);
         findings_->setFindings({});
         return;
     }
     auto* stage = stageWidget(bar_->current());
-    if (middle_->currentWidget() != stage) {
-        showStage(bar_->current());
-        return;
-    }
+    middle_->setCurrentWidget(stage);
     stage->refresh();
     findings_->setFindings(stage->findings());
 }

@@ -71,6 +71,7 @@ class MainWindow : public QMainWindow {
     QWidget* welcome_;
     std::array<Stage*, 5> stages_{};
     QList<QAction*> commands_;
+    const Palette* dressed_ = nullptr;
     bool refresh_due_ = false;
 };
 
