@@ -21,7 +21,10 @@ std::optional<std::string> helpOf(const std::string& verb) {
         {"import",
          "glumet-cli import FILE… --into PROJECT.glumet [--json]\n\n"
          "Adds readings files (.csv) and at most one bench description (.json) to a project, which is made if it does\n"
-         "not exist. All or nothing: one bad row and the project stays as it was.\n"},
+         "not exist. All or nothing: one bad row and the project stays as it was.\n"
+         "A table without the readings' columns is read as a sheet of typed planes: blocks of numbers with a title line\n"
+         "such as \"height 25 cm, depth 15 cm\" above. What it does not say is given by --run, --fixture, --tank,\n"
+         "--height-mm, --depth-mm, --pitch-x-mm, --pitch-y-mm (or --length-mm, --width-mm), --unit, --front-row-first.\n"},
         {"export",
          "glumet-cli export PROJECT.glumet --out DIR [--json]\n\n"
          "Writes readings.csv and bench.json. Importing both into a new project loses nothing.\n"},

@@ -21,6 +21,9 @@ struct Arguments {
     cli::HeightQuestion height;
     cli::PublishQuestion publish;
     double depth_mm = 0.0;
+    cli::ImportQuestion import;
+    std::string sheet_unit = "cm";
+    bool front_row_first = false;
     bool json = false;
 };
 
@@ -29,6 +32,33 @@ CLI::App* addVerb(CLI::App& app, const std::string& verb, const std::string& wha
     sub->add_option("FILE", arguments.files)->required()->expected(1, files);
     sub->add_flag("--json", arguments.json, "one JSON object on stdout");
     return sub;
+}
+
+/// What a sheet of typed planes does not say itself.
+void addSheetOptions(CLI::App& verb, Arguments& a) {
+    auto& sheet = a.import.sheet;
+    const auto length = [&verb](const char* name, std::optional<Millimetre>& target, const char* what) {
+        verb.add_option_function<double>(name, [&target](double mm) { target = Millimetre(mm); }, what);
+    };
+    verb.add_option("--run", sheet.run, "name of the run, for a sheet");
+    verb.add_option("--fixture", sheet.fixture, "fixture, for a sheet");
+    verb.add_option("--tank", sheet.tank, "tank, for a sheet");
+    length("--height-mm", sheet.height, "mounting height of blocks that do not say it");
+    length("--depth-mm", sheet.depth, "depth of blocks that do not say it");
+    length("--pitch-x-mm", sheet.pitch_x, "distance between columns");
+    length("--pitch-y-mm", sheet.pitch_y, "distance between rows");
+    length("--length-mm", sheet.length, "length the columns fill evenly, instead of a pitch");
+    length("--width-mm", sheet.width, "width the rows fill evenly, instead of a pitch");
+    verb.add_option("--unit", a.sheet_unit, "unit of bare figures in titles: cm, mm or in")->check(CLI::IsMember({"cm", "mm", "in"}));
+    verb.add_flag("--front-row-first", a.front_row_first, "the top row of each block is the front");
+}
+
+Expected<cli::Output> runImport(Arguments& a) {
+    a.import.files = a.files;
+    a.import.project = a.into;
+    a.import.sheet_unit = cli::unitFrom(a.sheet_unit);
+    a.import.sheet.top_row_is_back = !a.front_row_first;
+    return cli::importFiles(a.import);
 }
 
 Expected<cli::Output> runStats(const Arguments& arguments) {
@@ -87,6 +117,7 @@ int main(int argc, char** argv) {
     height->add_option("--band", a.band, "LO:HI, used by schools that ask for a band");
     auto* import = addVerb(app, "import", "add files to a project", a, kManyFiles);
     import->add_option("--into", a.into, "project")->required();
+    addSheetOptions(*import, a);
     auto* exporting = addVerb(app, "export", "write a project as open formats", a, 1);
     exporting->add_option("--out", a.out, "folder")->required();
     auto* publish = addVerb(app, "publish", "write the review", a, 1);
@@ -115,7 +146,7 @@ int main(int argc, char** argv) {
             if (depth->count() > 0) a.height.depth_mm = a.depth_mm;
             return cli::height(a.height);
         }, a.json);
-    if (import->parsed()) return answer([&] { return cli::importFiles(a.files, a.into); }, a.json);
+    if (import->parsed()) return answer([&] { return runImport(a); }, a.json);
     if (exporting->parsed()) return answer([&] { return cli::exportProject(file, a.out); }, a.json);
     if (publish->parsed())
         return answer([&] {

@@ -129,9 +129,23 @@ struct Incoming {
     std::vector<ReadingRow> rows;
 };
 
-Expected<bool> readInto(const std::string& name, Incoming& incoming) {
+Expected<std::vector<ReadingRow>> rowsOfTable(const std::string& name, const ImportQuestion& question) {
+    const auto bytes = bytesOf(name);
+    if (!bytes) return tl::make_unexpected(bytes.error());
+    const auto text = splitDelimited(*bytes);
+    if (text && !looksLikeReadings(*text)) {
+        auto answers = question.sheet;
+        if (answers.run.empty()) answers.run = QFileInfo(path(name)).completeBaseName().toStdString();
+        auto rows = rowsOfSheet(readPlaneSheet(*text, question.sheet_unit), answers);
+        if (!rows) return tl::make_unexpected(firstOf(name, rows.error()));
+        return std::move(*rows);
+    }
+    return rowsOfFile(name);
+}
+
+Expected<bool> readInto(const std::string& name, const ImportQuestion& question, Incoming& incoming) {
     if (QFileInfo(path(name)).suffix() != QLatin1String("json")) {
-        auto rows = rowsOfFile(name);
+        auto rows = rowsOfTable(name, question);
         if (!rows) return tl::make_unexpected(rows.error());
         incoming.rows.insert(incoming.rows.end(), rows->begin(), rows->end());
         return true;
@@ -152,10 +166,14 @@ Expected<bool> writeText(const QString& name, const std::string& text) {
     return true;
 }
 
+}  // namespace
+
 LengthUnit unitFrom(const std::string& name) {
     if (name == "mm") return LengthUnit::Mm;
     return name == "in" ? LengthUnit::Inch : LengthUnit::Cm;
 }
+
+namespace {
 
 Expected<Configuration> configurationFor(const Bench& bench, const std::string& fixture) {
     for (const auto& sweep : sweepsOf(bench))
@@ -213,14 +231,15 @@ Expected<Output> height(const HeightQuestion& question) {
     return Output{Json{{"schools", schools}}.dump(2), text};
 }
 
-Expected<Output> importFiles(const std::vector<std::string>& files, const std::string& target) {
+Expected<Output> importFiles(const ImportQuestion& question) {
+    const auto& target = question.project;
     Incoming incoming;
-    for (const auto& file : files)
-        if (const auto done = readInto(file, incoming); !done) return tl::make_unexpected(done.error());
+    for (const auto& file : question.files)
+        if (const auto done = readInto(file, question, incoming); !done) return tl::make_unexpected(done.error());
     const bool fresh = !QFile::exists(path(target));
     auto project = fresh ? Project::create(path(target), QFileInfo(path(target)).completeBaseName()) : Project::open(path(target));
     if (!project) return tl::make_unexpected(project.error());
-    const auto report = (*project)->importBench(incoming.description, incoming.rows, QFileInfo(path(files.front())).fileName());
+    const auto report = (*project)->importBench(incoming.description, incoming.rows, QFileInfo(path(question.files.front())).fileName());
     if (!report) return problem(target, report.error().sentence());
     const Json json{{"project", target}, {"added", report->added}, {"already_there", report->already_there}, {"superseding", report->superseding}};
     return Output{json.dump(2), fmt::format("{} readings added, {} were there already, {} replace an earlier value\n", report->added,

@@ -7,6 +7,8 @@
 
 #include "core/plane_statistics.h"
 #include "core/problem.h"
+#include "core/wording.h"
+#include "formats/plane_sheet.h"
 
 namespace glumet::cli {
 
@@ -26,7 +28,13 @@ struct HeightQuestion {
 };
 Expected<Output> height(const HeightQuestion& question);
 
-Expected<Output> importFiles(const std::vector<std::string>& files, const std::string& project);
+struct ImportQuestion {
+    std::vector<std::string> files;
+    std::string project;
+    SheetAnswers sheet;  ///< for sheets of typed planes; an empty run takes the file's name
+    LengthUnit sheet_unit = LengthUnit::Cm;
+};
+Expected<Output> importFiles(const ImportQuestion& question);
 Expected<Output> exportProject(const std::string& project, const std::string& folder);
 
 struct PublishQuestion {
@@ -42,6 +50,9 @@ Expected<Output> check(const std::string& project);
 
 /// What a verb does, asks and answers; nothing for an unknown one.
 std::optional<std::string> helpOf(const std::string& verb);
+
+/// "cm", "mm" or "in"; anything else is cm.
+LengthUnit unitFrom(const std::string& name);
 
 /// "LO:HI" with 0 ≤ LO ≤ HI.
 Expected<Band> bandFrom(const std::string& text);

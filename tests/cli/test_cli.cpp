@@ -1,0 +1,177 @@
+#include <QDir>
+#include <QJsonArray>
+#include <QJsonDocument>
+#include <QJsonObject>
+#include <QProcess>
+#include <QTemporaryDir>
+#include <QTest>
+
+namespace {
+
+const QString kDemo = QStringLiteral(GLUMET_SOURCE_DIR "/data/demo/nursery.glumet");
+
+struct Result {
+    int code = -1;
+    QByteArray out;
+    QString err;
+    QJsonObject json() const { return QJsonDocument::fromJson(out).object(); }
+};
+
+Result run(const QStringList& arguments) {
+    QProcess process;
+    process.start(QStringLiteral(GLUMET_BINARY_DIR "/glumet-cli"), arguments);
+    process.waitForFinished(-1);
+    return {process.exitCode(), process.readAllStandardOutput(), QString::fromUtf8(process.readAllStandardError())};
+}
+
+QStringList words(const QString& line) { return line.split(QLatin1Char(' ')); }
+
+}  // namespace
+
+class TestCli : public QObject {
+    Q_OBJECT
+
+  private slots:
+    void init() { dir_ = std::make_unique<QTemporaryDir>(); }
+
+    void statsGiveRingsAndBand() {
+        QByteArray csv = "run,fixture,height_mm,depth_mm,x_mm,y_mm,ppfd\n";
+        for (int j = 0; j < 3; ++j)
+            for (int i = 0; i < 3; ++i) csv += QStringLiteral("A,F,200,150,%1,%2,%3\n").arg(i * 10).arg(j * 10).arg(i == 1 && j == 1 ? 300 : 100).toUtf8();
+        const auto result = run({QStringLiteral("stats"), written("r.csv", csv), QStringLiteral("--band"), QStringLiteral("90:200"), QStringLiteral("--json")});
+        QCOMPARE(result.code, 0);
+        const auto runs = result.json()[QStringLiteral("runs")].toArray();
+        QCOMPARE(runs.size(), 1);
+        QCOMPARE(runs[0].toObject()[QStringLiteral("height_mm")].toDouble(), 200.0);
+        const auto plane = runs[0].toObject()[QStringLiteral("planes")].toArray()[0].toObject();
+        QCOMPARE(plane[QStringLiteral("n")].toInt(), 9);
+        QCOMPARE(plane[QStringLiteral("ring_means")].toArray(), (QJsonArray{100.0, 300.0}));
+        QCOMPARE(plane[QStringLiteral("share_in_band")].toDouble(), 8.0 / 9.0);
+    }
+
+    void heightSpeaksOrSaysWhyNot() {
+        QByteArray csv = "run,fixture,height_mm,depth_mm,x_mm,y_mm,ppfd\n";
+        for (const auto& [height, value] : {std::pair{100, 100}, {200, 90}, {300, 80}, {400, 70}})
+            for (int i = 0; i < 4; ++i) csv += QStringLiteral("A,F,%1,150,%2,%3,%4\n").arg(height).arg(i % 2 * 10).arg(i / 2 * 10).arg(value).toUtf8();
+        auto result = run({QStringLiteral("height"), written("r.csv", csv), QStringLiteral("--limit"), QStringLiteral("15"), QStringLiteral("--json")});
+        QCOMPARE(result.code, 0);
+        auto school = result.json()[QStringLiteral("schools")].toArray()[0].toObject();
+        QCOMPARE(school[QStringLiteral("school")].toString(), QStringLiteral("spill-limit"));
+        QCOMPARE(school[QStringLiteral("height_mm")].toDouble(), 200.0);
+        QVERIFY(qAbs(school[QStringLiteral("crossing_height_mm")].toDouble() - 250.0) < 1e-6);
+        QCOMPARE(school[QStringLiteral("evidence")].toArray().size(), 4);
+        csv = csv.left(csv.indexOf("A,F,200"));
+        result = run({QStringLiteral("height"), written("one.csv", csv), QStringLiteral("--json")});
+        QCOMPARE(result.code, 0);
+        school = result.json()[QStringLiteral("schools")].toArray()[0].toObject();
+        QVERIFY(school[QStringLiteral("height_mm")].isNull());
+        QVERIFY(school[QStringLiteral("reason")].toString().contains(QStringLiteral("two heights")));
+    }
+
+    void exportThenImportLosesNothing() {
+        QCOMPARE(run({QStringLiteral("export"), kDemo, QStringLiteral("--out"), path("a")}).code, 0);
+        QCOMPARE(run({QStringLiteral("import"), path("a/readings.csv"), path("a/bench.json"), QStringLiteral("--into"), path("b.glumet")}).code, 0);
+        QCOMPARE(run({QStringLiteral("export"), path("b.glumet"), QStringLiteral("--out"), path("c")}).code, 0);
+        for (const char* name : {"readings.csv", "bench.json"}) {
+            const auto first = bytes(path("a/") + QLatin1String(name));
+            QVERIFY(first.size() > 1000);
+            QCOMPARE(bytes(path("c/") + QLatin1String(name)), first);
+        }
+    }
+
+    void aBadRowImportsNothing() {
+        const auto file = written("bad.csv", "run,fixture,height_mm,depth_mm,x_mm,y_mm,ppfd\nA,F,200,150,1,1,5\nA,F,200,150,1,2,x\n");
+        const auto result = run({QStringLiteral("import"), file, QStringLiteral("--into"), path("p.glumet")});
+        QCOMPARE(result.code, 1);
+        QCOMPARE(result.err.count(QLatin1Char('\n')), 1);
+        QVERIFY(result.err.contains(QStringLiteral("bad.csv, line 3, ppfd")));
+        QVERIFY(!QFile::exists(path("p.glumet")));
+    }
+
+    void aSheetIsImportedWithItsAnswers() {
+        const auto sheet = written("planes.csv", "height 20 cm, depth 15 cm\n1;2\n3;4\n");
+        auto result = run({QStringLiteral("import"), sheet, QStringLiteral("--into"), path("p.glumet")});
+        QCOMPARE(result.code, 1);
+        QVERIFY(result.err.contains(QStringLiteral("fixture needs a name")));
+        result = run({QStringLiteral("import"), sheet, QStringLiteral("--into"), path("p.glumet"), QStringLiteral("--fixture"), QStringLiteral("F"),
+                      QStringLiteral("--pitch-x-mm"), QStringLiteral("100"), QStringLiteral("--pitch-y-mm"), QStringLiteral("50")});
+        QVERIFY2(result.code == 0, qPrintable(result.err));
+        run({QStringLiteral("export"), path("p.glumet"), QStringLiteral("--out"), path("o")});
+        QVERIFY(bytes(path("o/readings.csv")).contains("planes,F,200,150,50,75,1,"));
+    }
+
+    void publishWritesOnePage() {
+        const auto result = run({QStringLiteral("publish"), kDemo, QStringLiteral("--out"), path("out"), QStringLiteral("--fixture"), QStringLiteral("Twin Alder"), QStringLiteral("--json")});
+        QVERIFY2(result.code == 0, qPrintable(result.err));
+        QVERIFY(result.err.isEmpty());
+        QProcess text;
+        text.start(QStringLiteral("pdftotext"), {QStringLiteral("-layout"), path("out/review.pdf"), QStringLiteral("-")});
+        QVERIFY(text.waitForFinished());
+        const auto page = QString::fromUtf8(text.readAllStandardOutput());
+        QCOMPARE(page.count(QLatin1Char('\f')), 1);
+        for (const char* part : {"Twin Alder", "20 cm", "spill limit", "Other light was on", "licensed electrician", "Invented demonstration"})
+            QVERIFY2(page.contains(QLatin1String(part)), part);
+        const auto html = QString::fromUtf8(bytes(path("out/review.html")));
+        QCOMPARE(html.count(QStringLiteral("<svg")), 4);
+        QVERIFY(!html.contains(QStringLiteral("src=\"http")));
+        // The data behind the page are those of this fixture alone.
+        QVERIFY(!bytes(path("out/readings.csv")).contains(",Osier 60,"));
+    }
+
+    void checkCountsAndRefuses() {
+        const auto good = run({QStringLiteral("check"), kDemo, QStringLiteral("--json")});
+        QCOMPARE(good.json()[QStringLiteral("readings")].toInt(), 3945);
+        const auto bad = run({QStringLiteral("check"), written("x.glumet", "nothing")});
+        QCOMPARE(bad.code, 1);
+        QVERIFY(bad.err.contains(QStringLiteral("not a Glumet project")));
+        QVERIFY(bad.out.isEmpty());
+    }
+
+    void wrongUsageIsTwo_data() {
+        QTest::addColumn<QString>("line");
+        for (const char* line : {"", "dance", "stats", "stats a.csv --wobble", "help dance", "publish x.glumet"}) QTest::newRow(line) << QString::fromLatin1(line);
+    }
+    void wrongUsageIsTwo() {
+        QFETCH(QString, line);
+        QCOMPARE(run(line.isEmpty() ? QStringList() : words(line)).code, 2);
+    }
+
+    void wrongValuesAreOne() {
+        const auto file = written("r.csv", "run,fixture,height_mm,depth_mm,x_mm,y_mm,ppfd\nA,F,200,150,1,1,5\n");
+        for (const QStringList& arguments : {QStringList{QStringLiteral("stats"), file, QStringLiteral("--band"), QStringLiteral("9:1")},
+                                             QStringList{QStringLiteral("stats"), path("none.csv")},
+                                             QStringList{QStringLiteral("height"), file, QStringLiteral("--limit"), QStringLiteral("400")},
+                                             QStringList{QStringLiteral("height"), file, QStringLiteral("--school"), QStringLiteral("loudest")},
+                                             QStringList{QStringLiteral("export"), path("none.glumet"), QStringLiteral("--out"), path("o")}}) {
+            const auto result = run(arguments);
+            QCOMPARE(result.code, 1);
+            QCOMPARE(result.err.count(QLatin1Char('\n')), 1);
+            QVERIFY(result.out.isEmpty());
+        }
+    }
+
+    void everyVerbHasHelp() {
+        for (const char* verb : {"stats", "height", "import", "export", "publish", "check"}) {
+            const auto result = run({QStringLiteral("help"), QLatin1String(verb)});
+            QCOMPARE(result.code, 0);
+            QVERIFY(result.out.contains(verb));
+        }
+    }
+
+  private:
+    QString path(const char* name) const { return dir_->filePath(QLatin1String(name)); }
+    QString written(const char* name, const QByteArray& text) const {
+        QFile file(path(name));
+        if (file.open(QIODevice::WriteOnly)) file.write(text);
+        return path(name);
+    }
+    static QByteArray bytes(const QString& name) {
+        QFile file(name);
+        return file.open(QIODevice::ReadOnly) ? file.readAll() : QByteArray();
+    }
+
+    std::unique_ptr<QTemporaryDir> dir_;
+};
+
+QTEST_GUILESS_MAIN(TestCli)
+#include "test_cli.moc"

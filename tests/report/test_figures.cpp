@@ -1,0 +1,137 @@
+#include <QImage>
+#include <QTest>
+
+#include "core/demo_scenario.h"
+#include "report/chart_figure.h"
+#include "report/plan_figure.h"
+#include "report/publish.h"
+#include "report/review_figures.h"
+#include "report/section_figure.h"
+
+using namespace glumet;
+
+namespace {
+
+const Bench& demo() {
+    static const Bench bench = demoReadings(11);
+    return bench;
+}
+
+Expected<Review> reviewOfFirst(LengthUnit unit = LengthUnit::Cm) {
+    return reviewOf(demo(), {sweepsOf(demo()).front().configuration, unit, QStringLiteral("2026-11-24")});
+}
+
+}  // namespace
+
+class TestFigures : public QObject {
+    Q_OBJECT
+
+  private slots:
+    void planGeometryIsTrueToScale() {
+        const PlanLayout layout(QRectF(10, 20, 600, 400), Millimetre(1200), Millimetre(600));
+        QCOMPARE(layout.footprint().width() / layout.footprint().height(), 2.0);
+        QCOMPARE(layout.at(0, 0), layout.footprint().bottomLeft());
+        QCOMPARE(layout.at(1200, 600), layout.footprint().topRight());
+    }
+
+    void cellsTileTheFootprintAndAreFoundAgain() {
+        const auto grid = cellCentres(Millimetre(1200), Millimetre(600), 11, 6);
+        const PlanLayout layout(QRectF(0, 0, 500, 500), Millimetre(1200), Millimetre(600));
+        double area = 0.0;
+        for (int row = 0; row < 6; ++row)
+            for (int column = 0; column < 11; ++column) {
+                const auto rect = layout.cell(grid, {column, row});
+                area += rect.width() * rect.height();
+                QCOMPARE(*layout.cellUnder(grid, rect.center()), (Cell{column, row}));
+            }
+        QVERIFY(qAbs(area - layout.footprint().width() * layout.footprint().height()) < 1e-6);
+        QVERIFY(!layout.cellUnder(grid, layout.footprint().bottomRight() + QPointF(5, 5)));
+        // Row 1 is the front and the front is below.
+        QVERIFY(layout.cell(grid, {0, 0}).center().y() > layout.cell(grid, {0, 5}).center().y());
+    }
+
+    void sectionHasOneScaleForHeightsAndDepths() {
+        const auto sweep = sweepsOf(demo()).front();
+        const auto data = sectionOf(demo(), sweep, Millimetre(180), Millimetre(150), nullptr, {}, LengthUnit::Cm);
+        const SectionLayout layout(QRectF(0, 0, 300, 700), data);
+        const double surface = layout.yOfDepth(Millimetre(0));
+        QCOMPARE(layout.yOfHeight(Millimetre(0)), surface);
+        QVERIFY(qAbs((surface - layout.yOfHeight(Millimetre(200))) - (layout.yOfDepth(Millimetre(200)) - surface)) < 1e-9);
+        QVERIFY(qAbs((layout.x(600) - layout.x(0)) - (layout.yOfDepth(Millimetre(600)) - surface)) < 1e-9);
+        QCOMPARE(data.heights.size(), sweep.runs.size());
+        QCOMPARE(data.shelves.size(), std::size_t{3});
+    }
+
+    void theSectionFindsMarksAndShelves() {
+        const auto data = sectionOf(demo(), sweepsOf(demo()).front(), Millimetre(180), Millimetre(150), nullptr, {0}, LengthUnit::Cm);
+        const SectionLayout layout(QRectF(0, 0, 300, 700), data);
+        QCOMPARE(data.heights.front().kind, MarkKind::Doubtful);
+        for (const auto& mark : data.heights) QCOMPARE(layout.heightNear(data, {20, layout.yOfHeight(mark.height)})->value(), mark.height.value());
+        for (const auto& shelf : data.shelves) QCOMPARE(layout.depthNear(data, {20, layout.yOfDepth(shelf.depth) - 5})->value(), shelf.depth.value());
+        QVERIFY(!layout.heightNear(data, {20, 0}));
+    }
+
+    void ticksAreRoundAndCoverTheRange() {
+        for (const auto& [low, high] : {std::pair{0.0, 41.0}, {0.0, 877.0}, {12.0, 33.0}, {0.0, 0.3}, {-3.0, 41.0}}) {
+            const auto ticks = roundTicks(low, high, 5);
+            QVERIFY(ticks.size() >= 3 && ticks.size() <= 12);
+            QVERIFY(ticks.front() <= low && ticks.back() >= high);
+        }
+    }
+
+    void theReviewHoldsWhatTheVerdictSays() {
+        const auto review = reviewOfFirst();
+        QVERIFY(review);
+        QVERIFY(review->verdict.speaks());
+        QCOMPARE(review->bench.runs[review->shown_run].height.value(), review->verdict.height->value());
+        QCOMPARE(review->cautions.size(), std::size_t{4});
+        QVERIFY(review->provenance.contains(QStringLiteral("Invented")));
+        QCOMPARE(lossChart(*review, paper()).series.front().points.size(), qsizetype(review->verdict.evidence.size()));
+        // Every plane that holds readings has its row.
+        std::size_t planes = 0;
+        for (const auto& run : review->bench.runs)
+            for (const auto& plane : run.planes) planes += plane.readings.empty() ? 0 : 1;
+        QCOMPARE(review->rows.size(), planes);
+    }
+
+    void theReviewFollowsTheUnit() {
+        const auto review = reviewOfFirst(LengthUnit::Inch);
+        QVERIFY(QString::fromStdString(review->verdict.reason).contains(QStringLiteral(" in ")));
+        QVERIFY(QString::fromUtf8(htmlOf(*review)).contains(QStringLiteral("7 1/8 in")));
+    }
+
+    void aConfigurationWithoutReadingsIsNotPublished() {
+        Bench bench = demoBench();
+        Run run;
+        run.fixture = 1;
+        run.planes = {Plane{}};
+        bench.runs = {run};
+        const auto review = reviewOf(bench, {configurationOf(run), LengthUnit::Cm, {}});
+        QVERIFY(!review);
+        QVERIFY(review.error().what.find("no reading") != std::string::npos);
+    }
+
+    void namesAreEscapedInHtml() {
+        Bench bench = demo();
+        bench.fixtures[0].name = "<script>alert(1)</script>";
+        const auto review = reviewOf(bench, {sweepsOf(bench).front().configuration, LengthUnit::Cm, {}});
+        QVERIFY(!htmlOf(*review).contains("<script>"));
+    }
+
+    void thePageStaysOnThePaper() {
+        // Many doubts and rows must not push the cautions off: the strip at the foot is painted last and always.
+        auto review = *reviewOfFirst();
+        for (int i = 0; i < 40; ++i) review.doubts.push_back(QStringLiteral("A doubt that says something at some length, number %1.").arg(i));
+        QImage image(static_cast<int>(kPageWidth), static_cast<int>(kPageHeight), QImage::Format_RGB32);
+        image.fill(Qt::white);
+        QPainter painter(&image);
+        paintPage(painter, review);
+        painter.end();
+        const int strip = image.height() - 97;  // just above the cautions
+        for (int x = 420; x < image.width(); ++x)
+            for (int y = strip; y < strip + 3; ++y) QCOMPARE(image.pixel(x, y), qRgb(255, 255, 255));
+    }
+};
+
+QTEST_MAIN(TestFigures)
+#include "test_figures.moc"
