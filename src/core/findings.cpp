@@ -157,6 +157,24 @@ void addInterval(const SpillLimitVerdict& verdict, const FindingContext& context
 
 }  // namespace
 
+namespace {
+
+/// The first plane of the same configuration that still lacks points; else what to look at.
+Finding afterRun(const Bench& bench, Place place, const FindingContext& context) {
+    const auto configuration = configurationOf(bench.runs[place.run]);
+    for (std::size_t i = 0; i < bench.runs.size(); ++i) {
+        if (configurationOf(bench.runs[i]) != configuration) continue;
+        for (const auto& plane : bench.runs[i].planes)
+            if (plane.grid && nextCell(*plane.grid, plane.readings))
+                return finding(FindingKind::Next, "Go on at " + lengthText(bench.runs[i].height, context.unit),
+                               fmt::format("This run is complete; that one lacks points {} under water.", lengthText(plane.depth, context.unit)),
+                               EvidenceView::Measure, Place{i, plane.depth});
+    }
+    return finding(FindingKind::Next, "This sweep is complete", "Height says how high to hang it.", EvidenceView::Height, place);
+}
+
+}  // namespace
+
 std::vector<Finding> runDoubts(const Bench& bench, std::size_t run, const FindingContext& context) {
     std::vector<Finding> out;
     addDrawDoubt(bench, run, out);
@@ -224,7 +242,7 @@ std::vector<Finding> measureFindings(const Bench& bench, std::size_t run, Millim
                                   EvidenceView::Measure, Place{run, other.depth}));
             return out;
         }
-    out.push_back(finding(FindingKind::Next, "This run is complete", "Field shows what it says.", EvidenceView::Field, place));
+    out.push_back(afterRun(bench, place, context));
     return out;
 }
 

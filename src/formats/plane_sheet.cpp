@@ -12,39 +12,53 @@ namespace {
 
 enum class Word { Other, Height, Depth };
 
-constexpr std::array kHeightWords{"height", "high", "h", "above", "over", "lamp", "fixture", "light", "mounted", "hung"};
-constexpr std::array kDepthWords{"depth", "deep", "d", "under", "below", "plane", "water"};
+constexpr std::array kHeightWords{"height", "high", "h", "above", "over", "lamp", "mounted", "hung", "hanging"};
+constexpr std::array kDepthWords{"depth", "deep", "d", "under", "below", "plane"};
+/// Words that may stand between a meaning and its figure: "height over the water is about 25".
+constexpr std::array kFillers{"at", "of", "is", "the", "water", "surface", "about"};
 
-Word meaningOf(const std::string& word) {
-    if (std::find(kHeightWords.begin(), kHeightWords.end(), word) != kHeightWords.end()) return Word::Height;
-    if (std::find(kDepthWords.begin(), kDepthWords.end(), word) != kDepthWords.end()) return Word::Depth;
-    return Word::Other;
+template <std::size_t N>
+bool isOneOf(const std::array<const char*, N>& words, const std::string& word) {
+    return std::find(words.begin(), words.end(), word) != words.end();
 }
 
+/// A word or a length of a title, lower case.
 struct Token {
-    std::string text;  ///< lower case
-    bool is_length = false;
-    Millimetre length{0};
+    std::string text;
+    std::optional<Millimetre> length;
+    bool after_break = false;  ///< a comma, bracket or cell border lies before it
+    bool used = false;         ///< a word that has given a figure its meaning
+
+    Word meaning() const {
+        if (used || length) return Word::Other;
+        if (isOneOf(kHeightWords, text)) return Word::Height;
+        return isOneOf(kDepthWords, text) ? Word::Depth : Word::Other;
+    }
 };
 
-bool partOfNumber(char c) { return std::isdigit(static_cast<unsigned char>(c)) != 0 || c == '.' || c == ',' || c == '/'; }
+bool isDigit(char c) { return std::isdigit(static_cast<unsigned char>(c)) != 0; }
+bool partOfNumber(char c) { return isDigit(c) || c == '.' || c == ',' || c == '/'; }
 bool partOfWord(char c) { return std::isalpha(static_cast<unsigned char>(c)) != 0 || c == '"'; }
 
-std::vector<std::string> piecesOf(const std::string& title) {
-    std::vector<std::string> pieces;
+/// Words and figures as they stand; a comma at the end of a figure is a break, not a decimal mark.
+std::vector<Token> piecesOf(const std::string& title) {
+    std::vector<Token> pieces;
+    bool broken = false;
     for (std::size_t i = 0; i < title.size();) {
-        const auto take = [&](auto belongs) {
-            std::string piece;
-            while (i < title.size() && belongs(title[i])) piece += static_cast<char>(std::tolower(static_cast<unsigned char>(title[i++])));
-            while (!piece.empty() && (piece.back() == ',' || piece.back() == '.')) piece.pop_back();
-            if (!piece.empty()) pieces.push_back(piece);
-        };
-        if (std::isdigit(static_cast<unsigned char>(title[i])) != 0)
-            take(partOfNumber);
-        else if (partOfWord(title[i]))
-            take(partOfWord);
-        else
+        Token piece;
+        const bool number = isDigit(title[i]);
+        while (i < title.size() && (number ? partOfNumber(title[i]) : partOfWord(title[i])))
+            piece.text += static_cast<char>(std::tolower(static_cast<unsigned char>(title[i++])));
+        if (piece.text.empty()) {
+            broken |= title[i] != ' ' && title[i] != '=' && title[i] != ':';
             ++i;
+            continue;
+        }
+        const auto whole = piece.text.size();
+        while (!piece.text.empty() && (piece.text.back() == ',' || piece.text.back() == '.' || piece.text.back() == '/')) piece.text.pop_back();
+        piece.after_break = broken;
+        broken = piece.text.size() < whole;
+        pieces.push_back(piece);
     }
     return pieces;
 }
@@ -54,38 +68,50 @@ bool isUnit(const std::string& piece) {
     return units.contains(piece);
 }
 
+/// Joins figures with their fractions and units into lengths and drops the fillers.
 std::vector<Token> tokensOf(const std::string& title, LengthUnit assumed) {
     std::vector<Token> tokens;
     const auto pieces = piecesOf(title);
+    const auto next_is = [&](std::size_t i, auto test) { return i + 1 < pieces.size() && !pieces[i + 1].after_break && test(pieces[i + 1].text); };
     for (std::size_t i = 0; i < pieces.size(); ++i) {
-        if (std::isdigit(static_cast<unsigned char>(pieces[i].front())) == 0) {
-            tokens.push_back({pieces[i]});
+        Token token = pieces[i];
+        if (!isDigit(token.text.front())) {
+            if (!isOneOf(kFillers, token.text)) tokens.push_back(token);
             continue;
         }
-        std::string text = pieces[i];
-        const bool fraction_follows = i + 1 < pieces.size() && pieces[i + 1].find('/') != std::string::npos;
-        if (fraction_follows) text += " " + pieces[++i];
-        if (i + 1 < pieces.size() && isUnit(pieces[i + 1])) text += " " + pieces[++i];
-        if (const auto length = parseLength(text, assumed)) tokens.push_back({text, true, *length});
+        if (next_is(i, [](const std::string& text) { return text.find('/') != std::string::npos; })) token.text += " " + pieces[++i].text;
+        if (next_is(i, isUnit)) token.text += " " + pieces[++i].text;
+        token.length = parseLength(token.text, assumed);
+        tokens.push_back(token);
     }
     return tokens;
 }
 
-/// Gives each length its meaning: by the nearest meaning word before it since the last length, else by
-/// the first one after it before the next.
+void assign(Token& word, Millimetre length, SheetBlock& block) {
+    const auto meaning = word.meaning();
+    word.used = true;
+    if (meaning == Word::Height && !block.height) block.height = length;
+    if (meaning == Word::Depth && !block.depth) block.depth = length;
+}
+
+/// "height 25 depth 15": every meaning word is followed by its figure.
+bool wordsLead(const std::vector<Token>& tokens) {
+    for (std::size_t i = 0; i < tokens.size(); ++i)
+        if (tokens[i].meaning() != Word::Other && (i + 1 == tokens.size() || !tokens[i + 1].length)) return false;
+    return true;
+}
+
+/// A figure means what the word right before it says, else, unless words lead throughout, the word right
+/// after it if nothing parts them. Each word speaks once; a figure without one ("Osier 60") means nothing.
 void readTitle(const std::string& title, LengthUnit assumed, SheetBlock& block) {
-    const auto tokens = tokensOf(title, assumed);
-    std::size_t previous_end = 0;
+    auto tokens = tokensOf(title, assumed);
+    const bool lead = wordsLead(tokens);
     for (std::size_t i = 0; i < tokens.size(); ++i) {
-        if (!tokens[i].is_length) continue;
-        Word meaning = Word::Other;
-        for (std::size_t k = i; k > previous_end && meaning == Word::Other; --k) meaning = meaningOf(tokens[k - 1].text);
-        std::size_t end = i + 1;
-        if (meaning == Word::Other)
-            for (; end < tokens.size() && !tokens[end].is_length && meaning == Word::Other; ++end) meaning = meaningOf(tokens[end].text);
-        previous_end = end;
-        if (meaning == Word::Height && !block.height) block.height = tokens[i].length;
-        if (meaning == Word::Depth && !block.depth) block.depth = tokens[i].length;
+        if (!tokens[i].length) continue;
+        if (i > 0 && tokens[i - 1].meaning() != Word::Other)
+            assign(tokens[i - 1], *tokens[i].length, block);
+        else if (!lead && i + 1 < tokens.size() && !tokens[i + 1].after_break)
+            assign(tokens[i + 1], *tokens[i].length, block);
     }
 }
 
@@ -93,7 +119,7 @@ std::string joined(const std::vector<std::string>& cells) {
     std::string text;
     for (const auto& cell : cells) {
         if (cell.empty()) continue;
-        if (!text.empty()) text += ' ';
+        if (!text.empty()) text += ", ";
         text += cell;
     }
     return text;

@@ -36,9 +36,13 @@ class PlanPainter {
         for (const auto side : kSides) wall(side);
     }
 
-    void cells(bool text) {
-        for (int row = 0; row < plan_.grid.rows(); ++row)
-            for (int column = 0; column < plan_.grid.columns(); ++column) cell({column, row}, text);
+    void cells(bool gaps) {
+        eachCell([&](Cell at) { cell(at, gaps); });
+    }
+
+    /// Values and marks, on top of cells and contours.
+    void values() {
+        eachCell([&](Cell at) { value(at); });
     }
 
     void freePoints() {
@@ -64,14 +68,14 @@ class PlanPainter {
         }
         if (plan_.grid.columns() < 2 || plan_.grid.rows() < 2) return;
         const auto fine = refined(coarse, 8);
+        QList<QLineF> lines;
         for (const double level : plan_.contour_levels)
-            for (const auto& s : contour(fine, level)) {
-                const QLineF line(layout_.at(s.x0, s.y0), layout_.at(s.x1, s.y1));
-                p_.setPen(QPen(QColor(0, 0, 0, 120), 2.6, Qt::SolidLine, Qt::RoundCap));
-                p_.drawLine(line);
-                p_.setPen(QPen(QColor(255, 250, 235, 225), 1.2, Qt::SolidLine, Qt::RoundCap));
-                p_.drawLine(line);
-            }
+            for (const auto& s : contour(fine, level)) lines << QLineF(layout_.at(s.x0, s.y0), layout_.at(s.x1, s.y1));
+        // Light on dark, so that a line is seen on every colour of the scale.
+        p_.setPen(QPen(QColor(0x10, 0x18, 0x1A), 2.8, Qt::SolidLine, Qt::RoundCap));
+        p_.drawLines(lines);
+        p_.setPen(QPen(QColor(0xF2, 0xEA, 0xD8), 1.2, Qt::SolidLine, Qt::RoundCap));
+        p_.drawLines(lines);
     }
 
     void body() {
@@ -157,25 +161,40 @@ class PlanPainter {
         p_.drawLine(line);
     }
 
-    void cell(Cell at, bool text) {
+    template <class Work>
+    void eachCell(Work work) {
+        for (int row = 0; row < plan_.grid.rows(); ++row)
+            for (int column = 0; column < plan_.grid.columns(); ++column) work(Cell{column, row});
+    }
+
+    QRectF inside(Cell at, bool gaps) const {
         const QRectF rect = layout_.cell(plan_.grid, at);
-        const double gap = text ? std::min(1.0, rect.width() * 0.02) : 0.0;
-        const QRectF inner = rect.adjusted(gap, gap, -gap, -gap);
+        const double gap = gaps ? std::min(1.0, rect.width() * 0.02) : 0.0;
+        return rect.adjusted(gap, gap, -gap, -gap);
+    }
+
+    void cell(Cell at, bool gaps) {
+        const QRectF inner = inside(at, gaps);
         const auto value = valueAt(at);
         if (!value) {
             p_.setBrush(palette_.panel);
             p_.setPen(QPen(palette_.line, 1.0));
-            p_.drawRoundedRect(inner.adjusted(0.5, 0.5, -0.5, -0.5), text ? 3 : 0, text ? 3 : 0);
+            p_.drawRoundedRect(inner.adjusted(0.5, 0.5, -0.5, -0.5), gaps ? 3 : 0, gaps ? 3 : 0);
             return;
         }
-        const QColor colour = tideColour(value->value(), plan_.scale_top);
         p_.setPen(Qt::NoPen);
-        p_.setBrush(colour);
-        if (text)
+        p_.setBrush(tideColour(value->value(), plan_.scale_top));
+        if (gaps)
             p_.drawRoundedRect(inner, 2.5, 2.5);
         else
             p_.drawRect(inner);
-        if (!text) return;
+    }
+
+    void value(Cell at) {
+        const auto value = valueAt(at);
+        if (!value) return;
+        const QRectF inner = inside(at, true);
+        const QColor colour = tideColour(value->value(), plan_.scale_top);
         if (plan_.band) bandMark(inner, *value, inkFor(colour));
         if (inner.width() >= kSmallestText) valueText(inner, *value, inkFor(colour));
         if (std::find(plan_.doubtful.begin(), plan_.doubtful.end(), at) != plan_.doubtful.end()) doubt(inner);
@@ -262,6 +281,7 @@ void paintPlan(QPainter& painter, const QRectF& area, const PlanData& plan, cons
     paint.walls();
     paint.cells(true);
     paint.contours();
+    paint.values();
     paint.freePoints();
     paint.body();
     paint.route();

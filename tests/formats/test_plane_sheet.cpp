@@ -35,6 +35,12 @@ class TestPlaneSheet : public QObject {
         QTest::newRow("after") << "25 cm above, 15 cm under the surface" << 250.0 << 150.0;
         QTest::newRow("cells") << "height;250 mm;depth;150 mm" << 250.0 << 150.0;
         QTest::newRow("inches") << "lamp at 9 7/8 in, depth 6 in" << 250.825 << 152.4;
+        QTest::newRow("a name with a figure") << "Osier 60, height 36 cm, depth 15 cm" << 360.0 << 150.0;
+        QTest::newRow("a name without a comma") << "Osier 60 height 36 depth 15" << 360.0 << 150.0;
+        QTest::newRow("words after") << "25 cm height 15 cm depth" << 250.0 << 150.0;
+        QTest::newRow("fillers") << "height above the water is 25; plane at 15" << 250.0 << 150.0;
+        QTest::newRow("colons") << "height: 25, depth: 15" << 250.0 << 150.0;
+        QTest::newRow("sentence") << "Plane 15 cm under water, lamp at 25 cm" << 250.0 << 150.0;
         QTest::newRow("other order") << "Depth 30 cm (height 27,5 cm)" << 275.0 << 300.0;
     }
     void titlesAreUnderstood() {

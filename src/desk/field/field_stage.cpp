@@ -98,6 +98,7 @@ void FieldStage::refreshMap() {
     const auto* run = session().run();
     const auto* plane = session().plane();
     PlanData plan;
+    contours_->setText(tr("contours"));
     if (run != nullptr && plane != nullptr) {
         plan = planOf(session().bench(), *run, *plane);
         plan.band = session().band();
@@ -106,10 +107,15 @@ void FieldStage::refreshMap() {
         for (const auto& doubt : mirrorDoubts(*plane)) plan.doubtful.push_back(doubt.cell);
         if (contours_->isChecked())
             if (const auto statistics = planeStatistics(*plane))
-                plan.contour_levels = roundTicks(statistics->min.value(), statistics->max.value(), 6);
+                showContours(plan, *statistics);
     }
     map_->setHint(plane == nullptr ? tr("Readings appear here: measure them, or import a file (Ctrl+I).") : QString());
     map_->setPlan(plan, colours());
+}
+
+void FieldStage::showContours(PlanData& plan, const PlaneStatistics& statistics) {
+    plan.contour_levels = roundTicks(statistics.min.value(), statistics.max.value(), 6);
+    if (plan.contour_levels.size() > 1) contours_->setText(tr("contours every %1").arg(plan.contour_levels[1] - plan.contour_levels[0]));
 }
 
 void FieldStage::addProfile(const std::vector<std::pair<double, double>>& points, const QString& name, const QColor& colour, Qt::PenStyle style) {

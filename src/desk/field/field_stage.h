@@ -29,6 +29,7 @@ class FieldStage : public Stage {
     QWidget* makeMapColumn();
     QWidget* makeLowerRow();
     void refreshMap();
+    void showContours(PlanData& plan, const PlaneStatistics& statistics);
     void refreshSection();
     void addProfile(const std::vector<std::pair<double, double>>& points, const QString& name, const QColor& colour, Qt::PenStyle style);
     void readOut(std::optional<Cell> cell);

@@ -74,7 +74,7 @@ KeySheet::KeySheet(const QList<QAction*>& actions, QWidget* parent) : QDialog(pa
         auto* key = makeLabel(keys, TextRole::Accent);
         grid->addWidget(key, row, column);
         grid->addWidget(makeLabel(what, TextRole::Body), row, column + 1);
-        if (++row == 16) {
+        if (++row == 15) {
             row = 0;
             column += 2;
         }
@@ -85,8 +85,7 @@ KeySheet::KeySheet(const QList<QAction*>& actions, QWidget* parent) : QDialog(pa
     add(tr("R"), tr("Measure: read the last point again"));
     add(tr("G"), tr("Measure: go to the first doubtful point"));
     add(tr("Arrows"), tr("Walk the grid"));
-    add(tr("Page up, page down"), tr("Plane above, plane below"));
-    add(tr("Ctrl + up, Ctrl + down"), tr("Next height up, down"));
+    add(tr("D, X, C"), tr("Field: doubtful, excluded, contours"));
     add(tr("Tab"), tr("Next part of the window"));
     for (const auto* action : actions)
         if (!action->shortcut().isEmpty()) add(action->shortcut().toString(QKeySequence::NativeText), plainText(action));

@@ -83,6 +83,9 @@ LedgerLine::LedgerLine(Session& session)
     layout->addWidget(makeSwitches());
     connect(&session, &Session::meterChanged, this, &LedgerLine::followMeter);
     connect(&session, &Session::said, this, &LedgerLine::showWord);
+    connect(&session, &Session::projectChanged, this, [this] { saved_->setText(tr("all saved")); });
+    // Told after the commit: what is shown as saved is on the disk.
+    connect(&session, &Session::dataChanged, this, [this] { saved_->setText(tr("saved %1").arg(session_.now().mid(11, 8))); });
     followMeter();
     refresh();
 }
@@ -141,7 +144,7 @@ void LedgerLine::showWord(const QString& sentence, bool problem) {
 void LedgerLine::refresh() {
     if (auto* button = units_->button(static_cast<int>(session_.unit()))) button->setChecked(true);
     if (auto* theme = findChild<QPushButton*>(QStringLiteral("themeSwitch"))) theme->setText(session_.dark() ? tr("paper") : tr("dim"));
-    saved_->setText(session_.project() == nullptr ? QString() : tr("all saved"));
+    if (session_.project() == nullptr) saved_->clear();
     update();
     strip_->update();
 }

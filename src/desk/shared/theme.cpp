@@ -11,7 +11,8 @@ namespace {
 
 const char* const kSheet = R"(
 QWidget { color: @text; font-family: "Glumet Text"; font-size: 13px; }
-QMainWindow, QDialog, #stageArea { background: @ground; }
+QMainWindow, #stageArea { background: @ground; }
+QDialog { background: @panel; border: 1px solid @line; }
 #sideColumn { background: @panel; }
 #projectButton { color: @text; }
 #ledger, #topBar { background: @panel; }
@@ -58,6 +59,8 @@ QTableView, QListView, QTreeView { background: transparent; border: none; gridli
 QTableView { border-bottom: 1px solid @ground; }
 QTableView:focus { border-bottom: 1px solid @accent; }
 QHeaderView, QHeaderView::section { background: transparent; color: @muted; border: none; border-bottom: 1px solid @line; padding: 4px 6px; font-family: "Glumet Text"; font-size: 12px; }
+QListView { font-family: "Glumet Text"; font-size: 14px; background: transparent; }
+QListView::item { padding: 5px 8px; border-radius: 3px; }
 QTableView::item { padding: 2px 6px; border: none; }
 QTableView::item:selected, QListView::item:selected { background: @line; color: @text; }
 QScrollArea { background: transparent; border: none; }
