@@ -100,7 +100,8 @@ QWidget* MainWindow::makeTopBar() {
     connect(project_, &QPushButton::clicked, this, &MainWindow::projectMenu);
     connect(sweep_, &QPushButton::clicked, this, &MainWindow::chooseSweep);
     layout->addWidget(project_);
-    layout->addWidget(sweep_, 1);
+    layout->addWidget(sweep_);
+    layout->addStretch(1);
     layout->addWidget(bar_);
     return top;
 }
