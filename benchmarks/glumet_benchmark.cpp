@@ -23,7 +23,8 @@ using namespace glumet;  // one small program
 nlohmann::ordered_json results;
 
 double middle(std::vector<double> values) {
-    std::nth_element(values.begin(), values.begin() + static_cast<std::ptrdiff_t>(values.size() / 2), values.end());
+    std::nth_element(values.begin(), values.begin() + static_cast<std::ptrdiff_t>(values.size() / 2),
+                     values.end());
     return values[values.size() / 2];
 }
 
@@ -60,9 +61,10 @@ double startOf(const char* platform, const QString& program, const QStringList& 
     return spent;
 }
 
-
 void startUp(const std::string& platform, const char* bar) {
-    const QStringList demo{QStringLiteral("--demo"), QStringLiteral(GLUMET_SOURCE_DIR "/data/demo/nursery.glumet"), QStringLiteral("--startup-only")};
+    const QStringList demo{QStringLiteral("--demo"),
+                           QStringLiteral(GLUMET_SOURCE_DIR "/data/demo/nursery.glumet"),
+                           QStringLiteral("--startup-only")};
     const double first = startOf(platform.c_str(), QStringLiteral("glumet"), demo);
     std::vector<double> empties;
     std::vector<double> demos;
@@ -72,7 +74,8 @@ void startUp(const std::string& platform, const char* bar) {
     }
     const double empty = middle(empties);
     const double ours = middle(demos);
-    const auto line = [&](const char* key, const char* what, double value, const char* unit, const char* limit) {
+    const auto line = [&](const char* key, const char* what, double value, const char* unit,
+                          const char* limit) {
         report((platform + "_" + key).c_str(), (platform + ": " + what).c_str(), value, unit, limit);
     };
     line("start_first_ms", "start to the painted demo window, first run", first, "ms", "bar 1000");
@@ -113,9 +116,11 @@ void largeProject(const QString& path) {
     const auto plane = (*project)->bench().runs.front().planes.front().id;
     Reading reading;
     reading.mean = Ppfd(200);
-    report("take_ms", "storing one reading in it, on the disk", median(51, [&] { (*project)->take(plane, reading); }), "ms", "");
+    report("take_ms", "storing one reading in it, on the disk",
+           median(51, [&] { (*project)->take(plane, reading); }), "ms", "");
     project->reset();
-    report("open_ms", "opening 200 runs x 5 planes x 66 readings", median(5, [&] { Project::open(path); }), "ms", "bar 1000");
+    report("open_ms", "opening 200 runs x 5 planes x 66 readings", median(5, [&] { Project::open(path); }),
+           "ms", "bar 1000");
 }
 
 void changes(const QString& path) {
@@ -127,12 +132,14 @@ void changes(const QString& path) {
         for (int turn = 0; turn < 3; ++turn) QCoreApplication::processEvents();
     };
     settle();
-    for (const auto stage : {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish}) {
+    for (const auto stage :
+         {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish}) {
         window.showStage(stage);
         settle();
     }
     double worst = 0.0;
-    for (const auto stage : {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish}) {
+    for (const auto stage :
+         {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish}) {
         window.showStage(stage == StageId::Field ? StageId::Height : StageId::Field);
         settle();
         const double spent = median(9, [&] {
@@ -141,24 +148,35 @@ void changes(const QString& path) {
         });
         worst = std::max(worst, spent);
         const auto name = StageBar::nameOf(stage).toLower().toStdString();
-        report(("stage_" + name + "_ms").c_str(), ("to stage " + name + ", painted").c_str(), spent, "ms", "bar 50");
+        report(("stage_" + name + "_ms").c_str(), ("to stage " + name + ", painted").c_str(), spent, "ms",
+               "bar 50");
     }
     window.showStage(StageId::Field);
     settle();
     int step = 1;
-    report("plane_ms", "to another plane in Field, painted", median(20, [&] {
-               session.stepDepth(step);
-               settle();
-               if (session.depth()->value() >= 500.0 || session.depth()->value() <= 100.0) step = -step;
-           }), "ms", "bar 50");
-    report("height_ms", "to another height in Field, painted", median(19, [&] {
-               session.stepHeight(1);
-               settle();
-           }), "ms", "bar 50");
-    report("units_ms", "units switched, painted", median(4, [&] {
-               session.setUnit(session.unit() == LengthUnit::Cm ? LengthUnit::Inch : LengthUnit::Cm);
-               settle();
-           }), "ms", "");
+    report("plane_ms", "to another plane in Field, painted",
+           median(20,
+                  [&] {
+                      session.stepDepth(step);
+                      settle();
+                      if (session.depth()->value() >= 500.0 || session.depth()->value() <= 100.0)
+                          step = -step;
+                  }),
+           "ms", "bar 50");
+    report("height_ms", "to another height in Field, painted",
+           median(19,
+                  [&] {
+                      session.stepHeight(1);
+                      settle();
+                  }),
+           "ms", "bar 50");
+    report("units_ms", "units switched, painted",
+           median(4,
+                  [&] {
+                      session.setUnit(session.unit() == LengthUnit::Cm ? LengthUnit::Inch : LengthUnit::Cm);
+                      settle();
+                  }),
+           "ms", "");
 }
 
 }  // namespace

@@ -55,7 +55,8 @@ int main(int argc, char** argv) {
         std::fprintf(stderr, "make_demo: %s\n", project.error().sentence().c_str());
         return 1;
     }
-    const auto done = (*project)->importBench(asNew(bench), glumet::rowsOf(bench), QStringLiteral("the demonstration"));
+    const auto done =
+        (*project)->importBench(asNew(bench), glumet::rowsOf(bench), QStringLiteral("the demonstration"));
     if (!done) {
         std::fprintf(stderr, "make_demo: %s\n", done.error().sentence().c_str());
         return 1;

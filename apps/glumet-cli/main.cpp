@@ -27,7 +27,8 @@ struct Arguments {
     bool json = false;
 };
 
-CLI::App* addVerb(CLI::App& app, const std::string& verb, const std::string& what, Arguments& arguments, int files) {
+CLI::App* addVerb(CLI::App& app, const std::string& verb, const std::string& what, Arguments& arguments,
+                  int files) {
     auto* sub = app.add_subcommand(verb, what);
     sub->add_option("FILE", arguments.files)->required()->expected(1, files);
     sub->add_flag("--json", arguments.json, "one JSON object on stdout");
@@ -38,7 +39,8 @@ CLI::App* addVerb(CLI::App& app, const std::string& verb, const std::string& wha
 void addSheetOptions(CLI::App& verb, Arguments& a) {
     auto& sheet = a.import.sheet;
     const auto length = [&verb](const char* name, std::optional<Millimetre>& target, const char* what) {
-        verb.add_option_function<double>(name, [&target](double mm) { target = Millimetre(mm); }, what);
+        verb.add_option_function<double>(
+            name, [&target](double mm) { target = Millimetre(mm); }, what);
     };
     verb.add_option("--run", sheet.run, "name of the run, for a sheet");
     verb.add_option("--fixture", sheet.fixture, "fixture, for a sheet");
@@ -49,7 +51,8 @@ void addSheetOptions(CLI::App& verb, Arguments& a) {
     length("--pitch-y-mm", sheet.pitch_y, "distance between rows");
     length("--length-mm", sheet.length, "length the columns fill evenly, instead of a pitch");
     length("--width-mm", sheet.width, "width the rows fill evenly, instead of a pitch");
-    verb.add_option("--unit", a.sheet_unit, "unit of bare figures in titles: cm, mm or in")->check(CLI::IsMember({"cm", "mm", "in"}));
+    verb.add_option("--unit", a.sheet_unit, "unit of bare figures in titles: cm, mm or in")
+        ->check(CLI::IsMember({"cm", "mm", "in"}));
     verb.add_flag("--front-row-first", a.front_row_first, "the top row of each block is the front");
 }
 
@@ -97,7 +100,8 @@ std::unique_ptr<QCoreApplication> applicationFor(bool figures, int& argc, char**
     qputenv("QT_QPA_PLATFORM", "offscreen");
     // Unset, Qt would choose a folder itself and say so on stderr.
     static const QTemporaryDir runtime;
-    if (qEnvironmentVariableIsEmpty("XDG_RUNTIME_DIR")) qputenv("XDG_RUNTIME_DIR", runtime.path().toLocal8Bit());
+    if (qEnvironmentVariableIsEmpty("XDG_RUNTIME_DIR"))
+        qputenv("XDG_RUNTIME_DIR", runtime.path().toLocal8Bit());
     return std::make_unique<QGuiApplication>(argc, argv);
 }
 
@@ -105,7 +109,8 @@ std::unique_ptr<QCoreApplication> applicationFor(bool figures, int& argc, char**
 
 int main(int argc, char** argv) {
     Arguments a;
-    CLI::App app{"Glumet without a window: statistics, verdicts, files. 'glumet-cli help VERB' tells more.", "glumet-cli"};
+    CLI::App app{"Glumet without a window: statistics, verdicts, files. 'glumet-cli help VERB' tells more.",
+                 "glumet-cli"};
     app.require_subcommand(1);
     constexpr int kManyFiles = 1000;
     auto* stats = addVerb(app, "stats", "statistics of every plane of a readings file", a, 1);
@@ -141,20 +146,24 @@ int main(int argc, char** argv) {
     const auto file = a.files.front();
     if (stats->parsed()) return answer([&] { return runStats(a); }, a.json);
     if (height->parsed())
-        return answer([&] {
-            a.height.file = file;
-            if (depth->count() > 0) a.height.depth_mm = a.depth_mm;
-            return cli::height(a.height);
-        }, a.json);
+        return answer(
+            [&] {
+                a.height.file = file;
+                if (depth->count() > 0) a.height.depth_mm = a.depth_mm;
+                return cli::height(a.height);
+            },
+            a.json);
     if (import->parsed()) return answer([&] { return runImport(a); }, a.json);
     if (exporting->parsed()) return answer([&] { return cli::exportProject(file, a.out); }, a.json);
     if (publish->parsed())
-        return answer([&] {
-            a.publish.project = file;
-            a.publish.folder = a.out;
-            a.publish.day = QDate::currentDate().toString(Qt::ISODate).toStdString();
-            return cli::publish(a.publish);
-        }, a.json);
+        return answer(
+            [&] {
+                a.publish.project = file;
+                a.publish.folder = a.out;
+                a.publish.day = QDate::currentDate().toString(Qt::ISODate).toStdString();
+                return cli::publish(a.publish);
+            },
+            a.json);
     if (check->parsed()) return answer([&] { return cli::check(file); }, a.json);
     return 2;
 }

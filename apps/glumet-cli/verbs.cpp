@@ -25,13 +25,15 @@ QString path(const std::string& file) { return QString::fromStdString(file); }
 
 Expected<std::string> bytesOf(const std::string& name) {
     QFile file(path(name));
-    if (!file.open(QIODevice::ReadOnly)) return problem(name, "cannot be read: " + file.errorString().toStdString());
+    if (!file.open(QIODevice::ReadOnly))
+        return problem(name, "cannot be read: " + file.errorString().toStdString());
     return file.readAll().toStdString();
 }
 
 /// "3 more" is said when one line cannot hold all that is wrong.
 Problem firstOf(const std::string& file, const std::vector<Problem>& problems) {
-    Problem first{file + (problems.front().where.empty() ? "" : ", " + problems.front().where), problems.front().what};
+    Problem first{file + (problems.front().where.empty() ? "" : ", " + problems.front().where),
+                  problems.front().what};
     if (problems.size() > 1) first.what += fmt::format(" (and {} more)", problems.size() - 1);
     return first;
 }
@@ -87,8 +89,9 @@ Json planeJson(const Plane& plane, const std::optional<Band>& band) {
 std::string planeText(const Plane& plane, const std::optional<Band>& band) {
     const auto s = planeStatistics(plane, band);
     if (!s) return "";
-    auto line = fmt::format("  {:>7.0f} mm {:>4} points  mean {:>7.1f}  min {:>7.1f}  max {:>7.1f}  CV {:>5.1f} %", plane.depth.value(), s->n, s->mean.value(),
-                            s->min.value(), s->max.value(), s->cv * 100.0);
+    auto line = fmt::format(
+        "  {:>7.0f} mm {:>4} points  mean {:>7.1f}  min {:>7.1f}  max {:>7.1f}  CV {:>5.1f} %",
+        plane.depth.value(), s->n, s->mean.value(), s->min.value(), s->max.value(), s->cv * 100.0);
     if (s->share_in_band) line += fmt::format("  in band {}", percentText(*s->share_in_band));
     return line + "\n";
 }
@@ -153,15 +156,19 @@ Expected<bool> readInto(const std::string& name, const ImportQuestion& question,
     const auto bytes = bytesOf(name);
     if (!bytes) return tl::make_unexpected(bytes.error());
     auto bench = readBench(*bytes);
-    if (!bench) return problem(name + (bench.error().where.empty() ? "" : ", " + bench.error().where), bench.error().what);
-    if (!incoming.description.title.empty()) return problem(name, "is the second bench description; give one");
+    if (!bench)
+        return problem(name + (bench.error().where.empty() ? "" : ", " + bench.error().where),
+                       bench.error().what);
+    if (!incoming.description.title.empty())
+        return problem(name, "is the second bench description; give one");
     incoming.description = std::move(*bench);
     return true;
 }
 
 Expected<bool> writeText(const QString& name, const std::string& text) {
     QSaveFile file(name);
-    if (!file.open(QIODevice::WriteOnly) || file.write(text.data(), static_cast<qint64>(text.size())) < 0 || !file.commit())
+    if (!file.open(QIODevice::WriteOnly) || file.write(text.data(), static_cast<qint64>(text.size())) < 0 ||
+        !file.commit())
         return problem(name.toStdString(), "cannot be written: " + file.errorString().toStdString());
     return true;
 }
@@ -177,9 +184,11 @@ namespace {
 
 Expected<Configuration> configurationFor(const Bench& bench, const std::string& fixture) {
     for (const auto& sweep : sweepsOf(bench))
-        if (fixture.empty() || nameOf(bench, sweep.configuration.fixture) == fixture || configurationName(bench, sweep.configuration) == fixture)
+        if (fixture.empty() || nameOf(bench, sweep.configuration.fixture) == fixture ||
+            configurationName(bench, sweep.configuration) == fixture)
             return sweep.configuration;
-    return problem("", fixture.empty() ? "the project holds no run" : "no run has the fixture \"" + fixture + "\"");
+    return problem(
+        "", fixture.empty() ? "the project holds no run" : "no run has the fixture \"" + fixture + "\"");
 }
 
 }  // namespace
@@ -188,7 +197,8 @@ Expected<Band> bandFrom(const std::string& text) {
     const auto colon = text.find(':');
     const auto low = parseNumber(text.substr(0, colon));
     const auto high = colon == std::string::npos ? std::nullopt : parseNumber(text.substr(colon + 1));
-    if (!low || !high || *low < 0.0 || *high < *low) return problem("--band", "\"" + text + "\" is not LO:HI with 0 ≤ LO ≤ HI");
+    if (!low || !high || *low < 0.0 || *high < *low)
+        return problem("--band", "\"" + text + "\" is not LO:HI with 0 ≤ LO ≤ HI");
     return Band{Ppfd(*low), Ppfd(*high)};
 }
 
@@ -199,19 +209,25 @@ Expected<Output> stats(const std::string& file, const std::optional<Band>& band)
     std::string text;
     for (const auto& run : bench->runs) {
         Json planes = Json::array();
-        text += fmt::format("{}, {} at {:g} mm\n", run.label, nameOf(*bench, run.fixture), run.height.value());
+        text +=
+            fmt::format("{}, {} at {:g} mm\n", run.label, nameOf(*bench, run.fixture), run.height.value());
         for (const auto& plane : run.planes) {
             planes.push_back(planeJson(plane, band));
             text += planeText(plane, band);
         }
-        runs.push_back({{"run", run.label}, {"fixture", nameOf(*bench, run.fixture)}, {"height_mm", run.height.value()}, {"planes", planes}});
+        runs.push_back({{"run", run.label},
+                        {"fixture", nameOf(*bench, run.fixture)},
+                        {"height_mm", run.height.value()},
+                        {"planes", planes}});
     }
     return Output{Json{{"runs", runs}}.dump(2), text};
 }
 
 Expected<Output> height(const HeightQuestion& question) {
     if (!question.school.empty() && question.school != "spill-limit")
-        return problem("--school", "\"" + question.school + "\" is not a school this version speaks for; it speaks for spill-limit");
+        return problem(
+            "--school",
+            "\"" + question.school + "\" is not a school this version speaks for; it speaks for spill-limit");
     SpillLimitOptions options;
     options.limit = question.limit_pct / 100.0;
     options.words = LengthUnit::Mm;
@@ -224,8 +240,10 @@ Expected<Output> height(const HeightQuestion& question) {
     for (const auto& sweep : sweepsOf(*bench)) {
         const auto verdict = spillLimit(*bench, sweep, options);
         schools.push_back(verdictJson(*bench, sweep, verdict));
-        text += fmt::format("{}\n  spill limit {:g} %: {}\n  {}\n", configurationName(*bench, sweep.configuration), question.limit_pct,
-                            verdict.height ? fmt::format("{:g} mm", verdict.height->value()) : "cannot speak", verdict.reason);
+        text += fmt::format("{}\n  spill limit {:g} %: {}\n  {}\n",
+                            configurationName(*bench, sweep.configuration), question.limit_pct,
+                            verdict.height ? fmt::format("{:g} mm", verdict.height->value()) : "cannot speak",
+                            verdict.reason);
         for (const auto& doubt : verdict.doubts) text += "  " + doubt + "\n";
     }
     return Output{Json{{"schools", schools}}.dump(2), text};
@@ -235,15 +253,22 @@ Expected<Output> importFiles(const ImportQuestion& question) {
     const auto& target = question.project;
     Incoming incoming;
     for (const auto& file : question.files)
-        if (const auto done = readInto(file, question, incoming); !done) return tl::make_unexpected(done.error());
+        if (const auto done = readInto(file, question, incoming); !done)
+            return tl::make_unexpected(done.error());
     const bool fresh = !QFile::exists(path(target));
-    auto project = fresh ? Project::create(path(target), QFileInfo(path(target)).completeBaseName()) : Project::open(path(target));
+    auto project = fresh ? Project::create(path(target), QFileInfo(path(target)).completeBaseName())
+                         : Project::open(path(target));
     if (!project) return tl::make_unexpected(project.error());
-    const auto report = (*project)->importBench(incoming.description, incoming.rows, QFileInfo(path(question.files.front())).fileName());
+    const auto report = (*project)->importBench(incoming.description, incoming.rows,
+                                                QFileInfo(path(question.files.front())).fileName());
     if (!report) return problem(target, report.error().sentence());
-    const Json json{{"project", target}, {"added", report->added}, {"already_there", report->already_there}, {"superseding", report->superseding}};
-    return Output{json.dump(2), fmt::format("{} readings added, {} were there already, {} replace an earlier value\n", report->added,
-                                            report->already_there, report->superseding)};
+    const Json json{{"project", target},
+                    {"added", report->added},
+                    {"already_there", report->already_there},
+                    {"superseding", report->superseding}};
+    return Output{json.dump(2),
+                  fmt::format("{} readings added, {} were there already, {} replace an earlier value\n",
+                              report->added, report->already_there, report->superseding)};
 }
 
 Expected<Output> exportProject(const std::string& source, const std::string& folder) {
@@ -253,10 +278,13 @@ Expected<Output> exportProject(const std::string& source, const std::string& fol
     if (!dir.mkpath(QStringLiteral("."))) return problem(folder, "the folder cannot be made");
     const auto& bench = (*project)->bench();
     const auto rows = rowsOf(bench);
-    if (const auto done = writeText(dir.filePath(QStringLiteral("readings.csv")), writeReadings(rows)); !done) return tl::make_unexpected(done.error());
-    if (const auto done = writeText(dir.filePath(QStringLiteral("bench.json")), writeBench(bench)); !done) return tl::make_unexpected(done.error());
+    if (const auto done = writeText(dir.filePath(QStringLiteral("readings.csv")), writeReadings(rows)); !done)
+        return tl::make_unexpected(done.error());
+    if (const auto done = writeText(dir.filePath(QStringLiteral("bench.json")), writeBench(bench)); !done)
+        return tl::make_unexpected(done.error());
     const Json json{{"folder", folder}, {"files", {"readings.csv", "bench.json"}}, {"readings", rows.size()}};
-    return Output{json.dump(2), fmt::format("{} readings in {}/readings.csv, the bench in bench.json\n", rows.size(), folder)};
+    return Output{json.dump(2), fmt::format("{} readings in {}/readings.csv, the bench in bench.json\n",
+                                            rows.size(), folder)};
 }
 
 Expected<Output> publish(const PublishQuestion& question) {
@@ -264,7 +292,8 @@ Expected<Output> publish(const PublishQuestion& question) {
     if (!project) return tl::make_unexpected(project.error());
     const auto configuration = configurationFor((*project)->bench(), question.fixture);
     if (!configuration) return problem(question.project, configuration.error().what);
-    const auto review = reviewOf((*project)->bench(), {*configuration, unitFrom(question.unit), QString::fromStdString(question.day)});
+    const auto review = reviewOf(
+        (*project)->bench(), {*configuration, unitFrom(question.unit), QString::fromStdString(question.day)});
     if (!review) return problem(question.project, review.error().sentence());
     const auto files = publishTo(path(question.folder), *review);
     if (!files) return tl::make_unexpected(files.error());
@@ -274,7 +303,9 @@ Expected<Output> publish(const PublishQuestion& question) {
         names.push_back(name.toStdString());
         text += "  " + question.folder + "/" + name.toStdString() + "\n";
     }
-    return Output{Json{{"title", review->title.toStdString()}, {"folder", question.folder}, {"files", names}}.dump(2), text};
+    return Output{
+        Json{{"title", review->title.toStdString()}, {"folder", question.folder}, {"files", names}}.dump(2),
+        text};
 }
 
 Expected<Output> check(const std::string& name) {
@@ -284,11 +315,19 @@ Expected<Output> check(const std::string& name) {
     std::size_t planes = 0;
     for (const auto& run : bench.runs) planes += run.planes.size();
     const auto readings = rowsOf(bench).size();
-    const Json json{{"project", name},          {"integrity", "ok"},          {"schema_version", Project::schemaVersion()},
-                    {"title", bench.title},     {"tanks", bench.tanks.size()}, {"fixtures", bench.fixtures.size()},
-                    {"runs", bench.runs.size()}, {"planes", planes},            {"readings", readings}};
-    return Output{json.dump(2), fmt::format("{}: sound, format {}, {} fixtures, {} runs, {} planes, {} readings\n", name, Project::schemaVersion(),
-                                            bench.fixtures.size(), bench.runs.size(), planes, readings)};
+    const Json json{{"project", name},
+                    {"integrity", "ok"},
+                    {"schema_version", Project::schemaVersion()},
+                    {"title", bench.title},
+                    {"tanks", bench.tanks.size()},
+                    {"fixtures", bench.fixtures.size()},
+                    {"runs", bench.runs.size()},
+                    {"planes", planes},
+                    {"readings", readings}};
+    return Output{
+        json.dump(2),
+        fmt::format("{}: sound, format {}, {} fixtures, {} runs, {} planes, {} readings\n", name,
+                    Project::schemaVersion(), bench.fixtures.size(), bench.runs.size(), planes, readings)};
 }
 
 }  // namespace glumet::cli

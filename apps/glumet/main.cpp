@@ -21,9 +21,12 @@ constexpr double kShotSeconds = 4.0;
 
 /// A copy of the shipped demonstration that may be written to: kept between starts, or fresh.
 QString demoCopy(const QString& shipped, bool fresh) {
-    const QString folder = fresh ? QDir::tempPath() : QStandardPaths::writableLocation(QStandardPaths::AppDataLocation);
+    const QString folder =
+        fresh ? QDir::tempPath() : QStandardPaths::writableLocation(QStandardPaths::AppDataLocation);
     QDir().mkpath(folder);
-    const QString copy = QDir(folder).filePath(fresh ? QStringLiteral("glumet-demo-%1.glumet").arg(QCoreApplication::applicationPid()) : QStringLiteral("demo.glumet"));
+    const QString copy = QDir(folder).filePath(
+        fresh ? QStringLiteral("glumet-demo-%1.glumet").arg(QCoreApplication::applicationPid())
+              : QStringLiteral("demo.glumet"));
     if (fresh) QFile::remove(copy);
     if (!QFile::exists(copy)) QFile::copy(shipped, copy);
     QFile::setPermissions(copy, QFile::ReadOwner | QFile::WriteOwner);
@@ -31,7 +34,8 @@ QString demoCopy(const QString& shipped, bool fresh) {
 }
 
 std::optional<StageId> stageNamed(const QString& name) {
-    for (const auto stage : {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish})
+    for (const auto stage :
+         {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish})
         if (StageBar::nameOf(stage).compare(name, Qt::CaseInsensitive) == 0) return stage;
     return std::nullopt;
 }
@@ -49,25 +53,45 @@ struct Options {
 
 Options parse(const QApplication& app) {
     QCommandLineParser parser;
-    parser.setApplicationDescription(QStringLiteral("Benchmarks aquarium fixtures: readings, field, height, page."));
+    parser.setApplicationDescription(
+        QStringLiteral("Benchmarks aquarium fixtures: readings, field, height, page."));
     parser.addHelpOption();
-    parser.addPositionalArgument(QStringLiteral("FILE"), QStringLiteral("project to open"), QStringLiteral("[FILE]"));
-    const QCommandLineOption demo(QStringLiteral("demo"), QStringLiteral("open a copy of this demonstration project"), QStringLiteral("PROJECT"));
-    const QCommandLineOption shot(QStringLiteral("screenshot"), QStringLiteral("render one stage at 1280×800 and exit"), QStringLiteral("PNG"));
-    const QCommandLineOption stage(QStringLiteral("stage"), QStringLiteral("bench, measure, field, height or publish"), QStringLiteral("NAME"));
-    const QCommandLineOption unit(QStringLiteral("unit"), QStringLiteral("cm, mm or in"), QStringLiteral("UNIT"), QStringLiteral("cm"));
-    const QCommandLineOption select(QStringLiteral("fixture"), QStringLiteral("fixture or configuration to show"), QStringLiteral("NAME"));
+    parser.addPositionalArgument(QStringLiteral("FILE"), QStringLiteral("project to open"),
+                                 QStringLiteral("[FILE]"));
+    const QCommandLineOption demo(QStringLiteral("demo"),
+                                  QStringLiteral("open a copy of this demonstration project"),
+                                  QStringLiteral("PROJECT"));
+    const QCommandLineOption shot(QStringLiteral("screenshot"),
+                                  QStringLiteral("render one stage at 1280×800 and exit"),
+                                  QStringLiteral("PNG"));
+    const QCommandLineOption stage(QStringLiteral("stage"),
+                                   QStringLiteral("bench, measure, field, height or publish"),
+                                   QStringLiteral("NAME"));
+    const QCommandLineOption unit(QStringLiteral("unit"), QStringLiteral("cm, mm or in"),
+                                  QStringLiteral("UNIT"), QStringLiteral("cm"));
+    const QCommandLineOption select(QStringLiteral("fixture"),
+                                    QStringLiteral("fixture or configuration to show"),
+                                    QStringLiteral("NAME"));
     const QCommandLineOption paper(QStringLiteral("paper"), QStringLiteral("light theme"));
-    const QCommandLineOption startup(QStringLiteral("startup-only"), QStringLiteral("say ready once the window is painted, then exit; for benchmarks"));
+    const QCommandLineOption startup(
+        QStringLiteral("startup-only"),
+        QStringLiteral("say ready once the window is painted, then exit; for benchmarks"));
     parser.addOptions({demo, shot, stage, unit, select, paper, startup});
     parser.process(app);
-    return {parser.value(demo), parser.value(shot), parser.value(stage), parser.value(unit), parser.positionalArguments().value(0), parser.value(select),
-            parser.isSet(paper), parser.isSet(startup)};
+    return {parser.value(demo),
+            parser.value(shot),
+            parser.value(stage),
+            parser.value(unit),
+            parser.positionalArguments().value(0),
+            parser.value(select),
+            parser.isSet(paper),
+            parser.isSet(startup)};
 }
 
 void chooseFixture(Session& session, const QString& name) {
     for (const auto& sweep : session.sweeps())
-        if (QString::fromStdString(configurationName(session.bench(), sweep.configuration)).startsWith(name)) {
+        if (QString::fromStdString(configurationName(session.bench(), sweep.configuration))
+                .startsWith(name)) {
             session.chooseConfiguration(sweep.configuration);
             return;
         }
@@ -101,14 +125,17 @@ int main(int argc, char** argv) {
     QApplication app(argc, argv);
     QApplication::setApplicationName(QStringLiteral("glumet"));
     const Options options = parse(app);
-    const auto stage = options.stage.isEmpty() ? StageId::Field : stageNamed(options.stage).value_or(StageId::Field);
+    const auto stage =
+        options.stage.isEmpty() ? StageId::Field : stageNamed(options.stage).value_or(StageId::Field);
     if (!options.stage.isEmpty() && !stageNamed(options.stage)) {
         std::fprintf(stderr, "glumet: there is no stage \"%s\"\n", qPrintable(options.stage));
         return 2;
     }
     Session session([] { return QDateTime::currentDateTime().toString(Qt::ISODate); });
     session.setDark(!options.paper);
-    session.setUnit(options.unit == QLatin1String("in") ? LengthUnit::Inch : options.unit == QLatin1String("mm") ? LengthUnit::Mm : LengthUnit::Cm);
+    session.setUnit(options.unit == QLatin1String("in")   ? LengthUnit::Inch
+                    : options.unit == QLatin1String("mm") ? LengthUnit::Mm
+                                                          : LengthUnit::Cm);
     MainWindow window(session);
     const bool shot = !options.shot.isEmpty();
     QString file = options.demo.isEmpty() ? options.file : demoCopy(options.demo, shot);

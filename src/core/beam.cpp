@@ -21,7 +21,8 @@ double linearTimesSine(double a, double b, double from, double to) {
 }  // namespace
 
 Expected<Beam> Beam::cosinePower(double m) {
-    if (!(m >= 0.0) || !std::isfinite(m)) return problem("m", fmt::format("must be a finite number of 0 or more, is {:g}", m));
+    if (!(m >= 0.0) || !std::isfinite(m))
+        return problem("m", fmt::format("must be a finite number of 0 or more, is {:g}", m));
     Beam beam;
     beam.power_ = m;
     beam.scale_ = (m + 1.0) / (2.0 * pi);

@@ -102,14 +102,14 @@ struct MeterProfile {
 
 /// How the reviewer measures and judges.
 struct Method {
-    double spill_limit = 0.15;                     ///< share of the grid mean that may be lost
-    Ppfd band_low{150};                            ///< target band, inclusive
+    double spill_limit = 0.15;  ///< share of the grid mean that may be lost
+    Ppfd band_low{150};         ///< target band, inclusive
     Ppfd band_high{300};
     int grid_columns = 6;
     int grid_rows = 6;
-    double settled_relative_error = 0.02;          ///< standard error of the mean at which a reading is settled
-    Second longest_reading{30};                    ///< a reading is offered after this, settled or not
-    Millimetre height_error{2.5};                  ///< standard error of setting the mounting height
+    double settled_relative_error = 0.02;  ///< standard error of the mean at which a reading is settled
+    Second longest_reading{30};            ///< a reading is offered after this, settled or not
+    Millimetre height_error{2.5};          ///< standard error of setting the mounting height
     std::string note;
 
     bool operator==(const Method&) const = default;

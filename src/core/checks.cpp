@@ -13,7 +13,9 @@ constexpr double kStandardErrors = 3.5;
 /// Relative distance of a cell from the mean of its direct neighbours.
 double neighbourMisfit(const Surface& surface, Cell cell) {
     const int columns = surface.grid.columns();
-    const auto value = [&](int column, int row) { return surface.values[static_cast<std::size_t>(row * columns + column)]; };
+    const auto value = [&](int column, int row) {
+        return surface.values[static_cast<std::size_t>(row * columns + column)];
+    };
     double sum = 0.0;
     int count = 0;
     for (const auto& [dx, dy] : {std::pair{-1, 0}, {1, 0}, {0, -1}, {0, 1}}) {
@@ -30,18 +32,22 @@ double neighbourMisfit(const Surface& surface, Cell cell) {
 /// Steepest relative change of the field beside a cell, per mm: to its direct neighbours.
 double steepness(const Surface& surface, Cell cell) {
     const auto& grid = surface.grid;
-    const auto value = [&](int column, int row) { return surface.values[static_cast<std::size_t>(row * grid.columns() + column)]; };
+    const auto value = [&](int column, int row) {
+        return surface.values[static_cast<std::size_t>(row * grid.columns() + column)];
+    };
     const double here = value(cell.column, cell.row);
     double steepest = 0.0;
     if (here <= 0.0) return steepest;
     for (const int column : {cell.column - 1, cell.column + 1}) {
         if (column < 0 || column >= grid.columns()) continue;
-        const double apart = std::abs(grid.xs_mm[static_cast<std::size_t>(column)] - grid.xs_mm[static_cast<std::size_t>(cell.column)]);
+        const double apart = std::abs(grid.xs_mm[static_cast<std::size_t>(column)] -
+                                      grid.xs_mm[static_cast<std::size_t>(cell.column)]);
         steepest = std::max(steepest, std::abs(value(column, cell.row) - here) / here / apart);
     }
     for (const int row : {cell.row - 1, cell.row + 1}) {
         if (row < 0 || row >= grid.rows()) continue;
-        const double apart = std::abs(grid.ys_mm[static_cast<std::size_t>(row)] - grid.ys_mm[static_cast<std::size_t>(cell.row)]);
+        const double apart = std::abs(grid.ys_mm[static_cast<std::size_t>(row)] -
+                                      grid.ys_mm[static_cast<std::size_t>(cell.row)]);
         steepest = std::max(steepest, std::abs(value(cell.column, row) - here) / here / apart);
     }
     return steepest;
@@ -49,7 +55,8 @@ double steepness(const Surface& surface, Cell cell) {
 
 /// Relative error of a reading by ripple and by where the probe may have stood.
 double errorOf(const Surface& surface, Cell cell, const Reading& reading) {
-    return std::hypot(reading.relativeStandardError().value_or(0.0), steepness(surface, cell) * kPlacingErrorMm);
+    return std::hypot(reading.relativeStandardError().value_or(0.0),
+                      steepness(surface, cell) * kPlacingErrorMm);
 }
 
 }  // namespace
@@ -61,7 +68,8 @@ std::vector<MirrorDoubt> mirrorDoubts(const Plane& plane, double tolerance) {
     const auto& grid = surface->grid;
     const auto cells = readingOfCell(grid, plane.readings);
     const auto at = [&](Cell cell) -> const Reading& {
-        return plane.readings[static_cast<std::size_t>(cells[static_cast<std::size_t>(cell.row * grid.columns() + cell.column)])];
+        return plane.readings[static_cast<std::size_t>(
+            cells[static_cast<std::size_t>(cell.row * grid.columns() + cell.column)])];
     };
     for (int row = 0; row < grid.rows(); ++row)
         for (int column = 0; column < grid.columns() / 2; ++column) {
@@ -70,7 +78,8 @@ std::vector<MirrorDoubt> mirrorDoubts(const Plane& plane, double tolerance) {
             const double middle = 0.5 * (at(cell).mean + at(mirror).mean).value();
             if (middle <= 0.0) continue;
             const double difference = std::abs((at(cell).mean - at(mirror).mean).value()) / middle;
-            const double error = std::hypot(errorOf(*surface, cell, at(cell)), errorOf(*surface, mirror, at(mirror)));
+            const double error =
+                std::hypot(errorOf(*surface, cell, at(cell)), errorOf(*surface, mirror, at(mirror)));
             if (difference <= tolerance || difference <= kStandardErrors * error) continue;
             if (neighbourMisfit(*surface, mirror) > neighbourMisfit(*surface, cell)) std::swap(cell, mirror);
             doubts.push_back({cell, mirror, at(cell).mean, at(mirror).mean, difference});

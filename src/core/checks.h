@@ -10,7 +10,7 @@ namespace glumet {
 
 /// Two cells that mirror each other across the tank's middle and do not agree.
 struct MirrorDoubt {
-    Cell cell;    ///< the one that also differs more from its neighbours
+    Cell cell;  ///< the one that also differs more from its neighbours
     Cell mirror;
     Ppfd value{0};
     Ppfd mirror_value{0};
@@ -21,8 +21,9 @@ struct MirrorDoubt {
 inline constexpr double kPlacingErrorMm = 4.0;
 
 /// Pairs on a filled grid, mirrored left to right, that differ by more than `tolerance` and by more than
-/// 3.5 standard errors of their difference (ripple, and placing where the field is steep). A centred, symmetric fixture over walls that match left and
-/// right gives none; the caller knows whether that holds. Largest difference first.
+/// 3.5 standard errors of their difference (ripple, and placing where the field is steep). A centred,
+/// symmetric fixture over walls that match left and right gives none; the caller knows whether that holds.
+/// Largest difference first.
 std::vector<MirrorDoubt> mirrorDoubts(const Plane& plane, double tolerance = 0.12);
 
 /// Draw at the wall / rated power, when both are known.

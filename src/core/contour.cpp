@@ -12,12 +12,14 @@ namespace {
 std::vector<double> finerAxis(const std::vector<double>& axis, int times) {
     std::vector<double> fine;
     for (std::size_t i = 0; i + 1 < axis.size(); ++i)
-        for (int step = 0; step < times; ++step) fine.push_back(axis[i] + (axis[i + 1] - axis[i]) * step / times);
+        for (int step = 0; step < times; ++step)
+            fine.push_back(axis[i] + (axis[i + 1] - axis[i]) * step / times);
     fine.push_back(axis.back());
     return fine;
 }
 
-std::vector<double> resampled(const std::vector<double>& from, const std::vector<double>& values, const std::vector<double>& to) {
+std::vector<double> resampled(const std::vector<double>& from, const std::vector<double>& values,
+                              const std::vector<double>& to) {
     if (from.size() < 2) return std::vector<double>(to.size(), values.front());
     const MonotoneCubic curve(from, values);
     std::vector<double> out;
@@ -67,7 +69,8 @@ Surface refined(const Surface& coarse, int times) {
     std::vector<std::vector<double>> stretched;
     for (std::size_t row = 0; row < rows; ++row) {
         const auto first = coarse.values.begin() + static_cast<std::ptrdiff_t>(row * columns);
-        stretched.push_back(resampled(coarse.grid.xs_mm, {first, first + static_cast<std::ptrdiff_t>(columns)}, fine.grid.xs_mm));
+        stretched.push_back(resampled(
+            coarse.grid.xs_mm, {first, first + static_cast<std::ptrdiff_t>(columns)}, fine.grid.xs_mm));
     }
     const auto fine_columns = fine.grid.xs_mm.size();
     fine.values.resize(fine_columns * fine.grid.ys_mm.size());
@@ -75,7 +78,8 @@ Surface refined(const Surface& coarse, int times) {
         std::vector<double> along;
         for (const auto& row : stretched) along.push_back(row[column]);
         const auto values = resampled(coarse.grid.ys_mm, along, fine.grid.ys_mm);
-        for (std::size_t row = 0; row < values.size(); ++row) fine.values[row * fine_columns + column] = values[row];
+        for (std::size_t row = 0; row < values.size(); ++row)
+            fine.values[row * fine_columns + column] = values[row];
     }
     return fine;
 }
@@ -84,11 +88,13 @@ std::vector<ContourSegment> contour(const Surface& surface, double level) {
     std::vector<ContourSegment> segments;
     const auto columns = surface.grid.xs_mm.size();
     const auto corner = [&](std::size_t column, std::size_t row) {
-        return Corner{surface.grid.xs_mm[column], surface.grid.ys_mm[row], surface.values[row * columns + column]};
+        return Corner{surface.grid.xs_mm[column], surface.grid.ys_mm[row],
+                      surface.values[row * columns + column]};
     };
     for (std::size_t row = 0; row + 1 < surface.grid.ys_mm.size(); ++row)
         for (std::size_t column = 0; column + 1 < columns; ++column)
-            contourOfCell({corner(column, row), corner(column + 1, row), corner(column + 1, row + 1), corner(column, row + 1)},
+            contourOfCell({corner(column, row), corner(column + 1, row), corner(column + 1, row + 1),
+                           corner(column, row + 1)},
                           level, segments);
     return segments;
 }

@@ -17,8 +17,8 @@ constexpr Id kMeterSub = 1;
 constexpr Id kDiffuser = 1;
 enum FixtureId : Id { kOsier = 1, kSallow, kSedge, kAlder, kRushlight, kOsierAged };
 
-Fixture fixture(Id id, const char* name, const char* maker, const char* kind, double length, double width, int columns, int rows,
-                double pitch_x, double pitch_y, double watt) {
+Fixture fixture(Id id, const char* name, const char* maker, const char* kind, double length, double width,
+                int columns, int rows, double pitch_x, double pitch_y, double watt) {
     Fixture f;
     f.id = id;
     f.name = name;
@@ -51,7 +51,8 @@ std::vector<Fixture> demoFixtures() {
         fixture(kSedge, "Sedge Panel", "Withy & Fen", "wide panel", 420, 300, 12, 8, 34, 34, 96),
         fixture(kAlder, "Twin Alder", "Holm Bench Works", "pair of clusters", 460, 150, 2, 1, 300, 0, 88),
         fixture(kRushlight, "Rushlight 2T", "Old Mere", "two diffuse tubes", 560, 160, 28, 2, 20, 80, 48),
-        fixture(kOsierAged, "Osier 60, 9000 h", "Withy & Fen", "single cluster, aged", 180, 130, 4, 3, 28, 28, 62)};
+        fixture(kOsierAged, "Osier 60, 9000 h", "Withy & Fen", "single cluster, aged", 180, 130, 4, 3, 28, 28,
+                62)};
     claim(all[0], 130, 180, "60 × 60 cm", 210, 1.4);
     claim(all[1], 150, 300, "90 × 45 cm", 280, 2.1);
     claim(all[2], 200, 400, "70 × 60 cm", 340, 4.2);
@@ -75,7 +76,8 @@ FixtureTruth truthOf(const Bench& bench, Id fixture_id, Id accessory) {
     if (name == "Sedge Panel") return {*Beam::cosinePower(1.0), flux(1.90)};
     // A batwing: more light at 35° than straight down.
     if (name == "Twin Alder")
-        return {*Beam::table({0, 15, 30, 38, 50, 65, 80, 90}, {0.72, 0.8, 0.96, 1.0, 0.72, 0.28, 0.05, 0.0}), flux(1.85)};
+        return {*Beam::table({0, 15, 30, 38, 50, 65, 80, 90}, {0.72, 0.8, 0.96, 1.0, 0.72, 0.28, 0.05, 0.0}),
+                flux(1.85)};
     if (name == "Rushlight 2T") return {*Beam::cosinePower(0.8), flux(1.05)};
     return {*Beam::halfAngle(50.0), flux(kInventedEfficacy)};
 }
@@ -99,10 +101,12 @@ class DemoMaker {
     explicit DemoMaker(std::uint64_t seed) : bench_(demoBench()), seed_(seed), noise_(seed) {}
 
     Bench make() {
-        for (const double h : {120, 150, 180, 210, 240, 270, 300}) addRun(kOsier, 0, h, {.slipped_probe = h == 240});
+        for (const double h : {120, 150, 180, 210, 240, 270, 300})
+            addRun(kOsier, 0, h, {.slipped_probe = h == 240});
         addRun(kOsier, 0, 330, {.readings = 36 + 21});
         for (const double h : {120, 160, 200, 240, 280}) addRun(kOsier, kDiffuser, h, {});
-        for (const double h : {120, 160, 200, 240, 280}) addRun(kSallow, 0, h, {.half_dead_driver = h == 240});
+        for (const double h : {120, 160, 200, 240, 280})
+            addRun(kSallow, 0, h, {.half_dead_driver = h == 240});
         for (const double h : {150, 200, 250, 300, 350}) addRun(kSedge, 0, h, {.wrong_mode = h == 200});
         for (const double h : {150, 200, 250, 300, 350}) addRun(kAlder, 0, h, {.room_light = h == 250});
         for (const double h : {80, 120, 160, 200}) addRun(kRushlight, 0, h, {});
@@ -123,7 +127,8 @@ class DemoMaker {
         run.height = Millimetre(height);
         run.warm_up_min = std::round(24.0 + 3.0 * noise_.normal());
         run.dark_reading = Ppfd(planted.room_light ? kRoomLight : 0.2);
-        run.label = fmt::format("{:02} {} {:.0f}", run.id, byId(bench_.fixtures, fixture_id)->name, height / 10.0);
+        run.label =
+            fmt::format("{:02} {} {:.0f}", run.id, byId(bench_.fixtures, fixture_id)->name, height / 10.0);
         fillPlanes(run, planted);
         bench_.runs.push_back(std::move(run));
     }
@@ -147,7 +152,8 @@ class DemoMaker {
         }
     }
 
-    Reading read(SimulatedBench& sim, const Run& run, const Plane& plane, Cell cell, const Planted& planted, double slip_mm) {
+    Reading read(SimulatedBench& sim, const Run& run, const Plane& plane, Cell cell, const Planted& planted,
+                 double slip_mm) {
         const Millimetre x(plane.grid->xs_mm[static_cast<std::size_t>(cell.column)]);
         const Millimetre y(plane.grid->ys_mm[static_cast<std::size_t>(cell.row)]);
         auto reading = sim.read(x - Millimetre(slip_mm), y + Millimetre(slip_mm), plane.depth);
@@ -158,14 +164,17 @@ class DemoMaker {
         if (planted.wrong_mode) factor *= kWrongMode;
         scale(reading, factor, planted.room_light ? kRoomLight : 0.2);
         const double rated = byId(bench_.fixtures, run.fixture)->rated_power->value();
-        const double drawn = rated * (planted.half_dead_driver ? kDeadShare : 0.99) * (1.0 + 0.002 * noise_.normal());
+        const double drawn =
+            rated * (planted.half_dead_driver ? kDeadShare : 0.99) * (1.0 + 0.002 * noise_.normal());
         reading.power = Watt(std::round(drawn * 10.0) / 10.0);
         reading.time = nextTime();
         return reading;
     }
 
     static void scale(Reading& reading, double factor, double added) {
-        const auto shown = [&](Ppfd value) { return Ppfd(std::round((value.value() * factor + added) * 10.0) / 10.0); };
+        const auto shown = [&](Ppfd value) {
+            return Ppfd(std::round((value.value() * factor + added) * 10.0) / 10.0);
+        };
         reading.mean = shown(reading.mean);
         reading.min = shown(*reading.min);
         reading.max = shown(*reading.max);
@@ -180,7 +189,8 @@ class DemoMaker {
         const int day = 3 + taken_ / 1800;
         const int second = 8 * 3600 + of_day * 12;
         ++taken_;
-        return fmt::format("2026-11-{:02}T{:02}:{:02}:{:02}", day, second / 3600, second / 60 % 60, second % 60);
+        return fmt::format("2026-11-{:02}T{:02}:{:02}:{:02}", day, second / 3600, second / 60 % 60,
+                           second % 60);
     }
 
     Bench bench_;
@@ -217,7 +227,8 @@ Bench demoBench() {
     submerged.immersion_by = ImmersionBy::MeterMode;
     submerged.calibrated_on = "2026-06-15";
     bench.meters = {submerged};
-    bench.method.note = "Invented demonstration: every fixture, tank and reading was made by Glumet's simulated bench.";
+    bench.method.note =
+        "Invented demonstration: every fixture, tank and reading was made by Glumet's simulated bench.";
     return bench;
 }
 
@@ -236,7 +247,9 @@ LightScene sceneOf(const Bench& bench, const Run& run) {
     const Fixture body = known == nullptr ? Fixture{} : *known;
     const double level = run.level_pct.value_or(100.0) / 100.0;
     for (int i = 0; i < run.fixtures; ++i) {
-        const auto more = emittersOf(body, truth.flux * level, 0, scene.length * ((i + 1.0) / (run.fixtures + 1.0)), scene.width * 0.5, run.height);
+        const auto more =
+            emittersOf(body, truth.flux * level, 0, scene.length * ((i + 1.0) / (run.fixtures + 1.0)),
+                       scene.width * 0.5, run.height);
         scene.emitters.insert(scene.emitters.end(), more.begin(), more.end());
     }
     return scene;

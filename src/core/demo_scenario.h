@@ -15,7 +15,8 @@ struct FixtureTruth {
     PhotonFlux flux;
 };
 
-/// The invented fixtures, tanks, meters and accessories of the demonstration, with stable ids from 1, and no runs.
+/// The invented fixtures, tanks, meters and accessories of the demonstration, with stable ids from 1, and no
+/// runs.
 Bench demoBench();
 
 /// The demonstration with every reading, made by the simulated bench from the seed: height sweeps of all
@@ -24,7 +25,8 @@ Bench demoBench();
 Bench demoReadings(std::uint64_t seed);
 
 /// Light under a run's fixtures, hung in a row along the middle of its tank: the demonstration's hidden truth
-/// for its fixtures, and for any other an invented wide beam of 1.8 µmol per rated joule (100 W if not stated).
+/// for its fixtures, and for any other an invented wide beam of 1.8 µmol per rated joule (100 W if not
+/// stated).
 LightScene sceneOf(const Bench& bench, const Run& run);
 
 }  // namespace glumet

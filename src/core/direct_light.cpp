@@ -37,7 +37,8 @@ SurfaceCrossing crossSurface(double h_mm, double d_mm, double r_mm, double n) {
     return out;
 }
 
-Ppfd directPpfd(const Beam& beam, double flux_umol_s, double h_mm, double d_mm, double r_mm, const Medium& medium) {
+Ppfd directPpfd(const Beam& beam, double flux_umol_s, double h_mm, double d_mm, double r_mm,
+                const Medium& medium) {
     const double n = medium.refractive_index;
     const auto ray = crossSurface(h_mm, d_mm, r_mm, n);
     const double h = h_mm * kMetrePerMm;
@@ -47,8 +48,8 @@ Ppfd directPpfd(const Beam& beam, double flux_umol_s, double h_mm, double d_mm, 
     // sin θ / r without the division by r: r = tan θ (h + d cos θ/(n cos θw)).
     const double sine_over_r = ray.cos_air / (h + d * ray.cos_air / (n * ray.cos_water));
     const double absorbed = std::exp(-medium.attenuation_per_m * d / ray.cos_water);
-    return Ppfd(flux_umol_s * beam.intensity(ray.cos_air) * surfaceTransmittance(ray.cos_air, n) * sine_over_r / r_prime *
-                absorbed);
+    return Ppfd(flux_umol_s * beam.intensity(ray.cos_air) * surfaceTransmittance(ray.cos_air, n) *
+                sine_over_r / r_prime * absorbed);
 }
 
 }  // namespace glumet

@@ -32,6 +32,7 @@ SurfaceCrossing crossSurface(double h_mm, double d_mm, double r_mm, double n);
 ///   E(r) = Φ I(θ) T(θ) sin θ / (r r′) exp(−K d / cos θw),  r′ = h/cos²θ + d cos θ/(n cos³θw)
 /// and its limit at r = 0: Φ I(0) T(0)/(h + d/n)². The quotient is the flux-tube Jacobian: it already
 /// holds the receiver's cosine and the n² of the interface. Source: geometrical optics, Snell, Fresnel.
-Ppfd directPpfd(const Beam& beam, double flux_umol_s, double h_mm, double d_mm, double r_mm, const Medium& medium);
+Ppfd directPpfd(const Beam& beam, double flux_umol_s, double h_mm, double d_mm, double r_mm,
+                const Medium& medium);
 
 }  // namespace glumet

@@ -35,7 +35,8 @@ struct FindingContext {
 };
 
 /// What one plane of a run says about the field: spread, fall-off, band, walls of doubt.
-std::vector<Finding> fieldFindings(const Bench& bench, std::size_t run, Millimetre depth, const FindingContext& context);
+std::vector<Finding> fieldFindings(const Bench& bench, std::size_t run, Millimetre depth,
+                                   const FindingContext& context);
 
 /// Doubts about a run as a whole: draw against rating, room light, mirror pairs on each plane.
 std::vector<Finding> runDoubts(const Bench& bench, std::size_t run, const FindingContext& context);
@@ -45,7 +46,8 @@ std::vector<Finding> heightFindings(const Bench& bench, const Sweep& sweep, cons
                                     const FindingContext& context);
 
 /// What is still to be read, and where to begin.
-std::vector<Finding> measureFindings(const Bench& bench, std::size_t run, Millimetre depth, const FindingContext& context);
+std::vector<Finding> measureFindings(const Bench& bench, std::size_t run, Millimetre depth,
+                                     const FindingContext& context);
 
 /// What the bench's description lacks.
 std::vector<Finding> benchFindings(const Bench& bench, const FindingContext& context);

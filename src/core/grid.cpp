@@ -74,7 +74,8 @@ std::vector<int> readingOfCell(const Grid& grid, const std::vector<Reading>& rea
     for (std::size_t i = 0; i < readings.size(); ++i) {
         if (!readings[i].counts()) continue;
         const auto cell = cellAt(grid, readings[i].x, readings[i].y);
-        if (cell) cells[static_cast<std::size_t>(cell->row * grid.columns() + cell->column)] = static_cast<int>(i);
+        if (cell)
+            cells[static_cast<std::size_t>(cell->row * grid.columns() + cell->column)] = static_cast<int>(i);
     }
     return cells;
 }

@@ -28,8 +28,8 @@ struct LightScene {
 };
 
 /// Spreads `flux` evenly over the fixture's lattice, centred at (x, y), hung at `height` over the surface.
-std::vector<Emitter> emittersOf(const Fixture& fixture, PhotonFlux flux, std::size_t beam, Millimetre x, Millimetre y,
-                                Millimetre height);
+std::vector<Emitter> emittersOf(const Fixture& fixture, PhotonFlux flux, std::size_t beam, Millimetre x,
+                                Millimetre y, Millimetre height);
 
 /// PPFD of still water at a place of the tank: the sum of directPpfd over all emitters whose ray enters
 /// through the footprint. 0 ≤ x ≤ length, 0 ≤ y ≤ width, depth ≥ 0.

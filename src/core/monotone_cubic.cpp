@@ -23,7 +23,8 @@ double innerSlope(double h0, double h1, double secant0, double secant1) {
 
 }  // namespace
 
-MonotoneCubic::MonotoneCubic(std::vector<double> x, std::vector<double> y) : x_(std::move(x)), y_(std::move(y)) {
+MonotoneCubic::MonotoneCubic(std::vector<double> x, std::vector<double> y)
+    : x_(std::move(x)), y_(std::move(y)) {
     assert(x_.size() >= 2 && x_.size() == y_.size());
     const auto n = x_.size();
     std::vector<double> h(n - 1);

@@ -43,7 +43,8 @@ void addRings(const Plane& plane, PlaneStatistics& out) {
             sums[ring] += plane.readings[static_cast<std::size_t>(index)].mean.value();
             ++out.ring_sizes[ring];
         }
-    for (std::size_t ring = 0; ring < sums.size(); ++ring) out.ring_means.emplace_back(sums[ring] / out.ring_sizes[ring]);
+    for (std::size_t ring = 0; ring < sums.size(); ++ring)
+        out.ring_means.emplace_back(sums[ring] / out.ring_sizes[ring]);
     if (sums.size() > 1 && out.ring_means.front().value() > 0.0)
         out.centre_to_outer = out.ring_means.back() / out.ring_means.front();
 }
@@ -60,7 +61,8 @@ void addBand(const std::vector<double>& values, const Band& band, PlaneStatistic
 
 Expected<PlaneStatistics> planeStatistics(const Plane& plane, const std::optional<Band>& band) {
     const auto values = countedValues(plane);
-    if (values.empty()) return problem(fmt::format("plane at {:g} mm", plane.depth.value()), "holds no reading yet");
+    if (values.empty())
+        return problem(fmt::format("plane at {:g} mm", plane.depth.value()), "holds no reading yet");
     PlaneStatistics out;
     out.n = static_cast<int>(values.size());
     const double mean = meanOf(values);
@@ -81,7 +83,8 @@ Expected<PlaneStatistics> planeStatistics(const Plane& plane, const std::optiona
 std::vector<DepthStep> fallOffWithDepth(const Run& run) {
     std::vector<DepthStep> steps;
     for (const auto& plane : run.planes)
-        if (const auto statistics = planeStatistics(plane)) steps.push_back({plane.depth, statistics->mean, 1.0});
+        if (const auto statistics = planeStatistics(plane))
+            steps.push_back({plane.depth, statistics->mean, 1.0});
     if (steps.empty() || steps.front().mean.value() <= 0.0) return {};
     for (auto& step : steps) step.share_of_shallowest = step.mean / steps.front().mean;
     return steps;

@@ -29,9 +29,9 @@ struct PlaneStatistics {
     double max_over_mean = 0.0;
     /// Mean per concentric ring of the grid, outermost first; empty when the points do not fill a grid.
     std::vector<Ppfd> ring_means;
-    std::vector<int> ring_sizes;           ///< readings per ring, as ring_means
-    std::optional<double> centre_to_outer; ///< innermost ring mean / outermost; two rings and light needed
-    std::optional<double> share_in_band;   ///< 0–1 of the n readings; nothing when no band was asked
+    std::vector<int> ring_sizes;            ///< readings per ring, as ring_means
+    std::optional<double> centre_to_outer;  ///< innermost ring mean / outermost; two rings and light needed
+    std::optional<double> share_in_band;    ///< 0–1 of the n readings; nothing when no band was asked
     int below_band = 0;
     int above_band = 0;
 };

@@ -29,7 +29,7 @@ class Quantity {
 };
 
 using Millimetre = Quantity<struct MillimetreUnit>;  ///< length, mm
-using Ppfd = Quantity<struct PpfdUnit>;              ///< photosynthetic photon flux density, µmol·m⁻²·s⁻¹
+using Ppfd = Quantity<struct PpfdUnit>;  ///< photosynthetic photon flux density, µmol·m⁻²·s⁻¹
 using PhotonFlux = Quantity<struct PhotonFluxUnit>;  ///< photons per time, µmol·s⁻¹
 using Watt = Quantity<struct WattUnit>;              ///< electrical power at the wall, W
 using Second = Quantity<struct SecondUnit>;          ///< time, s

@@ -51,7 +51,8 @@ class Merge {
   public:
     Merge(Bench bench, MergeReport& report) : bench_(std::move(bench)), report_(report) {
         next_ = std::min({lowestId(bench_.fixtures), lowestId(bench_.accessories), lowestId(bench_.meters),
-                          lowestId(bench_.tanks), lowestId(bench_.runs)}) - 1;
+                          lowestId(bench_.tanks), lowestId(bench_.runs)}) -
+                1;
         for (const auto& run : bench_.runs) next_ = std::min(next_, lowestId(run.planes) - 1);
         for (std::size_t i = 0; i < bench_.runs.size(); ++i) runs_.emplace(keyOf(bench_.runs[i]), i);
     }
@@ -160,10 +161,10 @@ std::vector<ReadingRow> rowsOf(const Bench& bench) {
     for (const auto& run : bench.runs)
         for (const auto& plane : run.planes)
             for (const auto& reading : plane.readings)
-                rows.push_back({run.label, nameOfId(bench.fixtures, run.fixture), run.height, plane.depth, reading,
-                                run.preset, nameOfId(bench.accessories, run.accessory), run.level_pct, run.fixtures,
-                                run.placement, nameOfId(bench.meters, run.meter), nameOfId(bench.tanks, run.tank),
-                                run.water});
+                rows.push_back({run.label, nameOfId(bench.fixtures, run.fixture), run.height, plane.depth,
+                                reading, run.preset, nameOfId(bench.accessories, run.accessory),
+                                run.level_pct, run.fixtures, run.placement, nameOfId(bench.meters, run.meter),
+                                nameOfId(bench.tanks, run.tank), run.water});
     return rows;
 }
 

@@ -16,7 +16,9 @@ double Noise::normal() {
 }
 
 RippleProcess::RippleProcess(double relative_sd, double correlation_s, std::uint64_t seed)
-    : noise_(seed), log_sd_(std::sqrt(std::log1p(relative_sd * relative_sd))), correlation_s_(correlation_s),
+    : noise_(seed),
+      log_sd_(std::sqrt(std::log1p(relative_sd * relative_sd))),
+      correlation_s_(correlation_s),
       state_(noise_.normal()) {}
 
 double RippleProcess::next(double dt_s) {

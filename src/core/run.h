@@ -28,7 +28,7 @@ struct Reading {
     std::optional<Watt> power;      ///< draw at the wall while reading
     std::string flag;
     std::string note;
-    std::string time;  ///< ISO 8601 or whatever the imported file said
+    std::string time;         ///< ISO 8601 or whatever the imported file said
     bool superseded = false;  ///< an earlier value of a point measured again; kept, not counted
     std::map<std::string, std::string> extra;  ///< imported columns Glumet does not know
 

@@ -30,7 +30,8 @@ namespace {
 double initialPositiveSequence(const std::vector<double>& values, double mean, double variance) {
     double tau = 1.0;
     for (std::size_t lag = 1; lag + 1 < values.size() / 2; lag += 2) {
-        const double pair = (autocovariance(values, mean, lag) + autocovariance(values, mean, lag + 1)) / variance;
+        const double pair =
+            (autocovariance(values, mean, lag) + autocovariance(values, mean, lag + 1)) / variance;
         if (pair <= 0.0) break;
         tau += 2.0 * pair;
     }
@@ -52,7 +53,8 @@ double integratedAutocorrelation(const std::vector<double>& values) {
     const double mean = meanOf(values);
     const double variance = autocovariance(values, mean, 0);
     if (variance <= kStill * mean * mean) return 1.0;
-    return std::max({initialPositiveSequence(values, mean, variance), firstOrderTau(values, mean, variance), 1.0});
+    return std::max(
+        {initialPositiveSequence(values, mean, variance), firstOrderTau(values, mean, variance), 1.0});
 }
 
 Reading readingFrom(const Settled& settled, Millimetre x, Millimetre y) {

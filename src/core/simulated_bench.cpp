@@ -12,7 +12,9 @@ constexpr int kSamplesPerLook = 10;
 }  // namespace
 
 SimulatedBench::SimulatedBench(LightScene scene, BenchNoise noise, std::uint64_t seed)
-    : scene_(std::move(scene)), noise_(noise), hand_(seed ^ kHandStream),
+    : scene_(std::move(scene)),
+      noise_(noise),
+      hand_(seed ^ kHandStream),
       ripple_(noise.ripple_sd, noise.ripple_correlation_s, seed) {}
 
 void SimulatedBench::placeProbe(Millimetre x, Millimetre y, Millimetre depth) {

@@ -11,9 +11,9 @@ namespace glumet {
 
 /// How a hand and a probe fall short of the still-water truth.
 struct BenchNoise {
-    double ripple_sd = 0.10;             ///< relative, of single samples
+    double ripple_sd = 0.10;  ///< relative, of single samples
     double ripple_correlation_s = 0.30;
-    double placing_sd_mm = 3.0;          ///< of the probe in x and in y
+    double placing_sd_mm = 3.0;  ///< of the probe in x and in y
     double sample_interval_s = 0.05;
 };
 

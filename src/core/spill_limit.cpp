@@ -58,7 +58,8 @@ bool samePoints(const Plane& a, const Plane& b) {
     const auto points = [](const Plane& plane) {
         std::vector<std::pair<long, long>> places;
         for (const auto& reading : plane.readings)
-            if (reading.counts()) places.emplace_back(std::lround(reading.x.value()), std::lround(reading.y.value()));
+            if (reading.counts())
+                places.emplace_back(std::lround(reading.x.value()), std::lround(reading.y.value()));
         std::sort(places.begin(), places.end());
         return places;
     };
@@ -120,7 +121,8 @@ class Judge {
         for (const auto index : sweep_.runs) {
             const auto& run = bench_.runs[index];
             const auto* plane = planeAt(run, *verdict_.depth_used);
-            const auto statistics = plane == nullptr ? Expected<PlaneStatistics>(problem("", "missing")) : planeStatistics(*plane);
+            const auto statistics = plane == nullptr ? Expected<PlaneStatistics>(problem("", "missing"))
+                                                     : planeStatistics(*plane);
             if (statistics)
                 levels_.push_back({index, run.height, plane, *statistics});
             else
@@ -128,14 +130,16 @@ class Judge {
         }
         if (!missing.empty())
             verdict_.doubts.push_back(fmt::format("Nothing was read {} under water at {}: left out.",
-                                                  text(*verdict_.depth_used), lengths(missing, options_.words)));
+                                                  text(*verdict_.depth_used),
+                                                  lengths(missing, options_.words)));
     }
 
     void keepLatestOfEachHeight() {
         std::vector<Level> kept;
         std::vector<Millimetre> repeated;
         for (auto& level : levels_) {
-            const bool same = !kept.empty() && std::abs((kept.back().height - level.height).value()) <= kSamePointMm;
+            const bool same =
+                !kept.empty() && std::abs((kept.back().height - level.height).value()) <= kSamePointMm;
             if (same) {
                 repeated.push_back(level.height);
                 kept.back() = level;
@@ -145,8 +149,8 @@ class Judge {
         }
         levels_ = std::move(kept);
         if (!repeated.empty())
-            verdict_.doubts.push_back(
-                fmt::format("Measured more than once at {}: the latest run counts.", lengths(repeated, options_.words)));
+            verdict_.doubts.push_back(fmt::format("Measured more than once at {}: the latest run counts.",
+                                                  lengths(repeated, options_.words)));
     }
 
     void dropUnequalGrids() {
@@ -165,9 +169,11 @@ class Judge {
     }
 
     std::string tooFewSentence() const {
-        std::string sentence = fmt::format("A sweep needs the same points at two heights or more, {} under water; ",
-                                           text(*verdict_.depth_used));
-        sentence += levels_.empty() ? "there is none." : fmt::format("there is one, at {}.", text(levels_.front().height));
+        std::string sentence =
+            fmt::format("A sweep needs the same points at two heights or more, {} under water; ",
+                        text(*verdict_.depth_used));
+        sentence += levels_.empty() ? "there is none."
+                                    : fmt::format("there is one, at {}.", text(levels_.front().height));
         for (const auto& doubt : verdict_.doubts) sentence += " " + doubt;
         return sentence;
     }
@@ -199,7 +205,8 @@ class Judge {
             row.peak = level.statistics.max;
             const double kept = level.statistics.mean.value() / base;
             row.loss = 1.0 - kept;
-            if (&level != &levels_.front()) row.loss_error = kept * std::hypot(level.relative_error, base_error);
+            if (&level != &levels_.front())
+                row.loss_error = kept * std::hypot(level.relative_error, base_error);
             row.within = row.loss <= options_.limit;
             if (!level.statistics.ring_means.empty()) {
                 row.outer = level.statistics.ring_means.front();
@@ -214,10 +221,12 @@ class Judge {
             const auto& below = levels_[i - 1];
             const auto& here = levels_[i];
             const double rise = here.statistics.mean / below.statistics.mean - 1.0;
-            const double allowed = std::max(kSmallestRise, kTwoSided95 * std::hypot(here.relative_error, below.relative_error));
+            const double allowed =
+                std::max(kSmallestRise, kTwoSided95 * std::hypot(here.relative_error, below.relative_error));
             if (rise > allowed)
                 return fmt::format(
-                    "The mean rises by {} from {} to {}, which raising a fixture cannot do: one of the two was not "
+                    "The mean rises by {} from {} to {}, which raising a fixture cannot do: one of the two "
+                    "was not "
                     "what it says. Read both again.",
                     percentText(rise), text(below.height), text(here.height));
         }
@@ -226,11 +235,13 @@ class Judge {
 
     void decide() {
         const auto& rows = verdict_.evidence;
-        const auto beyond = std::find_if(rows.begin(), rows.end(), [](const SpillEvidence& row) { return !row.within; });
+        const auto beyond =
+            std::find_if(rows.begin(), rows.end(), [](const SpillEvidence& row) { return !row.within; });
         verdict_.height = (beyond - 1)->height;  // the lowest height loses nothing, so it is always within
         if (beyond == rows.end()) {
             verdict_.reason = fmt::format(
-                "At {}, the highest read, {} of the light at {} is lost: the limit of {} is not reached. Read higher.",
+                "At {}, the highest read, {} of the light at {} is lost: the limit of {} is not reached. "
+                "Read higher.",
                 text(rows.back().height), percentText(rows.back().loss), text(rows.front().height),
                 percentText(options_.limit));
             return;
@@ -243,13 +254,15 @@ class Judge {
     std::string spokenSentence(const SpillEvidence& last, const SpillEvidence& next) const {
         std::string sentence =
             &last == &verdict_.evidence.front()
-                ? fmt::format("Already the first step up, to {}, loses {} of the grid mean {} under water", text(next.height),
-                              percentText(next.loss), text(*verdict_.depth_used))
-                : fmt::format("{} loses {} of what {} gives {} under water; the next step, {}, loses {}", text(last.height),
-                              percentText(std::max(last.loss, 0.0)), text(verdict_.evidence.front().height),
-                              text(*verdict_.depth_used), text(next.height), percentText(next.loss));
+                ? fmt::format("Already the first step up, to {}, loses {} of the grid mean {} under water",
+                              text(next.height), percentText(next.loss), text(*verdict_.depth_used))
+                : fmt::format("{} loses {} of what {} gives {} under water; the next step, {}, loses {}",
+                              text(last.height), percentText(std::max(last.loss, 0.0)),
+                              text(verdict_.evidence.front().height), text(*verdict_.depth_used),
+                              text(next.height), percentText(next.loss));
         if (verdict_.crossing)
-            sentence += fmt::format(". The limit of {} is met at {}", percentText(options_.limit), text(*verdict_.crossing));
+            sentence += fmt::format(". The limit of {} is met at {}", percentText(options_.limit),
+                                    text(*verdict_.crossing));
         return sentence + ".";
     }
 
@@ -281,7 +294,8 @@ class Judge {
 
     bool isGap(std::size_t beyond) const {
         std::vector<double> steps;
-        for (std::size_t i = 1; i < levels_.size(); ++i) steps.push_back((levels_[i].height - levels_[i - 1].height).value());
+        for (std::size_t i = 1; i < levels_.size(); ++i)
+            steps.push_back((levels_[i].height - levels_[i - 1].height).value());
         const double here = steps[beyond - 1];
         std::sort(steps.begin(), steps.end());
         const double usual = steps[(steps.size() - 1) / 2];
@@ -307,7 +321,8 @@ class Judge {
                 (shift > 0 ? up : down) += shift * shift;
             }
         }
-        verdict_.low = Millimetre(std::max(crossing - kTwoSided95 * std::sqrt(down), levels_.front().height.value()));
+        verdict_.low =
+            Millimetre(std::max(crossing - kTwoSided95 * std::sqrt(down), levels_.front().height.value()));
         const double high = crossing + kTwoSided95 * std::sqrt(up);
         if (!open_above && high <= levels_.back().height.value()) verdict_.high = Millimetre(high);
     }
@@ -322,11 +337,15 @@ class Judge {
 }  // namespace
 
 std::optional<Problem> SpillLimitOptions::invalid() const {
-    if (!(limit > 0.0 && limit < 1.0)) return Problem{"limit", fmt::format("must lie between 0 and 1, is {:g}", limit)};
-    if (depth && !(depth->value() >= 0.0)) return Problem{"depth", fmt::format("must be 0 mm or more, is {:g}", depth->value())};
-    if (!(height_error.value() >= 0.0)) return Problem{"height_error", fmt::format("must be 0 mm or more, is {:g}", height_error.value())};
+    if (!(limit > 0.0 && limit < 1.0))
+        return Problem{"limit", fmt::format("must lie between 0 and 1, is {:g}", limit)};
+    if (depth && !(depth->value() >= 0.0))
+        return Problem{"depth", fmt::format("must be 0 mm or more, is {:g}", depth->value())};
+    if (!(height_error.value() >= 0.0))
+        return Problem{"height_error", fmt::format("must be 0 mm or more, is {:g}", height_error.value())};
     if (!(assumed_relative_error >= 0.0))
-        return Problem{"assumed_relative_error", fmt::format("must be 0 or more, is {:g}", assumed_relative_error)};
+        return Problem{"assumed_relative_error",
+                       fmt::format("must be 0 or more, is {:g}", assumed_relative_error)};
     return std::nullopt;
 }
 

@@ -13,9 +13,10 @@ namespace glumet {
 
 /// What the spill-limit school is asked.
 struct SpillLimitOptions {
-    double limit = 0.15;              ///< share of the lowest height's grid mean that may be lost, 0 < limit < 1
-    std::optional<Millimetre> depth;  ///< plane to judge by; default: the shallowest one that most heights share
-    Millimetre height_error{2.5};     ///< standard error of setting a mounting height, ≥ 0
+    double limit = 0.15;  ///< share of the lowest height's grid mean that may be lost, 0 < limit < 1
+    std::optional<Millimetre>
+        depth;                     ///< plane to judge by; default: the shallowest one that most heights share
+    Millimetre height_error{2.5};  ///< standard error of setting a mounting height, ≥ 0
     double assumed_relative_error = 0.02;  ///< of a reading whose swing was not recorded, ≥ 0
     LengthUnit words = LengthUnit::Cm;
 
@@ -28,8 +29,8 @@ struct SpillEvidence {
     std::size_t run = 0;  ///< index into Bench::runs
     Millimetre height{0};
     Ppfd grid_mean{0};
-    double loss = 0.0;           ///< 1 − mean / mean at the lowest height
-    double loss_error = 0.0;     ///< standard error of the loss (placing and ripple; calibration cancels)
+    double loss = 0.0;        ///< 1 − mean / mean at the lowest height
+    double loss_error = 0.0;  ///< standard error of the loss (placing and ripple; calibration cancels)
     bool within = false;
     Ppfd peak{0};
     std::optional<Ppfd> centre;  ///< innermost ring mean
@@ -46,10 +47,10 @@ struct SpillLimitVerdict {
     std::optional<Millimetre> crossing;     ///< where the interpolated loss meets the limit
     std::optional<Millimetre> low;          ///< 95 % interval of the crossing
     std::optional<Millimetre> high;
-    std::string reason = "not computed";    ///< one or two sentences
-    std::vector<std::string> doubts;        ///< each a sentence, most serious first
-    std::vector<SpillEvidence> evidence;    ///< ascending height
-    int readings_assumed = 0;               ///< readings that had no swing of their own
+    std::string reason = "not computed";  ///< one or two sentences
+    std::vector<std::string> doubts;      ///< each a sentence, most serious first
+    std::vector<SpillEvidence> evidence;  ///< ascending height
+    int readings_assumed = 0;             ///< readings that had no swing of their own
 
     bool speaks() const { return height.has_value(); }
 };

@@ -10,8 +10,8 @@
 namespace glumet {
 
 Configuration configurationOf(const Run& run) {
-    return {run.fixture, run.accessory, run.tank,      run.meter, run.preset,
-            run.level_pct, run.fixtures, run.placement, run.water};
+    return {run.fixture,   run.accessory, run.tank,      run.meter, run.preset,
+            run.level_pct, run.fixtures,  run.placement, run.water};
 }
 
 std::vector<Sweep> sweepsOf(const Bench& bench) {
@@ -34,7 +34,8 @@ std::string configurationName(const Bench& bench, const Configuration& configura
     const auto* fixture = byId(bench.fixtures, configuration.fixture);
     std::string name = fixture != nullptr ? fixture->name : "unnamed fixture";
     if (configuration.fixtures > 1) name = fmt::format("{} × {}", configuration.fixtures, name);
-    if (const auto* accessory = byId(bench.accessories, configuration.accessory)) name += ", with " + accessory->name;
+    if (const auto* accessory = byId(bench.accessories, configuration.accessory))
+        name += ", with " + accessory->name;
     if (!configuration.preset.empty()) name += ", " + configuration.preset;
     if (configuration.level_pct && *configuration.level_pct != 100.0)
         name += fmt::format(", {:g} %", *configuration.level_pct);

@@ -69,9 +69,12 @@ constexpr std::array kUnitWords{UnitWord{"mm", 1.0},
 
 double millimetresPer(LengthUnit unit) {
     switch (unit) {
-        case LengthUnit::Cm: return 10.0;
-        case LengthUnit::Mm: return 1.0;
-        case LengthUnit::Inch: return kMillimetrePerInch;
+        case LengthUnit::Cm:
+            return 10.0;
+        case LengthUnit::Mm:
+            return 1.0;
+        case LengthUnit::Inch:
+            return kMillimetrePerInch;
     }
     return 1.0;
 }
@@ -86,9 +89,12 @@ std::string lengthFigure(Millimetre length, LengthUnit unit) {
 
 std::string unitName(LengthUnit unit) {
     switch (unit) {
-        case LengthUnit::Cm: return "cm";
-        case LengthUnit::Mm: return "mm";
-        case LengthUnit::Inch: return "in";
+        case LengthUnit::Cm:
+            return "cm";
+        case LengthUnit::Mm:
+            return "mm";
+        case LengthUnit::Inch:
+            return "in";
     }
     return "mm";
 }

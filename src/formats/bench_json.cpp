@@ -34,11 +34,12 @@ constexpr std::array kWallWords{std::pair{WallKind::Glass, "glass"}, std::pair{W
                                 std::pair{WallKind::Opaque, "opaque"}};
 constexpr std::array kSideWords{std::pair{Side::Left, "left"}, std::pair{Side::Right, "right"},
                                 std::pair{Side::Front, "front"}, std::pair{Side::Back, "back"}};
-constexpr std::array kWaterWords{std::pair{WaterState::Still, "still"}, std::pair{WaterState::Moving, "moving"},
-                                 std::pair{WaterState::Dry, "dry"}};
+constexpr std::array kWaterWords{std::pair{WaterState::Still, "still"},
+                                 std::pair{WaterState::Moving, "moving"}, std::pair{WaterState::Dry, "dry"}};
 constexpr std::array kKindWords{std::pair{WaterKind::Fresh, "fresh"}, std::pair{WaterKind::Sea, "sea"}};
 constexpr std::array kUseWords{std::pair{TankUse::Bench, "bench"}, std::pair{TankUse::Living, "living"}};
-constexpr std::array kImmersionWords{std::pair{ImmersionBy::Nobody, "nobody"}, std::pair{ImmersionBy::MeterMode, "meter"},
+constexpr std::array kImmersionWords{std::pair{ImmersionBy::Nobody, "nobody"},
+                                     std::pair{ImmersionBy::MeterMode, "meter"},
                                      std::pair{ImmersionBy::Glumet, "glumet"}};
 
 double numberAt(const Json& json, const char* key, double least) {
@@ -233,7 +234,8 @@ Json toJson(const Bench& bench, const Run& run) {
     json["planes"] = Json::array();
     for (const auto& plane : run.planes) {
         Json item{{"depth_mm", plane.depth.value()}};
-        item["grid"] = plane.grid ? Json{{"x_mm", plane.grid->xs_mm}, {"y_mm", plane.grid->ys_mm}} : Json(nullptr);
+        item["grid"] =
+            plane.grid ? Json{{"x_mm", plane.grid->xs_mm}, {"y_mm", plane.grid->ys_mm}} : Json(nullptr);
         json["planes"].push_back(item);
     }
     return json;
@@ -268,7 +270,8 @@ Run runOf(const Bench& bench, const Json& json, Id& next) {
         Plane plane;
         plane.id = next--;
         plane.depth = Millimetre(numberAt(item, "depth_mm", 0.0));
-        if (!item.at("grid").is_null()) plane.grid = Grid{ascendingAt(item.at("grid"), "x_mm"), ascendingAt(item.at("grid"), "y_mm")};
+        if (!item.at("grid").is_null())
+            plane.grid = Grid{ascendingAt(item.at("grid"), "x_mm"), ascendingAt(item.at("grid"), "y_mm")};
         run.planes.push_back(plane);
     }
     return run;
@@ -290,8 +293,10 @@ Json listOf(const std::vector<T>& items) {
 }
 
 Bench benchOf(const Json& json) {
-    if (json.at("format").get<std::string>() != "glumet bench") throw Fault{"format", "is not a Glumet bench description"};
-    if (json.at("version").get<int>() > kBenchJsonVersion) throw Fault{"version", "was written by a newer Glumet"};
+    if (json.at("format").get<std::string>() != "glumet bench")
+        throw Fault{"format", "is not a Glumet bench description"};
+    if (json.at("version").get<int>() > kBenchJsonVersion)
+        throw Fault{"version", "was written by a newer Glumet"};
     Bench bench;
     Id next = -1;
     bench.title = json.at("title").get<std::string>();

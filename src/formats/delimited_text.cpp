@@ -16,7 +16,8 @@ constexpr std::size_t kLargestFile = std::size_t{64} << 20U;
 bool isUtf8Text(std::string_view bytes) {
     if (bytes.find('\0') != std::string_view::npos) return false;
     QStringDecoder decoder(QStringDecoder::Utf8);
-    const QString decoded = decoder.decode(QByteArrayView(bytes.data(), static_cast<qsizetype>(bytes.size())));
+    const QString decoded =
+        decoder.decode(QByteArrayView(bytes.data(), static_cast<qsizetype>(bytes.size())));
     return !decoder.hasError() && !decoded.isNull();
 }
 
@@ -68,7 +69,8 @@ struct Collector {
     }
 
     void endOfRow() {
-        const bool empty = std::all_of(current.cells.begin(), current.cells.end(), [](const auto& cell) { return cell.empty(); });
+        const bool empty = std::all_of(current.cells.begin(), current.cells.end(),
+                                       [](const auto& cell) { return cell.empty(); });
         if (!empty) {
             current.line = line;
             rows.push_back(std::move(current));
@@ -87,13 +89,16 @@ void onRow(int /*terminator*/, void* collector) { static_cast<Collector*>(collec
 
 Expected<std::vector<TextRow>> splitByCsv(const std::string& text, char delimiter) {
     csv_parser parser;
-    if (csv_init(&parser, CSV_REPALL_NL | CSV_STRICT | CSV_STRICT_FINI) != 0) return problem("", "out of memory");
+    if (csv_init(&parser, CSV_REPALL_NL | CSV_STRICT | CSV_STRICT_FINI) != 0)
+        return problem("", "out of memory");
     csv_set_delim(&parser, static_cast<unsigned char>(delimiter));
     Collector collector;
     const auto taken = csv_parse(&parser, text.data(), text.size(), onField, onRow, &collector);
     const bool sound = taken == text.size() && csv_fini(&parser, onField, onRow, &collector) == 0;
     csv_free(&parser);
-    if (!sound) return problem("line " + std::to_string(collector.line), "a quotation mark is opened or closed in the wrong place");
+    if (!sound)
+        return problem("line " + std::to_string(collector.line),
+                       "a quotation mark is opened or closed in the wrong place");
     return std::move(collector.rows);
 }
 
@@ -108,7 +113,8 @@ std::string normalised(std::string_view bytes, char delimiter) {
             if (i + 1 < bytes.size() && bytes[i + 1] == '\n') continue;
             c = '\n';
         }
-        if (delimiter == ' ' && c == ' ' && (text.empty() || text.back() == ' ' || text.back() == '\n')) continue;
+        if (delimiter == ' ' && c == ' ' && (text.empty() || text.back() == ' ' || text.back() == '\n'))
+            continue;
         if (delimiter == ' ' && c == '\n' && !text.empty() && text.back() == ' ') text.pop_back();
         text.push_back(c);
     }
@@ -131,7 +137,8 @@ bool usesDecimalComma(const std::vector<TextRow>& rows) {
 }  // namespace
 
 Expected<DelimitedText> splitDelimited(std::string_view bytes) {
-    if (bytes.size() > kLargestFile) return problem("", "is larger than 64 MiB, which no table of readings is");
+    if (bytes.size() > kLargestFile)
+        return problem("", "is larger than 64 MiB, which no table of readings is");
     if (!isUtf8Text(bytes)) return problem("", "is not UTF-8 text; save it as CSV in UTF-8");
     DelimitedText out;
     out.delimiter = delimiterOf(bytes);

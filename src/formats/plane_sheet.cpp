@@ -12,7 +12,8 @@ namespace {
 
 enum class Word { Other, Height, Depth };
 
-constexpr std::array kHeightWords{"height", "high", "h", "above", "over", "lamp", "mounted", "hung", "hanging"};
+constexpr std::array kHeightWords{"height", "high",    "h",    "above",  "over",
+                                  "lamp",   "mounted", "hung", "hanging"};
 constexpr std::array kDepthWords{"depth", "deep", "d", "under", "below", "plane"};
 /// Words that may stand between a meaning and its figure: "height over the water is about 25".
 constexpr std::array kFillers{"at", "of", "is", "the", "water", "surface", "about"};
@@ -55,7 +56,9 @@ std::vector<Token> piecesOf(const std::string& title) {
             continue;
         }
         const auto whole = piece.text.size();
-        while (!piece.text.empty() && (piece.text.back() == ',' || piece.text.back() == '.' || piece.text.back() == '/')) piece.text.pop_back();
+        while (!piece.text.empty() &&
+               (piece.text.back() == ',' || piece.text.back() == '.' || piece.text.back() == '/'))
+            piece.text.pop_back();
         piece.after_break = broken;
         broken = piece.text.size() < whole;
         pieces.push_back(piece);
@@ -72,14 +75,17 @@ bool isUnit(const std::string& piece) {
 std::vector<Token> tokensOf(const std::string& title, LengthUnit assumed) {
     std::vector<Token> tokens;
     const auto pieces = piecesOf(title);
-    const auto next_is = [&](std::size_t i, auto test) { return i + 1 < pieces.size() && !pieces[i + 1].after_break && test(pieces[i + 1].text); };
+    const auto next_is = [&](std::size_t i, auto test) {
+        return i + 1 < pieces.size() && !pieces[i + 1].after_break && test(pieces[i + 1].text);
+    };
     for (std::size_t i = 0; i < pieces.size(); ++i) {
         Token token = pieces[i];
         if (!isDigit(token.text.front())) {
             if (!isOneOf(kFillers, token.text)) tokens.push_back(token);
             continue;
         }
-        if (next_is(i, [](const std::string& text) { return text.find('/') != std::string::npos; })) token.text += " " + pieces[++i].text;
+        if (next_is(i, [](const std::string& text) { return text.find('/') != std::string::npos; }))
+            token.text += " " + pieces[++i].text;
         if (next_is(i, isUnit)) token.text += " " + pieces[++i].text;
         token.length = parseLength(token.text, assumed);
         tokens.push_back(token);
@@ -97,7 +103,8 @@ void assign(Token& word, Millimetre length, SheetBlock& block) {
 /// "height 25 depth 15": every meaning word is followed by its figure.
 bool wordsLead(const std::vector<Token>& tokens) {
     for (std::size_t i = 0; i < tokens.size(); ++i)
-        if (tokens[i].meaning() != Word::Other && (i + 1 == tokens.size() || !tokens[i + 1].length)) return false;
+        if (tokens[i].meaning() != Word::Other && (i + 1 == tokens.size() || !tokens[i + 1].length))
+            return false;
     return true;
 }
 
@@ -138,14 +145,16 @@ NumberLine numbersOf(const DelimitedText& text, const TextRow& row) {
     const bool labelled = cells.size() > 2 && !cells.front().empty() && !cellNumber(text, cells.front());
     if (cells.size() > 2 && (labelled || cells.front().empty())) cells.erase(cells.begin());
     NumberLine line;
-    const auto numbers = std::count_if(cells.begin(), cells.end(), [&](const auto& cell) { return cellNumber(text, cell).has_value(); });
+    const auto numbers = std::count_if(cells.begin(), cells.end(),
+                                       [&](const auto& cell) { return cellNumber(text, cell).has_value(); });
     line.is_numbers = cells.size() >= 2 && 2 * numbers > static_cast<std::ptrdiff_t>(cells.size());
     if (!line.is_numbers) return line;
     for (std::size_t i = 0; i < cells.size(); ++i) {
         const auto number = cellNumber(text, cells[i]);
         if (!number)
             line.faults.push_back(cells[i].empty() ? fmt::format("value {} is empty", i + 1)
-                                                   : fmt::format("value {}, \"{}\", is not a number", i + 1, cells[i].substr(0, 40)));
+                                                   : fmt::format("value {}, \"{}\", is not a number", i + 1,
+                                                                 cells[i].substr(0, 40)));
         else if (*number < 0.0)
             line.faults.push_back(fmt::format("value {} is negative", i + 1));
         line.values.push_back(number.value_or(0.0));
@@ -182,14 +191,16 @@ class SheetReader {
         const auto where = fmt::format("line {}", line);
         for (const auto& fault : numbers.faults) sheet_.problems.push_back({where, fault});
         if (!block.rows.empty() && numbers.values.size() != block.rows.front().size())
-            sheet_.problems.push_back({where, fmt::format("has {} values, the line above has {}", numbers.values.size(), block.rows.front().size())});
+            sheet_.problems.push_back({where, fmt::format("has {} values, the line above has {}",
+                                                          numbers.values.size(), block.rows.front().size())});
         block.rows.push_back(numbers.values);
     }
 
     void beginBlock(int line) {
         SheetBlock block;
         block.line = line;
-        for (auto title = titles_.rbegin(); title != titles_.rend(); ++title) readTitle(*title, assumed_, block);
+        for (auto title = titles_.rbegin(); title != titles_.rend(); ++title)
+            readTitle(*title, assumed_, block);
         block.title = titles_.empty() ? "" : titles_.front();
         titles_.clear();
         sheet_.blocks.push_back(block);
@@ -203,7 +214,8 @@ class SheetReader {
     int last_line_ = -1;
 };
 
-std::optional<Millimetre> pitchOf(std::optional<Millimetre> given, std::optional<Millimetre> extent, std::size_t count) {
+std::optional<Millimetre> pitchOf(std::optional<Millimetre> given, std::optional<Millimetre> extent,
+                                  std::size_t count) {
     if (given || !extent || count == 0) return given;
     return *extent / static_cast<double>(count);
 }
@@ -243,7 +255,9 @@ void addBlock(const SheetBlock& block, const SheetAnswers& answers, std::vector<
 
 }  // namespace
 
-PlaneSheet readPlaneSheet(const DelimitedText& text, LengthUnit assumed) { return SheetReader(text, assumed).read(); }
+PlaneSheet readPlaneSheet(const DelimitedText& text, LengthUnit assumed) {
+    return SheetReader(text, assumed).read();
+}
 
 Checked<std::vector<ReadingRow>> rowsOfSheet(const PlaneSheet& sheet, const SheetAnswers& answers) {
     std::vector<Problem> missing = sheet.problems;

@@ -12,15 +12,19 @@ namespace glumet {
 namespace {
 
 constexpr std::array kRequired{"run", "fixture", "height_mm", "depth_mm", "x_mm", "y_mm", "ppfd"};
-constexpr std::array kOptional{"ppfd_min", "ppfd_max",  "samples", "sd",   "preset", "accessory", "level_pct", "power_w",
-                               "fixtures", "placement", "meter",   "flag", "note",   "time",      "tank",      "water"};
+constexpr std::array kOptional{"ppfd_min",  "ppfd_max", "samples",  "sd",        "preset", "accessory",
+                               "level_pct", "power_w",  "fixtures", "placement", "meter",  "flag",
+                               "note",      "time",     "tank",     "water"};
 constexpr const char* kSuperseded = "superseded";
 
 std::string waterWord(WaterState water) {
     switch (water) {
-        case WaterState::Still: return "still";
-        case WaterState::Moving: return "moving";
-        case WaterState::Dry: return "dry";
+        case WaterState::Still:
+            return "still";
+        case WaterState::Moving:
+            return "moving";
+        case WaterState::Dry:
+            return "dry";
     }
     return "still";
 }
@@ -28,7 +32,8 @@ std::string waterWord(WaterState water) {
 /// One row being read: finds cells by column name and notes what is wrong.
 class RowReader {
   public:
-    RowReader(const DelimitedText& text, const std::map<std::string, std::size_t>& columns, const TextRow& row)
+    RowReader(const DelimitedText& text, const std::map<std::string, std::size_t>& columns,
+              const TextRow& row)
         : text_(text), columns_(columns), row_(row) {}
 
     std::string word(const std::string& column) const {
@@ -144,9 +149,11 @@ ReadingRow readRow(RowReader& in) {
 std::optional<Problem> columnProblem(const TextRow& header) {
     std::set<std::string> seen;
     for (const auto& name : header.cells)
-        if (!name.empty() && !seen.insert(name).second) return Problem{fmt::format("line {}", header.line), fmt::format("column {} stands twice", name)};
+        if (!name.empty() && !seen.insert(name).second)
+            return Problem{fmt::format("line {}", header.line), fmt::format("column {} stands twice", name)};
     for (const auto* name : kRequired)
-        if (!seen.contains(name)) return Problem{fmt::format("line {}", header.line), fmt::format("column {} is missing", name)};
+        if (!seen.contains(name))
+            return Problem{fmt::format("line {}", header.line), fmt::format("column {} is missing", name)};
     return std::nullopt;
 }
 
@@ -156,7 +163,9 @@ bool isKnown(const std::string& column) {
 }
 
 std::string quoted(const std::string& cell) {
-    if (cell.find_first_of(",\"\r\n;\t") == std::string::npos && !cell.starts_with(' ') && !cell.ends_with(' ')) return cell;
+    if (cell.find_first_of(",\"\r\n;\t") == std::string::npos && !cell.starts_with(' ') &&
+        !cell.ends_with(' '))
+        return cell;
     std::string out = "\"";
     for (const char c : cell) {
         if (c == '"') out += '"';
@@ -165,8 +174,12 @@ std::string quoted(const std::string& cell) {
     return out + "\"";
 }
 
-std::string numberCell(std::optional<double> value) { return value ? fmt::format("{}", *value) : std::string(); }
-std::string ppfdCell(std::optional<Ppfd> value) { return value ? fmt::format("{}", value->value()) : std::string(); }
+std::string numberCell(std::optional<double> value) {
+    return value ? fmt::format("{}", *value) : std::string();
+}
+std::string ppfdCell(std::optional<Ppfd> value) {
+    return value ? fmt::format("{}", value->value()) : std::string();
+}
 
 std::string flagCell(const Reading& reading) {
     if (!reading.superseded) return reading.flag;
@@ -175,11 +188,28 @@ std::string flagCell(const Reading& reading) {
 
 std::vector<std::string> cellsOf(const ReadingRow& row) {
     const auto& r = row.reading;
-    return {row.run, row.fixture, fmt::format("{}", row.height.value()), fmt::format("{}", row.depth.value()),
-            fmt::format("{}", r.x.value()), fmt::format("{}", r.y.value()), fmt::format("{}", r.mean.value()),
-            ppfdCell(r.min), ppfdCell(r.max), numberCell(r.samples), numberCell(r.sd), row.preset, row.accessory,
-            numberCell(row.level_pct), r.power ? fmt::format("{}", r.power->value()) : "",
-            fmt::format("{}", row.fixtures), row.placement, row.meter, flagCell(r), r.note, r.time, row.tank,
+    return {row.run,
+            row.fixture,
+            fmt::format("{}", row.height.value()),
+            fmt::format("{}", row.depth.value()),
+            fmt::format("{}", r.x.value()),
+            fmt::format("{}", r.y.value()),
+            fmt::format("{}", r.mean.value()),
+            ppfdCell(r.min),
+            ppfdCell(r.max),
+            numberCell(r.samples),
+            numberCell(r.sd),
+            row.preset,
+            row.accessory,
+            numberCell(row.level_pct),
+            r.power ? fmt::format("{}", r.power->value()) : "",
+            fmt::format("{}", row.fixtures),
+            row.placement,
+            row.meter,
+            flagCell(r),
+            r.note,
+            r.time,
+            row.tank,
             waterWord(row.water)};
 }
 
@@ -218,13 +248,15 @@ ReadingTable readReadings(const DelimitedText& text) {
     std::map<std::string, std::size_t> columns;
     for (std::size_t i = 0; i < header.cells.size(); ++i) {
         columns[header.cells[i]] = i;
-        if (!header.cells[i].empty() && !isKnown(header.cells[i])) table.unknown_columns.push_back(header.cells[i]);
+        if (!header.cells[i].empty() && !isKnown(header.cells[i]))
+            table.unknown_columns.push_back(header.cells[i]);
     }
     for (std::size_t i = 1; i < text.rows.size(); ++i) {
         const auto& cells = text.rows[i];
         if (cells.cells.size() != header.cells.size()) {
-            table.problems.push_back({fmt::format("line {}", cells.line), fmt::format("has {} fields, the header has {}",
-                                                                                      cells.cells.size(), header.cells.size())});
+            table.problems.push_back(
+                {fmt::format("line {}", cells.line),
+                 fmt::format("has {} fields, the header has {}", cells.cells.size(), header.cells.size())});
             continue;
         }
         RowReader in(text, columns, cells);

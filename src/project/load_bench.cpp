@@ -10,7 +10,8 @@ namespace {
 QSqlQuery allOf(const ProjectFile& file, const char* name, const QString& order = QStringLiteral("id")) {
     for (const auto& table : editableTables())
         if (table.name == QLatin1String(name))
-            return file.run(QStringLiteral("SELECT id, %1 FROM %2 ORDER BY %3").arg(table.columns.join(QStringLiteral(", ")), table.name, order));
+            return file.run(QStringLiteral("SELECT id, %1 FROM %2 ORDER BY %3")
+                                .arg(table.columns.join(QStringLiteral(", ")), table.name, order));
     throw SqlFault{QStringLiteral("no such table")};
 }
 
@@ -20,8 +21,10 @@ QSqlQuery allReadings(const ProjectFile& file) {
     QStringList columns = editableTables().back().columns;
     for (auto& column : columns)
         for (const char* words : {"flag", "note", "time", "extra"})
-            if (column == QLatin1String(words)) column = QStringLiteral("CAST(NULLIF(%1, '') AS BLOB)").arg(column);
-    return file.run(QStringLiteral("SELECT id, %1 FROM reading ORDER BY id").arg(columns.join(QStringLiteral(", "))));
+            if (column == QLatin1String(words))
+                column = QStringLiteral("CAST(NULLIF(%1, '') AS BLOB)").arg(column);
+    return file.run(
+        QStringLiteral("SELECT id, %1 FROM reading ORDER BY id").arg(columns.join(QStringLiteral(", "))));
 }
 
 template <class T, class Read>

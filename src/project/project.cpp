@@ -13,7 +13,9 @@
 namespace glumet {
 namespace {
 
-Problem notStored(const QString& why) { return {"", QStringLiteral("could not be stored: %1").arg(why).toStdString()}; }
+Problem notStored(const QString& why) {
+    return {"", QStringLiteral("could not be stored: %1").arg(why).toStdString()};
+}
 
 const QStringList& columnsOf(const QString& name) {
     for (const auto& table : editableTables())
@@ -24,7 +26,8 @@ const QStringList& columnsOf(const QString& name) {
 QString insertStatement(const QString& table) {
     const auto& columns = columnsOf(table);
     const QStringList marks(columns.size(), QStringLiteral("?"));
-    return QStringLiteral("INSERT INTO %1(%2) VALUES(%3)").arg(table, columns.join(QLatin1Char(',')), marks.join(QLatin1Char(',')));
+    return QStringLiteral("INSERT INTO %1(%2) VALUES(%3)")
+        .arg(table, columns.join(QLatin1Char(',')), marks.join(QLatin1Char(',')));
 }
 
 struct PlaneRef {
@@ -96,8 +99,9 @@ Id Project::insert(const QString& table, const QVariantList& values) const {
 Id Project::put(const QString& table, Id id, const QVariantList& values) const {
     if (id <= 0) return insert(table, values);
     const QStringList set = columnsOf(table);
-    file_.run(QStringLiteral("UPDATE %1 SET %2 = ? WHERE id = ?").arg(table, set.join(QStringLiteral(" = ?, "))),
-              values + QVariantList{static_cast<qlonglong>(id)});
+    file_.run(
+        QStringLiteral("UPDATE %1 SET %2 = ? WHERE id = ?").arg(table, set.join(QStringLiteral(" = ?, "))),
+        values + QVariantList{static_cast<qlonglong>(id)});
     return id;
 }
 
@@ -110,12 +114,16 @@ Expected<Id> Project::saveIn(const QString& table, const T& item, const QString&
     return id;
 }
 
-Expected<Id> Project::save(const Tank& tank) { return saveIn(QStringLiteral("tank"), tank, tr("tank %1").arg(QString::fromStdString(tank.name))); }
+Expected<Id> Project::save(const Tank& tank) {
+    return saveIn(QStringLiteral("tank"), tank, tr("tank %1").arg(QString::fromStdString(tank.name)));
+}
 Expected<Id> Project::save(const Fixture& fixture) {
-    return saveIn(QStringLiteral("fixture"), fixture, tr("fixture %1").arg(QString::fromStdString(fixture.name)));
+    return saveIn(QStringLiteral("fixture"), fixture,
+                  tr("fixture %1").arg(QString::fromStdString(fixture.name)));
 }
 Expected<Id> Project::save(const Accessory& accessory) {
-    return saveIn(QStringLiteral("accessory"), accessory, tr("accessory %1").arg(QString::fromStdString(accessory.name)));
+    return saveIn(QStringLiteral("accessory"), accessory,
+                  tr("accessory %1").arg(QString::fromStdString(accessory.name)));
 }
 Expected<Id> Project::save(const MeterProfile& meter) {
     return saveIn(QStringLiteral("meter"), meter, tr("meter %1").arg(QString::fromStdString(meter.name)));
@@ -150,7 +158,8 @@ Expected<Id> Project::take(Id plane, const Reading& reading) {
         for (const auto& other : at.plane->readings)
             if (!other.superseded && samePoint(other, reading)) earlier.push_back(other.id);
         for (const auto other : earlier)
-            file_.run(QStringLiteral("UPDATE reading SET superseded = 1 WHERE id = ?"), {static_cast<qlonglong>(other)});
+            file_.run(QStringLiteral("UPDATE reading SET superseded = 1 WHERE id = ?"),
+                      {static_cast<qlonglong>(other)});
         return insert(QStringLiteral("reading"), valuesOf(reading, plane));
     });
     if (!id) return id;
@@ -166,7 +175,8 @@ Expected<Id> Project::take(Id plane, const Reading& reading) {
 
 Expected<Id> Project::setFlag(Id reading, const QString& flag) {
     auto id = edit(tr("mark"), [&] {
-        file_.run(QStringLiteral("UPDATE reading SET flag = ? WHERE id = ?"), {flag, static_cast<qlonglong>(reading)});
+        file_.run(QStringLiteral("UPDATE reading SET flag = ? WHERE id = ?"),
+                  {flag, static_cast<qlonglong>(reading)});
         return reading;
     });
     if (!id) return id;
@@ -245,13 +255,15 @@ void Project::store(const Bench& after, const std::vector<Id>& superseded) {
         run.meter = stored(ids, run.meter);
         const Id run_id = run.id < 0 ? insert(QStringLiteral("run"), valuesOf(run)) : run.id;
         for (const auto& plane : run.planes) {
-            const Id plane_id = plane.id < 0 ? insert(QStringLiteral("plane"), valuesOf(plane, run_id)) : plane.id;
+            const Id plane_id =
+                plane.id < 0 ? insert(QStringLiteral("plane"), valuesOf(plane, run_id)) : plane.id;
             for (const auto& reading : plane.readings)
                 if (reading.id <= 0) ProjectFile::runAgain(add_reading, valuesOf(reading, plane_id));
         }
     }
     for (const auto id : superseded)
-        file_.run(QStringLiteral("UPDATE reading SET superseded = 1 WHERE id = ?"), {static_cast<qlonglong>(id)});
+        file_.run(QStringLiteral("UPDATE reading SET superseded = 1 WHERE id = ?"),
+                  {static_cast<qlonglong>(id)});
 }
 
 Expected<MergeReport> Project::importRows(const std::vector<ReadingRow>& rows, const QString& source) {
@@ -285,7 +297,8 @@ void adoptRuns(const Bench& description, Bench& bench) {
         run.tank = idByName(description.tanks, bench.tanks, run.tank);
         run.meter = idByName(description.meters, bench.meters, run.meter);
         const auto same = [&](const Run& other) {
-            return other.label == run.label && other.height == run.height && configurationOf(other) == configurationOf(run);
+            return other.label == run.label && other.height == run.height &&
+                   configurationOf(other) == configurationOf(run);
         };
         if (std::none_of(bench.runs.begin(), bench.runs.end(), same)) bench.runs.push_back(run);
     }
@@ -293,7 +306,8 @@ void adoptRuns(const Bench& description, Bench& bench) {
 
 }  // namespace
 
-Expected<MergeReport> Project::importBench(const Bench& description, const std::vector<ReadingRow>& rows, const QString& source) {
+Expected<MergeReport> Project::importBench(const Bench& description, const std::vector<ReadingRow>& rows,
+                                           const QString& source) {
     MergeReport report;
     const auto done = edit(tr("import of %1").arg(source), [&] {
         Bench bench = bench_;
@@ -303,7 +317,9 @@ Expected<MergeReport> Project::importBench(const Bench& description, const std::
         adoptNamed(description.meters, bench.meters);
         adoptRuns(description, bench);
         const bool takes_title = bench_.runs.empty() && !description.title.empty();
-        if (takes_title) put(QStringLiteral("project"), 1, valuesOf(QString::fromStdString(description.title), description.method));
+        if (takes_title)
+            put(QStringLiteral("project"), 1,
+                valuesOf(QString::fromStdString(description.title), description.method));
         const Bench after = withRows(std::move(bench), rows, report);
         store(after, report.superseded);
         return Id{0};

@@ -41,7 +41,8 @@ class Project : public QObject {
     Expected<MergeReport> importRows(const std::vector<ReadingRow>& rows, const QString& source);
     /// A bench description and its readings, as one undo step. What has a name the project knows already
     /// stays as it is; title and method are taken only by a project without runs.
-    Expected<MergeReport> importBench(const Bench& description, const std::vector<ReadingRow>& rows, const QString& source);
+    Expected<MergeReport> importBench(const Bench& description, const std::vector<ReadingRow>& rows,
+                                      const QString& source);
 
     static int schemaVersion();
     QString undoTitle() const { return journal_.undoTitle(); }

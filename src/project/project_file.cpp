@@ -19,7 +19,9 @@ constexpr int kApplicationIdAt = 68;
 
 QString newConnectionName() { return QUuid::createUuid().toString(QUuid::WithoutBraces); }
 
-Problem problemAt(const QString& path, const QString& what) { return {path.toStdString(), what.toStdString()}; }
+Problem problemAt(const QString& path, const QString& what) {
+    return {path.toStdString(), what.toStdString()};
+}
 
 /// What the first hundred bytes forbid, if anything.
 std::optional<QString> headerFault(const QString& path) {
@@ -33,7 +35,9 @@ std::optional<QString> headerFault(const QString& path) {
         return QStringLiteral("is a database of another program, not a Glumet project");
     const auto version = qFromBigEndian<qint32>(head.constData() + kUserVersionAt);
     if (version > kSchemaVersion)
-        return QStringLiteral("was written by a newer Glumet (format %1, this one reads up to %2)").arg(version).arg(kSchemaVersion);
+        return QStringLiteral("was written by a newer Glumet (format %1, this one reads up to %2)")
+            .arg(version)
+            .arg(kSchemaVersion);
     if (version < 1) return QStringLiteral("is damaged: its format number is %1").arg(version);
     return std::nullopt;
 }
@@ -48,10 +52,12 @@ std::optional<QString> damage(const QString& path) {
     {
         auto database = QSqlDatabase::addDatabase(QStringLiteral("QSQLITE"), name);
         database.setConnectOptions(QStringLiteral("QSQLITE_OPEN_URI;QSQLITE_OPEN_READONLY"));
-        database.setDatabaseName(QStringLiteral("file:%1?immutable=1").arg(QString::fromUtf8(QUrl::toPercentEncoding(path, "/"))));
+        database.setDatabaseName(
+            QStringLiteral("file:%1?immutable=1").arg(QString::fromUtf8(QUrl::toPercentEncoding(path, "/"))));
         if (database.open()) {
             QSqlQuery check(database);
-            if (check.exec(QStringLiteral("PRAGMA quick_check(1)")) && check.next() && check.value(0).toString() == QLatin1String("ok") &&
+            if (check.exec(QStringLiteral("PRAGMA quick_check(1)")) && check.next() &&
+                check.value(0).toString() == QLatin1String("ok") &&
                 check.exec(QStringLiteral("SELECT title FROM project")) && check.next())
                 found.reset();
         }
@@ -63,7 +69,8 @@ std::optional<QString> damage(const QString& path) {
 
 }  // namespace
 
-ProjectFile::ProjectFile(ProjectFile&& other) noexcept : path_(std::move(other.path_)), connection_(std::move(other.connection_)) {
+ProjectFile::ProjectFile(ProjectFile&& other) noexcept
+    : path_(std::move(other.path_)), connection_(std::move(other.connection_)) {
     other.connection_.clear();
 }
 
@@ -95,7 +102,8 @@ Expected<ProjectFile> ProjectFile::create(const QString& path, const QString& ti
             for (const auto& statement : schemaStatements()) file.run(statement);
             const auto& columns = editableTables().front().columns;
             QStringList marks(columns.size(), QStringLiteral("?"));
-            file.run(QStringLiteral("INSERT INTO project VALUES(1, %1)").arg(marks.join(QLatin1Char(','))), valuesOf(title, Method{}));
+            file.run(QStringLiteral("INSERT INTO project VALUES(1, %1)").arg(marks.join(QLatin1Char(','))),
+                     valuesOf(title, Method{}));
             file.run(QStringLiteral("DELETE FROM undo_change"));
             transaction.commit();
         }
@@ -151,7 +159,9 @@ Expected<bool> ProjectFile::copyTo(const QString& path) const {
     }
 }
 
-Transaction::Transaction(const ProjectFile& file) : file_(file) { file_.run(QStringLiteral("BEGIN IMMEDIATE")); }
+Transaction::Transaction(const ProjectFile& file) : file_(file) {
+    file_.run(QStringLiteral("BEGIN IMMEDIATE"));
+}
 
 Transaction::~Transaction() {
     if (!open_) return;

@@ -43,7 +43,8 @@ class ProjectFile {
     Expected<bool> copyTo(const QString& path) const;
 
   private:
-    ProjectFile(QString path, QString connection) : path_(std::move(path)), connection_(std::move(connection)) {}
+    ProjectFile(QString path, QString connection)
+        : path_(std::move(path)), connection_(std::move(connection)) {}
     static ProjectFile connect(const QString& path);
     QSqlDatabase database() const { return QSqlDatabase::database(connection_, false); }
 

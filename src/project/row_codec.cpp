@@ -32,11 +32,14 @@ std::vector<double> vectorOf(const QJsonValue& value) {
     return values;
 }
 
-QString jsonText(const QJsonObject& object) { return QString::fromUtf8(QJsonDocument(object).toJson(QJsonDocument::Compact)); }
+QString jsonText(const QJsonObject& object) {
+    return QString::fromUtf8(QJsonDocument(object).toJson(QJsonDocument::Compact));
+}
 
 QVariant gridText(const std::optional<Grid>& grid) {
     if (!grid) return {};
-    return jsonText({{QStringLiteral("x_mm"), arrayOf(grid->xs_mm)}, {QStringLiteral("y_mm"), arrayOf(grid->ys_mm)}});
+    return jsonText(
+        {{QStringLiteral("x_mm"), arrayOf(grid->xs_mm)}, {QStringLiteral("y_mm"), arrayOf(grid->ys_mm)}});
 }
 
 std::optional<Grid> gridFrom(const QVariant& value) {
@@ -58,7 +61,8 @@ std::map<std::string, std::string> extraFrom(const QVariant& value) {
     const auto bytes = value.toByteArray();
     if (bytes.isEmpty()) return extra;
     const auto object = QJsonDocument::fromJson(bytes).object();
-    for (auto item = object.begin(); item != object.end(); ++item) extra[item.key().toStdString()] = item.value().toString().toStdString();
+    for (auto item = object.begin(); item != object.end(); ++item)
+        extra[item.key().toStdString()] = item.value().toString().toStdString();
     return extra;
 }
 
@@ -101,36 +105,84 @@ QVariantList valuesOf(const Tank& tank) {
 }
 
 QVariantList valuesOf(const Fixture& f) {
-    return {text(f.name), text(f.maker), text(f.kind), f.length.value(), f.width.value(), f.emitter_columns, f.emitter_rows,
-            f.emitter_pitch_x.value(), f.emitter_pitch_y.value(), text(f.channels), optional(f.rated_power), f.mass_kg, f.price,
-            text(f.currency), static_cast<int>(f.power_supply_inside), optional(f.claimed_height_low),
-            optional(f.claimed_height_high), text(f.claimed_coverage), text(f.note)};
+    return {text(f.name),
+            text(f.maker),
+            text(f.kind),
+            f.length.value(),
+            f.width.value(),
+            f.emitter_columns,
+            f.emitter_rows,
+            f.emitter_pitch_x.value(),
+            f.emitter_pitch_y.value(),
+            text(f.channels),
+            optional(f.rated_power),
+            f.mass_kg,
+            f.price,
+            text(f.currency),
+            static_cast<int>(f.power_supply_inside),
+            optional(f.claimed_height_low),
+            optional(f.claimed_height_high),
+            text(f.claimed_coverage),
+            text(f.note)};
 }
 
 QVariantList valuesOf(const Accessory& accessory) { return {text(accessory.name), text(accessory.note)}; }
 
 QVariantList valuesOf(const MeterProfile& m) {
-    return {text(m.name), text(m.kind), m.immersion_factor, static_cast<int>(m.immersion_by), m.relative_uncertainty,
-            text(m.calibrated_on), text(m.note)};
+    return {
+        text(m.name),           text(m.kind),          m.immersion_factor, static_cast<int>(m.immersion_by),
+        m.relative_uncertainty, text(m.calibrated_on), text(m.note)};
 }
 
 QVariantList valuesOf(const Run& run) {
-    return {text(run.label), reference(run.fixture), reference(run.accessory), reference(run.tank), reference(run.meter),
-            text(run.preset), optional(run.level_pct), run.height.value(), run.fixtures, text(run.placement),
-            static_cast<int>(run.water), optional(run.dark_reading), optional(run.warm_up_min), text(run.note)};
+    return {text(run.label),
+            reference(run.fixture),
+            reference(run.accessory),
+            reference(run.tank),
+            reference(run.meter),
+            text(run.preset),
+            optional(run.level_pct),
+            run.height.value(),
+            run.fixtures,
+            text(run.placement),
+            static_cast<int>(run.water),
+            optional(run.dark_reading),
+            optional(run.warm_up_min),
+            text(run.note)};
 }
 
-QVariantList valuesOf(const Plane& plane, Id run) { return {reference(run), plane.depth.value(), gridText(plane.grid)}; }
+QVariantList valuesOf(const Plane& plane, Id run) {
+    return {reference(run), plane.depth.value(), gridText(plane.grid)};
+}
 
 QVariantList valuesOf(const Reading& r, Id plane) {
-    return {reference(plane), r.x.value(), r.y.value(), r.mean.value(), optional(r.min), optional(r.max), optional(r.sd),
-            optional(r.samples), optional(r.power), text(r.flag), text(r.note), text(r.time), static_cast<int>(r.superseded),
+    return {reference(plane),
+            r.x.value(),
+            r.y.value(),
+            r.mean.value(),
+            optional(r.min),
+            optional(r.max),
+            optional(r.sd),
+            optional(r.samples),
+            optional(r.power),
+            text(r.flag),
+            text(r.note),
+            text(r.time),
+            static_cast<int>(r.superseded),
             extraText(r.extra)};
 }
 
 QVariantList valuesOf(const QString& title, const Method& m) {
-    return {title, m.spill_limit, m.band_low.value(), m.band_high.value(), m.grid_columns, m.grid_rows, m.settled_relative_error,
-            m.longest_reading.value(), m.height_error.value(), text(m.note)};
+    return {title,
+            m.spill_limit,
+            m.band_low.value(),
+            m.band_high.value(),
+            m.grid_columns,
+            m.grid_rows,
+            m.settled_relative_error,
+            m.longest_reading.value(),
+            m.height_error.value(),
+            text(m.note)};
 }
 
 Tank tankFrom(const QSqlQuery& row) {
@@ -183,7 +235,8 @@ Accessory accessoryFrom(const QSqlQuery& row) {
 
 MeterProfile meterFrom(const QSqlQuery& row) {
     Columns c(row);
-    return {c.id(), c.word(), c.word(), c.number(), c.choice(ImmersionBy::Glumet), c.number(), c.word(), c.word()};
+    return {c.id(),     c.word(), c.word(), c.number(), c.choice(ImmersionBy::Glumet),
+            c.number(), c.word(), c.word()};
 }
 
 Run runFrom(const QSqlQuery& row) {

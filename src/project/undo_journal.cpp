@@ -31,12 +31,19 @@ void UndoJournal::record(qlonglong step) const {
 }
 
 void UndoJournal::begin(const QString& title) const {
-    auto forgotten = file_.run(QStringLiteral("SELECT 1 FROM undo_step WHERE undone = 1 OR id <= (SELECT max(id) - ? FROM undo_step) LIMIT 1"),
-                               {kStepsKept});
+    auto forgotten = file_.run(
+        QStringLiteral(
+            "SELECT 1 FROM undo_step WHERE undone = 1 OR id <= (SELECT max(id) - ? FROM undo_step) LIMIT 1"),
+        {kStepsKept});
     if (forgotten.next()) {
-        const QString old = QStringLiteral("(SELECT id FROM undo_step WHERE undone = 1 OR id <= (SELECT max(id) - %1 FROM undo_step))").arg(kStepsKept);
+        const QString old =
+            QStringLiteral(
+                "(SELECT id FROM undo_step WHERE undone = 1 OR id <= (SELECT max(id) - %1 FROM undo_step))")
+                .arg(kStepsKept);
         for (const auto& table : editableTables())
-            file_.run(QStringLiteral("DELETE FROM undo_%1 WHERE seq IN (SELECT seq FROM undo_change WHERE step IN %2)").arg(table.name, old));
+            file_.run(QStringLiteral(
+                          "DELETE FROM undo_%1 WHERE seq IN (SELECT seq FROM undo_change WHERE step IN %2)")
+                          .arg(table.name, old));
         file_.run(QStringLiteral("DELETE FROM undo_change WHERE step IN ") + old);
         file_.run(QStringLiteral("DELETE FROM undo_step WHERE id IN ") + old);
     }
@@ -45,13 +52,18 @@ void UndoJournal::begin(const QString& title) const {
 }
 
 UndoJournal::Step UndoJournal::stepBy(const QString& condition) const {
-    auto query = file_.run(QStringLiteral("SELECT id, title FROM undo_step WHERE ") + condition + QStringLiteral(" LIMIT 1"));
+    auto query = file_.run(QStringLiteral("SELECT id, title FROM undo_step WHERE ") + condition +
+                           QStringLiteral(" LIMIT 1"));
     if (!query.next()) return {};
     return {query.value(0).toLongLong(), query.value(1).toString()};
 }
 
-UndoJournal::Step UndoJournal::lastDone() const { return stepBy(QStringLiteral("undone = 0 ORDER BY id DESC")); }
-UndoJournal::Step UndoJournal::firstUndone() const { return stepBy(QStringLiteral("undone = 1 ORDER BY id")); }
+UndoJournal::Step UndoJournal::lastDone() const {
+    return stepBy(QStringLiteral("undone = 0 ORDER BY id DESC"));
+}
+UndoJournal::Step UndoJournal::firstUndone() const {
+    return stepBy(QStringLiteral("undone = 1 ORDER BY id"));
+}
 
 QString UndoJournal::undoTitle() const { return lastDone().title; }
 QString UndoJournal::redoTitle() const { return firstUndone().title; }
@@ -61,7 +73,8 @@ bool UndoJournal::redo() const { return replay(firstUndone(), false); }
 
 void UndoJournal::forget() const {
     Transaction transaction(file_);
-    for (const auto& table : editableTables()) file_.run(QStringLiteral("DELETE FROM undo_%1").arg(table.name));
+    for (const auto& table : editableTables())
+        file_.run(QStringLiteral("DELETE FROM undo_%1").arg(table.name));
     file_.run(QStringLiteral("DELETE FROM undo_change"));
     file_.run(QStringLiteral("DELETE FROM undo_step"));
     transaction.commit();
@@ -73,16 +86,22 @@ bool UndoJournal::replay(const Step& step, bool undone) const {
     file_.run(QStringLiteral("PRAGMA defer_foreign_keys = ON"));
     record(step.id);
     std::vector<Change> changes;
-    auto query = file_.run(QStringLiteral("SELECT seq, table_name, op, row_id FROM undo_change WHERE step = ? ORDER BY seq DESC"), {step.id});
+    auto query =
+        file_.run(QStringLiteral(
+                      "SELECT seq, table_name, op, row_id FROM undo_change WHERE step = ? ORDER BY seq DESC"),
+                  {step.id});
     while (query.next())
-        changes.push_back({query.value(0).toLongLong(), query.value(1).toString(), query.value(2).toString(), query.value(3).toLongLong()});
+        changes.push_back({query.value(0).toLongLong(), query.value(1).toString(), query.value(2).toString(),
+                           query.value(3).toLongLong()});
     query.finish();
     for (const auto& change : changes) {
         revert(change.table, change.op, change.row, change.seq);
-        file_.run(QStringLiteral("DELETE FROM undo_%1 WHERE seq = ?").arg(tableNamed(change.table).name), {change.seq});
+        file_.run(QStringLiteral("DELETE FROM undo_%1 WHERE seq = ?").arg(tableNamed(change.table).name),
+                  {change.seq});
         file_.run(QStringLiteral("DELETE FROM undo_change WHERE seq = ?"), {change.seq});
     }
-    file_.run(QStringLiteral("UPDATE undo_step SET undone = ? WHERE id = ?"), {static_cast<int>(undone), step.id});
+    file_.run(QStringLiteral("UPDATE undo_step SET undone = ? WHERE id = ?"),
+              {static_cast<int>(undone), step.id});
     transaction.commit();
     return true;
 }
@@ -93,9 +112,13 @@ void UndoJournal::revert(const QString& name, const QString& op, qlonglong row, 
     if (op == QLatin1String("insert")) {
         file_.run(QStringLiteral("DELETE FROM %1 WHERE id = ?").arg(table.name), {row});
     } else if (op == QLatin1String("delete")) {
-        file_.run(QStringLiteral("INSERT INTO %1(id, %2) SELECT ?, %2 FROM undo_%1 WHERE seq = ?").arg(table.name, columns), {row, seq});
+        file_.run(QStringLiteral("INSERT INTO %1(id, %2) SELECT ?, %2 FROM undo_%1 WHERE seq = ?")
+                      .arg(table.name, columns),
+                  {row, seq});
     } else {
-        file_.run(QStringLiteral("UPDATE %1 SET (%2) = (SELECT %2 FROM undo_%1 WHERE seq = ?) WHERE id = ?").arg(table.name, columns), {seq, row});
+        file_.run(QStringLiteral("UPDATE %1 SET (%2) = (SELECT %2 FROM undo_%1 WHERE seq = ?) WHERE id = ?")
+                      .arg(table.name, columns),
+                  {seq, row});
     }
 }
 

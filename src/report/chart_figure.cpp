@@ -56,7 +56,8 @@ void paintGrid(QPainter& p, const Axes& axes, const ChartData& chart, Range x, R
         p.setPen(QPen(c.line, 0.8));
         p.drawLine(left, axes.at(x.high, tick));
         p.setPen(c.muted);
-        p.drawText(QRectF(left.x() - 38, left.y() - 8, 32, 16), Qt::AlignRight | Qt::AlignVCenter, QString::number(tick));
+        p.drawText(QRectF(left.x() - 38, left.y() - 8, 32, 16), Qt::AlignRight | Qt::AlignVCenter,
+                   QString::number(tick));
     }
     for (const double tick : roundTicks(x.low, x.high, 6)) {
         if (tick < x.low || tick > x.high) continue;
@@ -65,8 +66,10 @@ void paintGrid(QPainter& p, const Axes& axes, const ChartData& chart, Range x, R
         p.drawText(QRectF(foot.x() - 24, foot.y() + 3, 48, 14), Qt::AlignCenter, QString::number(tick));
     }
     p.setFont(houseFont(10));
-    p.drawText(QRectF(axes.plot().left(), axes.plot().bottom() + 18, axes.plot().width(), 14), Qt::AlignCenter, chart.x_label);
-    p.drawText(QRectF(axes.plot().left() - 36, axes.plot().top() - 20, 260, 14), Qt::AlignLeft | Qt::AlignVCenter, chart.y_label);
+    p.drawText(QRectF(axes.plot().left(), axes.plot().bottom() + 18, axes.plot().width(), 14),
+               Qt::AlignCenter, chart.x_label);
+    p.drawText(QRectF(axes.plot().left() - 36, axes.plot().top() - 20, 260, 14),
+               Qt::AlignLeft | Qt::AlignVCenter, chart.y_label);
 }
 
 void paintMarks(QPainter& p, const Axes& axes, const ChartData& chart, Range x, Range y, const Palette& c) {
@@ -83,11 +86,13 @@ void paintMarks(QPainter& p, const Axes& axes, const ChartData& chart, Range x, 
         p.setPen(QPen(c.text, 1.0, Qt::DashLine));
         p.drawLine(axes.at(x.low, *chart.level), axes.at(x.high, *chart.level));
         p.setFont(houseFont(10));
-        p.drawText(QRectF(axes.at(x.low, *chart.level) + QPointF(4, -15), QSizeF(160, 14)), Qt::AlignLeft, chart.level_name);
+        p.drawText(QRectF(axes.at(x.low, *chart.level) + QPointF(4, -15), QSizeF(160, 14)), Qt::AlignLeft,
+                   chart.level_name);
     }
 }
 
-void paintSeries(QPainter& p, const Axes& axes, const ChartData::Series& series, double& last_label, const Palette& c) {
+void paintSeries(QPainter& p, const Axes& axes, const ChartData::Series& series, double& last_label,
+                 const Palette& c) {
     QPolygonF line;
     for (const auto& point : series.points) line << axes.at(point.x(), point.y());
     p.setPen(QPen(series.colour, 1.8, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
@@ -118,7 +123,8 @@ std::vector<double> roundTicks(double low, double high, int count) {
             break;
         }
     std::vector<double> ticks;
-    for (double index = std::floor(low / step); index * step < high + step * 0.999; ++index) ticks.push_back(index * step);
+    for (double index = std::floor(low / step); index * step < high + step * 0.999; ++index)
+        ticks.push_back(index * step);
     return ticks;
 }
 

@@ -21,7 +21,7 @@ struct ChartData {
     QString y_label;
     std::optional<double> level;  ///< a horizontal limit
     QString level_name;
-    std::optional<double> mark;   ///< a vertical answer, with its band
+    std::optional<double> mark;  ///< a vertical answer, with its band
     std::optional<double> mark_low;
     std::optional<double> mark_high;
 };

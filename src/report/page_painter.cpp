@@ -64,12 +64,20 @@ class PagePainter {
         const double wide = 392;
         double y = y_;
         const auto& v = r_.verdict;
-        y += words(QRectF(kMargin, y, wide, 20), v.speaks() ? tr("Hang it this high over the water") : tr("No height can be named"), 12, false, c_.muted) + 2;
-        if (v.speaks()) y += words(QRectF(kMargin, y, wide, 60), text(lengthText(*v.height, r_.unit)), 46, true, c_.accent) + 2;
+        y += words(QRectF(kMargin, y, wide, 20),
+                   v.speaks() ? tr("Hang it this high over the water") : tr("No height can be named"), 12,
+                   false, c_.muted) +
+             2;
+        if (v.speaks())
+            y += words(QRectF(kMargin, y, wide, 60), text(lengthText(*v.height, r_.unit)), 46, true,
+                       c_.accent) +
+                 2;
         y += words(QRectF(kMargin, y, wide, 80), text(v.reason), 11.5, false, c_.text) + 8;
         for (const auto& pair : r_.card) {
             words(QRectF(kMargin, y, 110, 18), pair.name, 10.5, false, c_.muted);
-            y += qMax(15.0, words(QRectF(kMargin + 112, y, wide - 112, 34), pair.value, 10.5, true, c_.text)) + 2;
+            y +=
+                qMax(15.0, words(QRectF(kMargin + 112, y, wide - 112, 34), pair.value, 10.5, true, c_.text)) +
+                2;
         }
         const double section_left = kMargin + wide + 16;
         paintReviewSection(p_, QRectF(section_left, y_ - 4, right() - section_left, 276), r_, c_);
@@ -79,9 +87,12 @@ class PagePainter {
     void maps() {
         const auto& run = r_.bench.runs[r_.shown_run];
         y_ += words(QRectF(kMargin, y_, right() - kMargin, 20),
-                    tr("The field at %1, µmol·m⁻²·s⁻¹, front below. Bar at a cell's foot: under %2; at its head: over %3.")
-                        .arg(text(lengthText(run.height, r_.unit)), text(ppfdFigure(r_.band.low)), text(ppfdFigure(r_.band.high))),
-                    10, false, c_.muted) + 4;
+                    tr("The field at %1, µmol·m⁻²·s⁻¹, front below. Bar at a cell's foot: under %2; at its "
+                       "head: over %3.")
+                        .arg(text(lengthText(run.height, r_.unit)), text(ppfdFigure(r_.band.low)),
+                             text(ppfdFigure(r_.band.high))),
+                    10, false, c_.muted) +
+              4;
         paintMaps(p_, QRectF(kMargin, y_, right() - kMargin, 236), r_, c_);
         y_ += 242;
     }
@@ -95,8 +106,9 @@ class PagePainter {
     }
 
     void table() {
-        const std::vector<std::pair<QString, double>> columns{{tr("height"), 0}, {tr("depth"), 62}, {tr("n"), 118}, {tr("mean"), 152}, {tr("min"), 204},
-                                                              {tr("max"), 250}, {tr("CV"), 298}};
+        const std::vector<std::pair<QString, double>> columns{
+            {tr("height"), 0}, {tr("depth"), 62}, {tr("n"), 118}, {tr("mean"), 152},
+            {tr("min"), 204},  {tr("max"), 250},  {tr("CV"), 298}};
         const auto cell = [&](double x, const QString& value, bool head) {
             p_.setFont(houseFont(9, false, head ? Face::Text : Face::Figures));
             p_.setPen(head ? c_.muted : c_.text);
@@ -108,15 +120,20 @@ class PagePainter {
         int shown = 0;
         for (const auto& row : r_.rows) {
             if (y_ > tableEnd() - 24 || shown == kMostRows) break;
-            const QStringList values{text(lengthFigure(row.height, r_.unit)), text(lengthFigure(row.depth, r_.unit)), QString::number(row.statistics.n),
-                                     text(ppfdFigure(row.statistics.mean)), text(ppfdFigure(row.statistics.min)), text(ppfdFigure(row.statistics.max)),
-                                     text(percentText(row.statistics.cv))};
-            for (std::size_t i = 0; i < columns.size(); ++i) cell(columns[i].second, values[static_cast<qsizetype>(i)], false);
+            const QStringList values{
+                text(lengthFigure(row.height, r_.unit)), text(lengthFigure(row.depth, r_.unit)),
+                QString::number(row.statistics.n),       text(ppfdFigure(row.statistics.mean)),
+                text(ppfdFigure(row.statistics.min)),    text(ppfdFigure(row.statistics.max)),
+                text(percentText(row.statistics.cv))};
+            for (std::size_t i = 0; i < columns.size(); ++i)
+                cell(columns[i].second, values[static_cast<qsizetype>(i)], false);
             y_ += 11.4;
             ++shown;
         }
         if (shown < static_cast<int>(r_.rows.size()))
-            words(QRectF(kMargin, y_, 330, 13), tr("%1 more planes in readings.csv").arg(static_cast<int>(r_.rows.size()) - shown), 9, false, c_.muted);
+            words(QRectF(kMargin, y_, 330, 13),
+                  tr("%1 more planes in readings.csv").arg(static_cast<int>(r_.rows.size()) - shown), 9,
+                  false, c_.muted);
         sideNotes(top);
     }
 
@@ -131,9 +148,12 @@ class PagePainter {
         y += 3;
         std::size_t shown = 0;
         for (; shown < r_.doubts.size() && y < tableEnd() - 34; ++shown)
-            y += words(QRectF(x, y, wide, 40), QStringLiteral("▲ ") + r_.doubts[shown], 8.6, false, c_.accent) + 1.5;
+            y += words(QRectF(x, y, wide, 40), QStringLiteral("▲ ") + r_.doubts[shown], 8.6, false,
+                       c_.accent) +
+                 1.5;
         if (shown < r_.doubts.size())
-            words(QRectF(x, y, wide, 13), tr("%1 more doubts in review.html").arg(r_.doubts.size() - shown), 8.6, false, c_.accent);
+            words(QRectF(x, y, wide, 13), tr("%1 more doubts in review.html").arg(r_.doubts.size() - shown),
+                  8.6, false, c_.accent);
     }
 
     static double tableEnd() { return kPageHeight - kFootHeight; }
@@ -145,7 +165,9 @@ class PagePainter {
         double y = tableEnd() + 5;
         for (std::size_t i = 0; i < r_.cautions.size(); i += 2) {
             double tall = words(QRectF(kMargin, y, wide, 50), r_.cautions[i], 8.4, false, c_.text);
-            if (i + 1 < r_.cautions.size()) tall = qMax(tall, words(QRectF(kMargin + wide + 20, y, wide, 50), r_.cautions[i + 1], 8.4, false, c_.text));
+            if (i + 1 < r_.cautions.size())
+                tall = qMax(tall, words(QRectF(kMargin + wide + 20, y, wide, 50), r_.cautions[i + 1], 8.4,
+                                        false, c_.text));
             y += tall + 3;
         }
         words(QRectF(kMargin, kPageHeight - 26, right() - kMargin, 14), r_.provenance, 8.4, false, c_.muted);

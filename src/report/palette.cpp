@@ -10,7 +10,8 @@ QColor hex(const char* text) { return QColor(QLatin1String(text)); }
 /// Adds both cuts of a shipped family to the program; true, so that a static can remember it.
 bool loadFamily(const char* family) {
     for (const char* cut : {"Regular", "Bold"})
-        QFontDatabase::addApplicationFont(QStringLiteral(":/fonts/%1-%2.otf").arg(QLatin1String(family), QLatin1String(cut)));
+        QFontDatabase::addApplicationFont(
+            QStringLiteral(":/fonts/%1-%2.otf").arg(QLatin1String(family), QLatin1String(cut)));
     return true;
 }
 
@@ -29,14 +30,24 @@ QString familyOf(Face face) {
 }  // namespace
 
 const Palette& dimRoom() {
-    static const Palette palette{hex("#171513"), hex("#1F1C19"), hex("#2A2622"), hex("#3A342D"), hex("#EDE6DA"), hex("#A3988A"),
-                                 hex("#F0A848"), hex("#1A1408"), hex("#5FA8A0"), hex("#1B2A2D"), true};
+    static const Palette palette{hex("#171513"),
+                                 hex("#1F1C19"),
+                                 hex("#2A2622"),
+                                 hex("#3A342D"),
+                                 hex("#EDE6DA"),
+                                 hex("#A3988A"),
+                                 hex("#F0A848"),
+                                 hex("#1A1408"),
+                                 hex("#5FA8A0"),
+                                 hex("#1B2A2D"),
+                                 true};
     return palette;
 }
 
 const Palette& paper() {
-    static const Palette palette{hex("#F7F3EB"), hex("#EFE9DE"), hex("#FFFDF8"), hex("#CFC6B6"), hex("#221E19"), hex("#665D50"),
-                                 hex("#9A5300"), hex("#FFFDF8"), hex("#22706A"), hex("#DCE7E4"), false};
+    static const Palette palette{hex("#F7F3EB"), hex("#EFE9DE"), hex("#FFFDF8"), hex("#CFC6B6"),
+                                 hex("#221E19"), hex("#665D50"), hex("#9A5300"), hex("#FFFDF8"),
+                                 hex("#22706A"), hex("#DCE7E4"), false};
     return palette;
 }
 

@@ -9,16 +9,16 @@ namespace glumet {
 
 /// The colours a figure or window is drawn in. One accent, for what is chosen or needs a look.
 struct Palette {
-    QColor ground;    ///< behind the stage
-    QColor panel;     ///< columns left and right
-    QColor raised;    ///< fields, rows, the ledger line
+    QColor ground;  ///< behind the stage
+    QColor panel;   ///< columns left and right
+    QColor raised;  ///< fields, rows, the ledger line
     QColor line;
     QColor text;
-    QColor muted;     ///< secondary text; still 4.5 : 1 on panel and ground
+    QColor muted;  ///< secondary text; still 4.5 : 1 on panel and ground
     QColor accent;
-    QColor on_accent; ///< text on the accent
+    QColor on_accent;  ///< text on the accent
     QColor water;
-    QColor basin;     ///< water body in the section
+    QColor basin;  ///< water body in the section
     bool dark = true;
 };
 

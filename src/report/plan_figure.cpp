@@ -70,7 +70,8 @@ class PlanPainter {
         const auto fine = refined(coarse, 8);
         QList<QLineF> lines;
         for (const double level : plan_.contour_levels)
-            for (const auto& s : contour(fine, level)) lines << QLineF(layout_.at(s.x0, s.y0), layout_.at(s.x1, s.y1));
+            for (const auto& s : contour(fine, level))
+                lines << QLineF(layout_.at(s.x0, s.y0), layout_.at(s.x1, s.y1));
         // Light on dark, so that a line is seen on every colour of the scale.
         p_.setPen(QPen(QColor(0x10, 0x18, 0x1A), 2.8, Qt::SolidLine, Qt::RoundCap));
         p_.drawLines(lines);
@@ -132,12 +133,13 @@ class PlanPainter {
             const auto cell = layout_.cell(plan_.grid, {column, 0});
             if (cell.width() < 14) continue;
             const QString letter = QString::fromStdString(cellName({column, 0})).chopped(1);
-            p_.drawText(QRectF(cell.left(), footprint.bottom() + kWallGap + 2, cell.width(), 16), Qt::AlignCenter, letter);
+            p_.drawText(QRectF(cell.left(), footprint.bottom() + kWallGap + 2, cell.width(), 16),
+                        Qt::AlignCenter, letter);
         }
         for (int row = 0; row < plan_.grid.rows(); ++row) {
             const auto cell = layout_.cell(plan_.grid, {0, row});
-            p_.drawText(QRectF(footprint.left() - kWallGap - 18, cell.top(), 14, cell.height()), Qt::AlignRight | Qt::AlignVCenter,
-                        QString::number(row + 1));
+            p_.drawText(QRectF(footprint.left() - kWallGap - 18, cell.top(), 14, cell.height()),
+                        Qt::AlignRight | Qt::AlignVCenter, QString::number(row + 1));
         }
     }
 
@@ -148,15 +150,23 @@ class PlanPainter {
 
     /// Glass is a bright thin line, acrylic a dashed one, an opaque wall a dull thick bar.
     void wall(Side side) {
-        const QRectF f = layout_.footprint().adjusted(-kWallGap + 2, -kWallGap + 2, kWallGap - 2, kWallGap - 2);
+        const QRectF f =
+            layout_.footprint().adjusted(-kWallGap + 2, -kWallGap + 2, kWallGap - 2, kWallGap - 2);
         QLineF line(f.topLeft(), f.topRight());
         if (side == Side::Front) line = {f.bottomLeft(), f.bottomRight()};
         if (side == Side::Left) line = {f.topLeft(), f.bottomLeft()};
         if (side == Side::Right) line = {f.topRight(), f.bottomRight()};
         switch ((*plan_.walls)[static_cast<std::size_t>(side)].kind) {
-            case WallKind::Glass: p_.setPen(QPen(palette_.water, 1.8)); break;
-            case WallKind::Acrylic: p_.setPen(QPen(palette_.water, 1.8, Qt::DashLine)); break;
-            case WallKind::Opaque: p_.setPen(QPen(palette_.dark ? palette_.line : palette_.muted, 4.0, Qt::SolidLine, Qt::FlatCap)); break;
+            case WallKind::Glass:
+                p_.setPen(QPen(palette_.water, 1.8));
+                break;
+            case WallKind::Acrylic:
+                p_.setPen(QPen(palette_.water, 1.8, Qt::DashLine));
+                break;
+            case WallKind::Opaque:
+                p_.setPen(
+                    QPen(palette_.dark ? palette_.line : palette_.muted, 4.0, Qt::SolidLine, Qt::FlatCap));
+                break;
         }
         p_.drawLine(line);
     }
@@ -217,7 +227,8 @@ class PlanPainter {
         QColor quiet = ink;
         quiet.setAlpha(200);
         p_.setBrush(quiet);
-        p_.drawRoundedRect(QRectF(rect.left() + inset, y, rect.width() - 2 * inset, thick), thick / 2, thick / 2);
+        p_.drawRoundedRect(QRectF(rect.left() + inset, y, rect.width() - 2 * inset, thick), thick / 2,
+                           thick / 2);
     }
 
     void doubt(const QRectF& rect) {
@@ -273,7 +284,8 @@ PlanLayout planLayout(const QRectF& area, const PlanData& plan, bool names) {
     return {area.adjusted(gutter + wall, wall, -wall, -gutter - wall), plan.length, plan.width};
 }
 
-void paintPlan(QPainter& painter, const QRectF& area, const PlanData& plan, const Palette& palette, bool names) {
+void paintPlan(QPainter& painter, const QRectF& area, const PlanData& plan, const Palette& palette,
+               bool names) {
     const auto layout = planLayout(area, plan, names);
     painter.save();
     painter.setRenderHint(QPainter::Antialiasing);
@@ -306,7 +318,9 @@ PlanData planOf(const Bench& bench, const Run& run, const Plane& plane) {
     if (grid) {
         plan.grid = *grid;
         for (const int index : readingOfCell(*grid, plane.readings))
-            plan.values.push_back(index < 0 ? std::nullopt : std::optional(plane.readings[static_cast<std::size_t>(index)].mean));
+            plan.values.push_back(index < 0
+                                      ? std::nullopt
+                                      : std::optional(plane.readings[static_cast<std::size_t>(index)].mean));
     } else {
         for (const auto& reading : plane.readings)
             if (reading.counts()) plan.free_points.push_back(reading);

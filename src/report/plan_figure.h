@@ -39,7 +39,7 @@ struct PlanData {
     std::vector<std::optional<Ppfd>> values;  ///< row by row from the front; grid.cells() of them
     std::vector<Reading> free_points;         ///< for a plane without a grid
     std::optional<Band> band;
-    double scale_top = 1.0;                   ///< PPFD of the cream end
+    double scale_top = 1.0;  ///< PPFD of the cream end
     std::vector<Cell> doubtful;
     std::optional<Cell> selected;
     std::optional<Cell> next;
@@ -53,7 +53,8 @@ struct PlanData {
 PlanData planOf(const Bench& bench, const Run& run, const Plane& plane);
 
 /// Paints walls, cells, values, marks, route and contours. `names` leaves room for column and row names.
-void paintPlan(QPainter& painter, const QRectF& area, const PlanData& plan, const Palette& palette, bool names);
+void paintPlan(QPainter& painter, const QRectF& area, const PlanData& plan, const Palette& palette,
+               bool names);
 
 /// The layout paintPlan uses for the same arguments, for finding what is under the mouse.
 PlanLayout planLayout(const QRectF& area, const PlanData& plan, bool names);

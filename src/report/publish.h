@@ -20,8 +20,8 @@ QByteArray htmlOf(const Review& review);
 /// The page as PDF.
 QByteArray pdfOf(const Review& review);
 
-/// Writes review.html, review.pdf, figures (SVG and PNG) and the data behind them (readings.csv, bench.json) into
-/// a folder, which is made if need be. All files or a problem; a file that exists is replaced only by a
+/// Writes review.html, review.pdf, figures (SVG and PNG) and the data behind them (readings.csv, bench.json)
+/// into a folder, which is made if need be. All files or a problem; a file that exists is replaced only by a
 /// whole new one. The names of what was written are returned.
 Expected<QStringList> publishTo(const QString& folder, const Review& review);
 

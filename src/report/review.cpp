@@ -14,31 +14,40 @@ QString tr(const char* source) { return QCoreApplication::translate("Review", so
 
 QString wallWord(const Wall& wall) {
     switch (wall.kind) {
-        case WallKind::Glass: return tr("clear glass");
-        case WallKind::Acrylic: return tr("acrylic");
-        case WallKind::Opaque: return tr("covered (reflects %1)").arg(text(percentText(wall.reflectance)));
+        case WallKind::Glass:
+            return tr("clear glass");
+        case WallKind::Acrylic:
+            return tr("acrylic");
+        case WallKind::Opaque:
+            return tr("covered (reflects %1)").arg(text(percentText(wall.reflectance)));
     }
     return {};
 }
 
 QString wallsSentence(const Tank& tank) {
-    const bool alike = std::all_of(tank.walls.begin(), tank.walls.end(), [&](const Wall& wall) { return wall == tank.walls.front(); });
+    const bool alike = std::all_of(tank.walls.begin(), tank.walls.end(),
+                                   [&](const Wall& wall) { return wall == tank.walls.front(); });
     if (alike) return tr("all %1").arg(wallWord(tank.walls.front()));
     return tr("left %1, right %2, front %3, back %4")
-        .arg(wallWord(tank.wall(Side::Left)), wallWord(tank.wall(Side::Right)), wallWord(tank.wall(Side::Front)), wallWord(tank.wall(Side::Back)));
+        .arg(wallWord(tank.wall(Side::Left)), wallWord(tank.wall(Side::Right)),
+             wallWord(tank.wall(Side::Front)), wallWord(tank.wall(Side::Back)));
 }
 
 QString waterSentence(const Tank* tank, WaterState water) {
     if (water == WaterState::Dry) return tr("dry");
-    const QString kind = tank != nullptr && tank->water_kind == WaterKind::Sea ? tr("sea water") : tr("fresh water");
+    const QString kind =
+        tank != nullptr && tank->water_kind == WaterKind::Sea ? tr("sea water") : tr("fresh water");
     return (water == WaterState::Moving ? tr("%1, moving") : tr("%1, pumps off")).arg(kind);
 }
 
 QString immersionSentence(const MeterProfile& meter) {
     switch (meter.immersion_by) {
-        case ImmersionBy::Nobody: return tr("immersion factor not applied");
-        case ImmersionBy::MeterMode: return tr("immersion ×%1 applied by the meter").arg(meter.immersion_factor);
-        case ImmersionBy::Glumet: return tr("immersion ×%1 applied by Glumet").arg(meter.immersion_factor);
+        case ImmersionBy::Nobody:
+            return tr("immersion factor not applied");
+        case ImmersionBy::MeterMode:
+            return tr("immersion ×%1 applied by the meter").arg(meter.immersion_factor);
+        case ImmersionBy::Glumet:
+            return tr("immersion ×%1 applied by Glumet").arg(meter.immersion_factor);
     }
     return {};
 }
@@ -47,7 +56,8 @@ QString powerSentence(const Run& run, const Fixture* fixture) {
     const auto power = run.power();
     if (!power) return {};
     QString sentence = tr("%1 W at the wall").arg(power->value(), 0, 'f', 1);
-    if (fixture != nullptr && fixture->rated_power) sentence += tr(" of %1 W rated").arg(fixture->rated_power->value(), 0, 'f', 0);
+    if (fixture != nullptr && fixture->rated_power)
+        sentence += tr(" of %1 W rated").arg(fixture->rated_power->value(), 0, 'f', 0);
     return sentence;
 }
 
@@ -72,7 +82,8 @@ class ReviewMaker {
         if (sweeps.empty()) return problem("", "there is no such configuration in the project");
         r_.sweep = sweeps.front();
         rows();
-        if (r_.rows.empty()) return problem(configurationName(r_.bench, choice_.configuration), "has no reading to publish");
+        if (r_.rows.empty())
+            return problem(configurationName(r_.bench, choice_.configuration), "has no reading to publish");
         r_.title = text(configurationName(r_.bench, choice_.configuration));
         r_.subtitle = tr("%1, %2").arg(text(r_.bench.title), choice_.day);
         SpillLimitOptions options;
@@ -97,7 +108,8 @@ class ReviewMaker {
     void rows() {
         for (const auto index : r_.sweep.runs)
             for (const auto& plane : r_.bench.runs[index].planes)
-                if (auto statistics = planeStatistics(plane, r_.band)) r_.rows.push_back({r_.bench.runs[index].height, plane.depth, *statistics});
+                if (auto statistics = planeStatistics(plane, r_.band))
+                    r_.rows.push_back({r_.bench.runs[index].height, plane.depth, *statistics});
     }
 
     void chooseRun() {
@@ -108,7 +120,8 @@ class ReviewMaker {
 
     void card() {
         const auto& v = r_.verdict;
-        r_.card.push_back({tr("School"), tr("spill limit, at most %1 lost").arg(text(percentText(v.limit_asked)))});
+        r_.card.push_back(
+            {tr("School"), tr("spill limit, at most %1 lost").arg(text(percentText(v.limit_asked)))});
         if (v.depth_used) r_.card.push_back({tr("Judged"), tr("%1 under water").arg(length(*v.depth_used))});
         if (v.crossing) r_.card.push_back({tr("Limit met at"), length(*v.crossing)});
         if (v.low && v.high)
@@ -116,15 +129,19 @@ class ReviewMaker {
         if (const auto* plane = v.depth_used ? planeAt(shown(), *v.depth_used) : nullptr) output(*plane);
         const auto* fixture = byId(r_.bench.fixtures, r_.sweep.configuration.fixture);
         if (fixture != nullptr && fixture->claimed_height_low && fixture->claimed_height_high)
-            r_.card.push_back({tr("Maker says"), text(lengthRange(*fixture->claimed_height_low, *fixture->claimed_height_high, r_.unit))});
+            r_.card.push_back({tr("Maker says"), text(lengthRange(*fixture->claimed_height_low,
+                                                                  *fixture->claimed_height_high, r_.unit))});
     }
 
     void output(const Plane& plane) {
         const auto statistics = planeStatistics(plane, r_.band);
         if (!statistics) return;
-        r_.card.push_back({tr("Mean there"), tr("%1 µmol·m⁻²·s⁻¹, peak %2").arg(text(ppfdFigure(statistics->mean)), text(ppfdFigure(statistics->max)))});
-        r_.card.push_back({tr("In %1–%2").arg(text(ppfdFigure(r_.band.low)), text(ppfdFigure(r_.band.high))),
-                           tr("%1 of %2 points").arg(text(percentText(*statistics->share_in_band))).arg(statistics->n)});
+        r_.card.push_back({tr("Mean there"),
+                           tr("%1 µmol·m⁻²·s⁻¹, peak %2")
+                               .arg(text(ppfdFigure(statistics->mean)), text(ppfdFigure(statistics->max)))});
+        r_.card.push_back(
+            {tr("In %1–%2").arg(text(ppfdFigure(r_.band.low)), text(ppfdFigure(r_.band.high))),
+             tr("%1 of %2 points").arg(text(percentText(*statistics->share_in_band))).arg(statistics->n)});
         const auto* tank = byId(r_.bench.tanks, r_.sweep.configuration.tank);
         if (tank == nullptr) return;
         const auto delivered = deliveredOutput(statistics->mean, tank->length, tank->width);
@@ -138,25 +155,34 @@ class ReviewMaker {
         const auto& run = shown();
         const auto* tank = byId(r_.bench.tanks, run.tank);
         if (tank != nullptr)
-            r_.conditions.push_back({tr("Tank"), tr("%1, %2 × %3, %4 deep; walls %5")
-                                                     .arg(text(tank->name), text(lengthFigure(tank->length, r_.unit)), length(tank->width),
-                                                          length(tank->water_depth), wallsSentence(*tank))});
+            r_.conditions.push_back(
+                {tr("Tank"), tr("%1, %2 × %3, %4 deep; walls %5")
+                                 .arg(text(tank->name), text(lengthFigure(tank->length, r_.unit)),
+                                      length(tank->width), length(tank->water_depth), wallsSentence(*tank))});
         else
             r_.conditions.push_back({tr("Tank"), tr("not described")});
         QString water = waterSentence(tank, run.water);
-        if (tank != nullptr) water += tank->use == TankUse::Bench ? tr("; bare bench tank") : tr("; living tank, an impression and no benchmark");
+        if (tank != nullptr)
+            water += tank->use == TankUse::Bench ? tr("; bare bench tank")
+                                                 : tr("; living tank, an impression and no benchmark");
         r_.conditions.push_back({tr("Water"), water});
         if (const auto* meter = byId(r_.bench.meters, run.meter))
-            r_.conditions.push_back({tr("Meter"), tr("%1, %2; %3; calibration ± %4")
-                                                      .arg(text(meter->name), meter->kind.empty() ? tr("kind not stated") : text(meter->kind),
-                                                           immersionSentence(*meter), text(percentText(meter->relative_uncertainty)))});
+            r_.conditions.push_back(
+                {tr("Meter"),
+                 tr("%1, %2; %3; calibration ± %4")
+                     .arg(text(meter->name), meter->kind.empty() ? tr("kind not stated") : text(meter->kind),
+                          immersionSentence(*meter), text(percentText(meter->relative_uncertainty)))});
         else
             r_.conditions.push_back({tr("Meter"), tr("not recorded")});
         const auto power = powerSentence(run, byId(r_.bench.fixtures, run.fixture));
         if (!power.isEmpty()) r_.conditions.push_back({tr("Draw"), power});
-        if (run.warm_up_min) r_.conditions.push_back({tr("Warm-up"), tr("%1 min").arg(*run.warm_up_min, 0, 'f', 0)});
-        if (run.dark_reading) r_.conditions.push_back({tr("Dark reading"), text(ppfdFigure(*run.dark_reading))});
-        r_.conditions.push_back({tr("Readings"), tr("means of settled readings, %1 in all; table gives spread over the points").arg(readingCount())});
+        if (run.warm_up_min)
+            r_.conditions.push_back({tr("Warm-up"), tr("%1 min").arg(*run.warm_up_min, 0, 'f', 0)});
+        if (run.dark_reading)
+            r_.conditions.push_back({tr("Dark reading"), text(ppfdFigure(*run.dark_reading))});
+        r_.conditions.push_back(
+            {tr("Readings"), tr("means of settled readings, %1 in all; table gives spread over the points")
+                                 .arg(readingCount())});
     }
 
     int readingCount() const {
@@ -170,16 +196,23 @@ class ReviewMaker {
         for (const auto index : r_.sweep.runs)
             for (const auto& finding : runDoubts(r_.bench, index, {r_.unit, r_.band}))
                 if (finding.kind == FindingKind::Doubt)
-                    r_.doubts.push_back(tr("At %1: %2. %3").arg(length(r_.bench.runs[index].height), text(finding.title), text(finding.body)));
+                    r_.doubts.push_back(tr("At %1: %2. %3")
+                                            .arg(length(r_.bench.runs[index].height), text(finding.title),
+                                                 text(finding.body)));
     }
 
     void provenance() {
         bool simulated = false;
         for (const auto index : r_.sweep.runs)
             for (const auto& plane : r_.bench.runs[index].planes)
-                for (const auto& reading : plane.readings) simulated |= reading.counts() && reading.note.find("simulated") != std::string::npos;
-        if (simulated) r_.provenance = tr("Some readings come from the practice meter: they are simulated, not measured.");
-        if (!r_.bench.method.note.empty()) r_.provenance += (r_.provenance.isEmpty() ? QString() : QStringLiteral(" ")) + text(r_.bench.method.note);
+                for (const auto& reading : plane.readings)
+                    simulated |= reading.counts() && reading.note.find("simulated") != std::string::npos;
+        if (simulated)
+            r_.provenance =
+                tr("Some readings come from the practice meter: they are simulated, not measured.");
+        if (!r_.bench.method.note.empty())
+            r_.provenance +=
+                (r_.provenance.isEmpty() ? QString() : QStringLiteral(" ")) + text(r_.bench.method.note);
     }
 
     const ReviewChoice& choice_;
@@ -189,13 +222,18 @@ class ReviewMaker {
 }  // namespace
 
 std::vector<QString> usualCautions() {
-    return {tr("Mains over water: residual-current protection, drip loops, and a second tether for any housing that carries mains voltage. "
+    return {tr("Mains over water: residual-current protection, drip loops, and a second tether for any "
+               "housing that carries mains voltage. "
                "Local electrical code and a licensed electrician have the last word."),
-            tr("A hanging load asks for anchors rated well above it; nobody stands or reaches under it while it is moved. Glass edges and braces carry no loads."),
-            tr("Never look into bright blue, violet or ultraviolet emitters; wear eye protection while they are on. Housings get hot."),
+            tr("A hanging load asks for anchors rated well above it; nobody stands or reaches under it while "
+               "it is moved. Glass edges and braces carry no loads."),
+            tr("Never look into bright blue, violet or ultraviolet emitters; wear eye protection while they "
+               "are on. Housings get hot."),
             tr("Livestock: begin dim and raise over weeks, whatever the figures say.")};
 }
 
-Expected<Review> reviewOf(const Bench& bench, const ReviewChoice& choice) { return ReviewMaker(bench, choice).make(); }
+Expected<Review> reviewOf(const Bench& bench, const ReviewChoice& choice) {
+    return ReviewMaker(bench, choice).make();
+}
 
 }  // namespace glumet

@@ -30,9 +30,12 @@ ChartData onHeights(const Review& review) {
 
 double inUnit(Millimetre length, LengthUnit unit) {
     switch (unit) {
-        case LengthUnit::Cm: return length.value() / 10.0;
-        case LengthUnit::Mm: return length.value();
-        case LengthUnit::Inch: return length.value() / 25.4;
+        case LengthUnit::Cm:
+            return length.value() / 10.0;
+        case LengthUnit::Mm:
+            return length.value();
+        case LengthUnit::Inch:
+            return length.value() / 25.4;
     }
     return length.value();
 }
@@ -43,7 +46,8 @@ ChartData lossChart(const Review& review, const Palette& palette) {
     chart.level = review.verdict.limit_asked * 100.0;
     chart.level_name = tr("limit %1").arg(text(percentText(review.verdict.limit_asked)));
     ChartData::Series series{tr("loss"), palette.water, {}};
-    for (const auto& row : review.verdict.evidence) series.points.emplace_back(inUnit(row.height, review.unit), row.loss * 100.0);
+    for (const auto& row : review.verdict.evidence)
+        series.points.emplace_back(inUnit(row.height, review.unit), row.loss * 100.0);
     chart.series.push_back(series);
     return chart;
 }
@@ -72,25 +76,30 @@ void paintMaps(QPainter& p, const QRectF& area, const Review& review, const Pale
         if (planeStatistics(plane)) planes.push_back(&plane);
     if (planes.empty()) return;
     const double gap = 14.0;
-    const double wide = (area.width() - gap * static_cast<double>(planes.size() - 1)) / static_cast<double>(planes.size());
+    const double wide =
+        (area.width() - gap * static_cast<double>(planes.size() - 1)) / static_cast<double>(planes.size());
     for (std::size_t i = 0; i < planes.size(); ++i) {
         auto plan = planOf(review.bench, run, *planes[i]);
         plan.band = review.band;
         plan.scale_top = review.scale_top;
-        const QRectF room(area.left() + static_cast<double>(i) * (wide + gap), area.top(), wide, area.height());
+        const QRectF room(area.left() + static_cast<double>(i) * (wide + gap), area.top(), wide,
+                          area.height());
         const auto map = room.adjusted(0, 22, 0, 0);
         paintPlan(p, map, plan, palette, false);
         const double left = planLayout(map, plan, false).footprint().left();
         p.setFont(houseFont(11, true));
         p.setPen(palette.text);
         p.drawText(QRectF(left, room.top(), wide, 18), Qt::AlignLeft | Qt::AlignVCenter,
-                   tr("%1 under water, mean %2").arg(text(lengthText(planes[i]->depth, review.unit)), text(ppfdFigure(planeStatistics(*planes[i])->mean))));
+                   tr("%1 under water, mean %2")
+                       .arg(text(lengthText(planes[i]->depth, review.unit)),
+                            text(ppfdFigure(planeStatistics(*planes[i])->mean))));
     }
 }
 
 void paintReviewSection(QPainter& painter, const QRectF& area, const Review& review, const Palette& palette) {
     const auto& run = review.bench.runs[review.shown_run];
-    const auto data = sectionOf(review.bench, review.sweep, run.height, review.verdict.depth_used, &review.verdict, {}, review.unit);
+    const auto data = sectionOf(review.bench, review.sweep, run.height, review.verdict.depth_used,
+                                &review.verdict, {}, review.unit);
     paintSection(painter, area, data, palette);
 }
 

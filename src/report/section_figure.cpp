@@ -16,14 +16,18 @@ constexpr double kBodyMm = 24.0;
 constexpr double kReach = 11.0;  // px
 constexpr double kRimMm = 30.0;
 
-QString lengthNumber(Millimetre length, LengthUnit unit) { return QString::fromStdString(lengthFigure(length, unit)); }
+QString lengthNumber(Millimetre length, LengthUnit unit) {
+    return QString::fromStdString(lengthFigure(length, unit));
+}
 
 /// Room on the left: the widest figure and the marks.
 double leftGutter(const SectionData& data) {
     const QFontMetricsF metrics(houseFont(13, true));
     double widest = 14.0;
-    for (const auto& mark : data.heights) widest = std::max(widest, metrics.horizontalAdvance(lengthNumber(mark.height, data.unit)));
-    for (const auto& shelf : data.shelves) widest = std::max(widest, metrics.horizontalAdvance(lengthNumber(shelf.depth, data.unit)));
+    for (const auto& mark : data.heights)
+        widest = std::max(widest, metrics.horizontalAdvance(lengthNumber(mark.height, data.unit)));
+    for (const auto& shelf : data.shelves)
+        widest = std::max(widest, metrics.horizontalAdvance(lengthNumber(shelf.depth, data.unit)));
     return widest + kMarkGutter;
 }
 
@@ -48,7 +52,8 @@ std::vector<std::pair<double, double>> middleProfile(const Plane& plane, double 
     for (std::size_t i = 0; i < profile.size();) {
         double sum = 0.0;
         std::size_t k = i;
-        for (; k < profile.size() && profile[k].first - profile[i].first <= kSamePointMm; ++k) sum += profile[k].second;
+        for (; k < profile.size() && profile[k].first - profile[i].first <= kSamePointMm; ++k)
+            sum += profile[k].second;
         merged.emplace_back(profile[i].first, sum / static_cast<double>(k - i));
         i = k;
     }
@@ -57,17 +62,19 @@ std::vector<std::pair<double, double>> middleProfile(const Plane& plane, double 
 
 class SectionPainter {
   public:
-    SectionPainter(QPainter& painter, const SectionData& data, const Palette& palette, const SectionLayout& layout,
-                   double shared_room)
+    SectionPainter(QPainter& painter, const SectionData& data, const Palette& palette,
+                   const SectionLayout& layout, double shared_room)
         : p_(painter), d_(data), c_(palette), l_(layout), shared_room_(shared_room) {}
 
     void tank() {
-        const QRectF basin(QPointF(l_.x(0), l_.yOfDepth(Millimetre(0))), QPointF(l_.x(d_.length.value()), l_.yOfDepth(d_.water_depth)));
+        const QRectF basin(QPointF(l_.x(0), l_.yOfDepth(Millimetre(0))),
+                           QPointF(l_.x(d_.length.value()), l_.yOfDepth(d_.water_depth)));
         p_.fillRect(basin, c_.basin);
         shelves();
         p_.setPen(QPen(c_.muted, 1.8));
         const double rim = l_.yOfDepth(Millimetre(-kRimMm));
-        p_.drawPolyline(QPolygonF({QPointF(basin.left(), rim), basin.bottomLeft(), basin.bottomRight(), QPointF(basin.right(), rim)}));
+        p_.drawPolyline(QPolygonF({QPointF(basin.left(), rim), basin.bottomLeft(), basin.bottomRight(),
+                                   QPointF(basin.right(), rim)}));
         p_.setPen(QPen(c_.water, 2.0));
         p_.drawLine(basin.topLeft(), basin.topRight());
     }
@@ -77,7 +84,8 @@ class SectionPainter {
         for (const auto& mark : d_.heights) {
             const bool chosen = d_.height && mark.height == *d_.height;
             const double y = l_.yOfHeight(mark.height);
-            p_.setPen(QPen(chosen ? c_.accent : c_.line, chosen ? 1.8 : 1.0, chosen ? Qt::SolidLine : Qt::DotLine));
+            p_.setPen(
+                QPen(chosen ? c_.accent : c_.line, chosen ? 1.8 : 1.0, chosen ? Qt::SolidLine : Qt::DotLine));
             p_.drawLine(QPointF(x, y), QPointF(l_.x(d_.length.value()), y));
             paintMark(p_, {x, y}, mark.kind, 9, c_, chosen);
         }
@@ -89,11 +97,14 @@ class SectionPainter {
         for (int i = 0; i < d_.bodies; ++i) {
             const double centre = d_.length.value() * (i + 1.0) / (d_.bodies + 1.0);
             const double y = l_.yOfHeight(*d_.height);
-            const double half = std::min(d_.body_length.value(), d_.length.value() * 1.1) * l_.pixelsPerMm() / 2;
+            const double half =
+                std::min(d_.body_length.value(), d_.length.value() * 1.1) * l_.pixelsPerMm() / 2;
             const double tall = std::max(kBodyMm * l_.pixelsPerMm(), 8.0);
             p_.setPen(QPen(c_.muted, 1.0));
-            p_.drawLine(QPointF(l_.x(centre) - half * 0.8, l_.top()), QPointF(l_.x(centre) - half * 0.8, y - tall));
-            p_.drawLine(QPointF(l_.x(centre) + half * 0.8, l_.top()), QPointF(l_.x(centre) + half * 0.8, y - tall));
+            p_.drawLine(QPointF(l_.x(centre) - half * 0.8, l_.top()),
+                        QPointF(l_.x(centre) - half * 0.8, y - tall));
+            p_.drawLine(QPointF(l_.x(centre) + half * 0.8, l_.top()),
+                        QPointF(l_.x(centre) + half * 0.8, y - tall));
             p_.setPen(QPen(c_.text, 1.6));
             p_.setBrush(c_.raised);
             p_.drawRoundedRect(QRectF(l_.x(centre) - half, y - tall, 2 * half, tall), 3, 3);
@@ -108,8 +119,8 @@ class SectionPainter {
         paintBracket(p_, x, l_.yOfHeight(high) - 3, l_.yOfHeight(low) + 3, c_);
         p_.setFont(houseFont(14, true));
         p_.setPen(c_.text);
-        p_.drawText(QRectF(x + 6, l_.yOfHeight(*d_.recommended) - 10, kRightGutter, 20), Qt::AlignVCenter | Qt::AlignLeft,
-                    lengthNumber(*d_.recommended, d_.unit));
+        p_.drawText(QRectF(x + 6, l_.yOfHeight(*d_.recommended) - 10, kRightGutter, 20),
+                    Qt::AlignVCenter | Qt::AlignLeft, lengthNumber(*d_.recommended, d_.unit));
     }
 
   private:
@@ -149,11 +160,12 @@ class SectionPainter {
     void shelfLabels(const SectionData::Shelf& shelf, double y, bool chosen) {
         p_.setFont(houseFont(13, chosen));
         p_.setPen(chosen ? c_.accent : c_.muted);
-        p_.drawText(QRectF(l_.x(0) - 110, y - 10, 100, 20), Qt::AlignRight | Qt::AlignVCenter, lengthNumber(shelf.depth, d_.unit));
+        p_.drawText(QRectF(l_.x(0) - 110, y - 10, 100, 20), Qt::AlignRight | Qt::AlignVCenter,
+                    lengthNumber(shelf.depth, d_.unit));
         if (!shelf.mean) return;
         p_.setPen(chosen ? c_.text : c_.muted);
-        p_.drawText(QRectF(l_.x(d_.length.value()) + 8, y - 10, kRightGutter, 20), Qt::AlignLeft | Qt::AlignVCenter,
-                    QString::fromStdString(ppfdFigure(*shelf.mean)));
+        p_.drawText(QRectF(l_.x(d_.length.value()) + 8, y - 10, kRightGutter, 20),
+                    Qt::AlignLeft | Qt::AlignVCenter, QString::fromStdString(ppfdFigure(*shelf.mean)));
     }
 
     /// The chosen height's figure, and others where there is room beside it.
@@ -163,7 +175,8 @@ class SectionPainter {
             const double y = l_.yOfHeight(mark.height);
             p_.setFont(houseFont(13, chosen));
             p_.setPen(chosen ? c_.accent : c_.muted);
-            p_.drawText(QRectF(x - 108, y - 9, 100, 18), Qt::AlignRight | Qt::AlignVCenter, lengthNumber(mark.height, d_.unit));
+            p_.drawText(QRectF(x - 108, y - 9, 100, 18), Qt::AlignRight | Qt::AlignVCenter,
+                        lengthNumber(mark.height, d_.unit));
         };
         std::optional<double> chosen_y;
         for (const auto& mark : d_.heights)
@@ -198,7 +211,8 @@ double smallestRoom(const SectionData& data, double scale) {
 
 }  // namespace
 
-void paintMark(QPainter& p, const QPointF& centre, MarkKind kind, double size, const Palette& c, bool chosen) {
+void paintMark(QPainter& p, const QPointF& centre, MarkKind kind, double size, const Palette& c,
+               bool chosen) {
     p.save();
     p.setRenderHint(QPainter::Antialiasing);
     const QColor colour = chosen || kind == MarkKind::Doubtful ? c.accent : c.text;
@@ -206,7 +220,8 @@ void paintMark(QPainter& p, const QPointF& centre, MarkKind kind, double size, c
     if (kind == MarkKind::Doubtful) {
         p.setPen(Qt::NoPen);
         p.setBrush(colour);
-        p.drawPolygon(QPolygonF({centre + QPointF(0, -r * 1.1), centre + QPointF(r * 1.1, r * 0.9), centre + QPointF(-r * 1.1, r * 0.9)}));
+        p.drawPolygon(QPolygonF({centre + QPointF(0, -r * 1.1), centre + QPointF(r * 1.1, r * 0.9),
+                                 centre + QPointF(-r * 1.1, r * 0.9)}));
     } else {
         p.setPen(QPen(colour, 1.6));
         p.setBrush(kind == MarkKind::Measured ? colour : c.panel);
@@ -218,7 +233,8 @@ void paintMark(QPainter& p, const QPointF& centre, MarkKind kind, double size, c
 void paintBracket(QPainter& p, double x, double y_high, double y_low, const Palette& c) {
     p.setPen(QPen(c.text, 2.0));
     p.setBrush(Qt::NoBrush);
-    p.drawPolyline(QPolygonF({QPointF(x - 5, y_high), QPointF(x, y_high), QPointF(x, y_low), QPointF(x - 5, y_low)}));
+    p.drawPolyline(
+        QPolygonF({QPointF(x - 5, y_high), QPointF(x, y_high), QPointF(x, y_low), QPointF(x - 5, y_low)}));
 }
 
 SectionLayout::SectionLayout(const QRectF& area, const SectionData& data) {
@@ -264,8 +280,9 @@ void paintSection(QPainter& painter, const QRectF& area, const SectionData& data
     painter.restore();
 }
 
-SectionData sectionOf(const Bench& bench, const Sweep& sweep, std::optional<Millimetre> height, std::optional<Millimetre> depth,
-                      const SpillLimitVerdict* verdict, const std::vector<std::size_t>& doubtful_runs, LengthUnit unit) {
+SectionData sectionOf(const Bench& bench, const Sweep& sweep, std::optional<Millimetre> height,
+                      std::optional<Millimetre> depth, const SpillLimitVerdict* verdict,
+                      const std::vector<std::size_t>& doubtful_runs, LengthUnit unit) {
     SectionData data;
     data.unit = unit;
     data.height = height;
@@ -283,9 +300,13 @@ SectionData sectionOf(const Bench& bench, const Sweep& sweep, std::optional<Mill
     const Run* shown = nullptr;
     for (const auto index : sweep.runs) {
         const auto& run = bench.runs[index];
-        const bool doubtful = std::find(doubtful_runs.begin(), doubtful_runs.end(), index) != doubtful_runs.end();
-        const bool measured = std::any_of(run.planes.begin(), run.planes.end(), [](const Plane& plane) { return !plane.readings.empty(); });
-        data.heights.push_back({run.height, doubtful ? MarkKind::Doubtful : measured ? MarkKind::Measured : MarkKind::Planned});
+        const bool doubtful =
+            std::find(doubtful_runs.begin(), doubtful_runs.end(), index) != doubtful_runs.end();
+        const bool measured = std::any_of(run.planes.begin(), run.planes.end(),
+                                          [](const Plane& plane) { return !plane.readings.empty(); });
+        data.heights.push_back({run.height, doubtful   ? MarkKind::Doubtful
+                                            : measured ? MarkKind::Measured
+                                                       : MarkKind::Planned});
         if (height && run.height == *height) shown = &run;
     }
     for (const auto shelf_depth : depthsOf(bench, sweep)) {

@@ -32,11 +32,11 @@ struct SectionData {
         std::optional<Ppfd> mean;
         std::vector<std::pair<double, double>> profile;  ///< (x mm, PPFD) along the middle, left to right
     };
-    std::vector<HeightMark> heights;  ///< ascending
-    std::vector<Shelf> shelves;       ///< ascending depth
-    double profile_top = 1.0;         ///< PPFD drawn as high as the room between shelves allows
-    std::optional<Millimetre> height; ///< where the fixture hangs in the picture
-    std::optional<Millimetre> depth;  ///< the chosen shelf
+    std::vector<HeightMark> heights;   ///< ascending
+    std::vector<Shelf> shelves;        ///< ascending depth
+    double profile_top = 1.0;          ///< PPFD drawn as high as the room between shelves allows
+    std::optional<Millimetre> height;  ///< where the fixture hangs in the picture
+    std::optional<Millimetre> depth;   ///< the chosen shelf
     std::optional<Millimetre> recommended;
     std::optional<Millimetre> recommended_low;
     std::optional<Millimetre> recommended_high;
@@ -44,8 +44,9 @@ struct SectionData {
 
 /// Fills the figure from a sweep; the profiles are those of the run at `height`. Heights with doubts are in
 /// `doubtful_runs`.
-SectionData sectionOf(const Bench& bench, const Sweep& sweep, std::optional<Millimetre> height, std::optional<Millimetre> depth,
-                      const SpillLimitVerdict* verdict, const std::vector<std::size_t>& doubtful_runs, LengthUnit unit);
+SectionData sectionOf(const Bench& bench, const Sweep& sweep, std::optional<Millimetre> height,
+                      std::optional<Millimetre> depth, const SpillLimitVerdict* verdict,
+                      const std::vector<std::size_t>& doubtful_runs, LengthUnit unit);
 
 /// Places lengths in a rectangle at one scale in both directions.
 class SectionLayout {
@@ -71,7 +72,8 @@ class SectionLayout {
 void paintSection(QPainter& painter, const QRectF& area, const SectionData& data, const Palette& palette);
 
 /// One mark by its shape: planned a ring, measured a disc, doubtful a triangle.
-void paintMark(QPainter& painter, const QPointF& centre, MarkKind kind, double size, const Palette& palette, bool chosen);
+void paintMark(QPainter& painter, const QPointF& centre, MarkKind kind, double size, const Palette& palette,
+               bool chosen);
 
 /// The recommendation's bracket at x from y_high up to y_low down.
 void paintBracket(QPainter& painter, double x, double y_high, double y_low, const Palette& palette);

@@ -21,7 +21,8 @@ Result run(const QStringList& arguments) {
     QProcess process;
     process.start(QStringLiteral(GLUMET_BINARY_DIR "/glumet-cli"), arguments);
     process.waitForFinished(-1);
-    return {process.exitCode(), process.readAllStandardOutput(), QString::fromUtf8(process.readAllStandardError())};
+    return {process.exitCode(), process.readAllStandardOutput(),
+            QString::fromUtf8(process.readAllStandardError())};
 }
 
 QStringList words(const QString& line) { return line.split(QLatin1Char(' ')); }
@@ -37,8 +38,14 @@ class TestCli : public QObject {
     void statsGiveRingsAndBand() {
         QByteArray csv = "run,fixture,height_mm,depth_mm,x_mm,y_mm,ppfd\n";
         for (int j = 0; j < 3; ++j)
-            for (int i = 0; i < 3; ++i) csv += QStringLiteral("A,F,200,150,%1,%2,%3\n").arg(i * 10).arg(j * 10).arg(i == 1 && j == 1 ? 300 : 100).toUtf8();
-        const auto result = run({QStringLiteral("stats"), written("r.csv", csv), QStringLiteral("--band"), QStringLiteral("90:200"), QStringLiteral("--json")});
+            for (int i = 0; i < 3; ++i)
+                csv += QStringLiteral("A,F,200,150,%1,%2,%3\n")
+                           .arg(i * 10)
+                           .arg(j * 10)
+                           .arg(i == 1 && j == 1 ? 300 : 100)
+                           .toUtf8();
+        const auto result = run({QStringLiteral("stats"), written("r.csv", csv), QStringLiteral("--band"),
+                                 QStringLiteral("90:200"), QStringLiteral("--json")});
         QCOMPARE(result.code, 0);
         const auto runs = result.json()[QStringLiteral("runs")].toArray();
         QCOMPARE(runs.size(), 1);
@@ -52,8 +59,15 @@ class TestCli : public QObject {
     void heightSpeaksOrSaysWhyNot() {
         QByteArray csv = "run,fixture,height_mm,depth_mm,x_mm,y_mm,ppfd\n";
         for (const auto& [height, value] : {std::pair{100, 100}, {200, 90}, {300, 80}, {400, 70}})
-            for (int i = 0; i < 4; ++i) csv += QStringLiteral("A,F,%1,150,%2,%3,%4\n").arg(height).arg(i % 2 * 10).arg(i / 2 * 10).arg(value).toUtf8();
-        auto result = run({QStringLiteral("height"), written("r.csv", csv), QStringLiteral("--limit"), QStringLiteral("15"), QStringLiteral("--json")});
+            for (int i = 0; i < 4; ++i)
+                csv += QStringLiteral("A,F,%1,150,%2,%3,%4\n")
+                           .arg(height)
+                           .arg(i % 2 * 10)
+                           .arg(i / 2 * 10)
+                           .arg(value)
+                           .toUtf8();
+        auto result = run({QStringLiteral("height"), written("r.csv", csv), QStringLiteral("--limit"),
+                           QStringLiteral("15"), QStringLiteral("--json")});
         QCOMPARE(result.code, 0);
         auto school = result.json()[QStringLiteral("schools")].toArray()[0].toObject();
         QCOMPARE(school[QStringLiteral("school")].toString(), QStringLiteral("spill-limit"));
@@ -70,8 +84,12 @@ class TestCli : public QObject {
 
     void exportThenImportLosesNothing() {
         QCOMPARE(run({QStringLiteral("export"), kDemo, QStringLiteral("--out"), path("a")}).code, 0);
-        QCOMPARE(run({QStringLiteral("import"), path("a/readings.csv"), path("a/bench.json"), QStringLiteral("--into"), path("b.glumet")}).code, 0);
-        QCOMPARE(run({QStringLiteral("export"), path("b.glumet"), QStringLiteral("--out"), path("c")}).code, 0);
+        QCOMPARE(run({QStringLiteral("import"), path("a/readings.csv"), path("a/bench.json"),
+                      QStringLiteral("--into"), path("b.glumet")})
+                     .code,
+                 0);
+        QCOMPARE(run({QStringLiteral("export"), path("b.glumet"), QStringLiteral("--out"), path("c")}).code,
+                 0);
         for (const char* name : {"readings.csv", "bench.json"}) {
             const auto first = bytes(path("a/") + QLatin1String(name));
             QVERIFY(first.size() > 1000);
@@ -80,7 +98,9 @@ class TestCli : public QObject {
     }
 
     void aBadRowImportsNothing() {
-        const auto file = written("bad.csv", "run,fixture,height_mm,depth_mm,x_mm,y_mm,ppfd\nA,F,200,150,1,1,5\nA,F,200,150,1,2,x\n");
+        const auto file =
+            written("bad.csv",
+                    "run,fixture,height_mm,depth_mm,x_mm,y_mm,ppfd\nA,F,200,150,1,1,5\nA,F,200,150,1,2,x\n");
         const auto result = run({QStringLiteral("import"), file, QStringLiteral("--into"), path("p.glumet")});
         QCOMPARE(result.code, 1);
         QCOMPARE(result.err.count(QLatin1Char('\n')), 1);
@@ -93,23 +113,28 @@ class TestCli : public QObject {
         auto result = run({QStringLiteral("import"), sheet, QStringLiteral("--into"), path("p.glumet")});
         QCOMPARE(result.code, 1);
         QVERIFY(result.err.contains(QStringLiteral("fixture needs a name")));
-        result = run({QStringLiteral("import"), sheet, QStringLiteral("--into"), path("p.glumet"), QStringLiteral("--fixture"), QStringLiteral("F"),
-                      QStringLiteral("--pitch-x-mm"), QStringLiteral("100"), QStringLiteral("--pitch-y-mm"), QStringLiteral("50")});
+        result = run({QStringLiteral("import"), sheet, QStringLiteral("--into"), path("p.glumet"),
+                      QStringLiteral("--fixture"), QStringLiteral("F"), QStringLiteral("--pitch-x-mm"),
+                      QStringLiteral("100"), QStringLiteral("--pitch-y-mm"), QStringLiteral("50")});
         QVERIFY2(result.code == 0, qPrintable(result.err));
         run({QStringLiteral("export"), path("p.glumet"), QStringLiteral("--out"), path("o")});
         QVERIFY(bytes(path("o/readings.csv")).contains("planes,F,200,150,50,75,1,"));
     }
 
     void publishWritesOnePage() {
-        const auto result = run({QStringLiteral("publish"), kDemo, QStringLiteral("--out"), path("out"), QStringLiteral("--fixture"), QStringLiteral("Twin Alder"), QStringLiteral("--json")});
+        const auto result =
+            run({QStringLiteral("publish"), kDemo, QStringLiteral("--out"), path("out"),
+                 QStringLiteral("--fixture"), QStringLiteral("Twin Alder"), QStringLiteral("--json")});
         QVERIFY2(result.code == 0, qPrintable(result.err));
         QVERIFY(result.err.isEmpty());
         QProcess text;
-        text.start(QStringLiteral("pdftotext"), {QStringLiteral("-layout"), path("out/review.pdf"), QStringLiteral("-")});
+        text.start(QStringLiteral("pdftotext"),
+                   {QStringLiteral("-layout"), path("out/review.pdf"), QStringLiteral("-")});
         QVERIFY(text.waitForFinished());
         const auto page = QString::fromUtf8(text.readAllStandardOutput());
         QCOMPARE(page.count(QLatin1Char('\f')), 1);
-        for (const char* part : {"Twin Alder", "20 cm", "spill limit", "Other light was on", "licensed electrician", "Invented demonstration"})
+        for (const char* part : {"Twin Alder", "20 cm", "spill limit", "Other light was on",
+                                 "licensed electrician", "Invented demonstration"})
             QVERIFY2(page.contains(QLatin1String(part)), part);
         const auto html = QString::fromUtf8(bytes(path("out/review.html")));
         QCOMPARE(html.count(QStringLiteral("<svg")), 4);
@@ -129,7 +154,9 @@ class TestCli : public QObject {
 
     void wrongUsageIsTwo_data() {
         QTest::addColumn<QString>("line");
-        for (const char* line : {"", "dance", "stats", "stats a.csv --wobble", "help dance", "publish x.glumet"}) QTest::newRow(line) << QString::fromLatin1(line);
+        for (const char* line :
+             {"", "dance", "stats", "stats a.csv --wobble", "help dance", "publish x.glumet"})
+            QTest::newRow(line) << QString::fromLatin1(line);
     }
     void wrongUsageIsTwo() {
         QFETCH(QString, line);
@@ -137,12 +164,16 @@ class TestCli : public QObject {
     }
 
     void wrongValuesAreOne() {
-        const auto file = written("r.csv", "run,fixture,height_mm,depth_mm,x_mm,y_mm,ppfd\nA,F,200,150,1,1,5\n");
-        for (const QStringList& arguments : {QStringList{QStringLiteral("stats"), file, QStringLiteral("--band"), QStringLiteral("9:1")},
-                                             QStringList{QStringLiteral("stats"), path("none.csv")},
-                                             QStringList{QStringLiteral("height"), file, QStringLiteral("--limit"), QStringLiteral("400")},
-                                             QStringList{QStringLiteral("height"), file, QStringLiteral("--school"), QStringLiteral("loudest")},
-                                             QStringList{QStringLiteral("export"), path("none.glumet"), QStringLiteral("--out"), path("o")}}) {
+        const auto file =
+            written("r.csv", "run,fixture,height_mm,depth_mm,x_mm,y_mm,ppfd\nA,F,200,150,1,1,5\n");
+        for (const QStringList& arguments :
+             {QStringList{QStringLiteral("stats"), file, QStringLiteral("--band"), QStringLiteral("9:1")},
+              QStringList{QStringLiteral("stats"), path("none.csv")},
+              QStringList{QStringLiteral("height"), file, QStringLiteral("--limit"), QStringLiteral("400")},
+              QStringList{QStringLiteral("height"), file, QStringLiteral("--school"),
+                          QStringLiteral("loudest")},
+              QStringList{QStringLiteral("export"), path("none.glumet"), QStringLiteral("--out"),
+                          path("o")}}) {
             const auto result = run(arguments);
             QCOMPARE(result.code, 1);
             QCOMPARE(result.err.count(QLatin1Char('\n')), 1);

@@ -9,7 +9,8 @@
 namespace glumet::testing {
 
 /// A plane whose cell (i, j) reads value(i, j), on a grid over a 600 × 600 mm footprint.
-inline Plane planeOfValues(double depth_mm, int columns, int rows, const std::function<double(int, int)>& value) {
+inline Plane planeOfValues(double depth_mm, int columns, int rows,
+                           const std::function<double(int, int)>& value) {
     Plane plane;
     plane.depth = Millimetre(depth_mm);
     plane.grid = cellCentres(Millimetre(600), Millimetre(600), columns, rows);

@@ -10,7 +10,9 @@ using std::numbers::pi;
 
 namespace {
 
-bool near(double value, double expected, double relative) { return std::abs(value - expected) <= relative * std::abs(expected); }
+bool near(double value, double expected, double relative) {
+    return std::abs(value - expected) <= relative * std::abs(expected);
+}
 
 /// Photons that reach a wide plane, by summing rings of PPFD: ∫ E 2π r dr, µmol/s.
 double collected(const Beam& beam, double h, double d, const Medium& medium, double radius) {
@@ -36,7 +38,8 @@ class TestDirectLight : public QObject {
         for (const double r : {0.0, 100.0, 400.0}) {
             const double distance2 = (500.0 * 500.0 + r * r) * 1e-6;
             const double cosine = 0.5 / std::sqrt(distance2);
-            QVERIFY(near(directPpfd(beam, 100.0, 300.0, 200.0, r, air).value(), 100.0 / pi * cosine * cosine / distance2, 1e-9));
+            QVERIFY(near(directPpfd(beam, 100.0, 300.0, 200.0, r, air).value(),
+                         100.0 / pi * cosine * cosine / distance2, 1e-9));
         }
     }
 
@@ -84,7 +87,8 @@ class TestDirectLight : public QObject {
     }
 
     void beamsCarryOneUnitOfFlux() {
-        for (const auto& beam : {*Beam::cosinePower(0.0), *Beam::cosinePower(7.5), *Beam::halfAngle(25.0), *Beam::table({0, 20, 50, 90}, {0.4, 1.0, 0.7, 0.0})}) {
+        for (const auto& beam : {*Beam::cosinePower(0.0), *Beam::cosinePower(7.5), *Beam::halfAngle(25.0),
+                                 *Beam::table({0, 20, 50, 90}, {0.4, 1.0, 0.7, 0.0})}) {
             double sum = 0.0;
             constexpr int kSteps = 200000;
             for (int i = 0; i < kSteps; ++i) {
@@ -118,13 +122,17 @@ class TestDirectLight : public QObject {
         bar.emitter_pitch_y = Millimetre(40);
         LightScene scene;
         scene.beams = {*Beam::halfAngle(50.0)};
-        scene.emitters = emittersOf(bar, PhotonFlux(80), 0, Millimetre(300), Millimetre(300), Millimetre(180));
+        scene.emitters =
+            emittersOf(bar, PhotonFlux(80), 0, Millimetre(300), Millimetre(300), Millimetre(180));
         QCOMPARE(scene.emitters.size(), std::size_t{10});
         const double left = stillPpfd(scene, Millimetre(110), Millimetre(210), Millimetre(200)).value();
-        QVERIFY(near(stillPpfd(scene, Millimetre(490), Millimetre(210), Millimetre(200)).value(), left, 1e-12));
-        QVERIFY(near(stillPpfd(scene, Millimetre(110), Millimetre(390), Millimetre(200)).value(), left, 1e-12));
+        QVERIFY(
+            near(stillPpfd(scene, Millimetre(490), Millimetre(210), Millimetre(200)).value(), left, 1e-12));
+        QVERIFY(
+            near(stillPpfd(scene, Millimetre(110), Millimetre(390), Millimetre(200)).value(), left, 1e-12));
         for (auto& emitter : scene.emitters) emitter.flux_umol_s *= 3.0;
-        QVERIFY(near(stillPpfd(scene, Millimetre(110), Millimetre(210), Millimetre(200)).value(), 3.0 * left, 1e-12));
+        QVERIFY(near(stillPpfd(scene, Millimetre(110), Millimetre(210), Millimetre(200)).value(), 3.0 * left,
+                     1e-12));
     }
 
     void lightFromOutsideTheFootprintIsSpill() {

@@ -26,7 +26,9 @@ const Bench& demo() {
 
 std::size_t runOf(const std::string& fixture, double height) {
     for (std::size_t i = 0; i < demo().runs.size(); ++i)
-        if (byId(demo().fixtures, demo().runs[i].fixture)->name == fixture && demo().runs[i].height.value() == height && demo().runs[i].accessory == 0) return i;
+        if (byId(demo().fixtures, demo().runs[i].fixture)->name == fixture &&
+            demo().runs[i].height.value() == height && demo().runs[i].accessory == 0)
+            return i;
     return 0;
 }
 
@@ -39,8 +41,10 @@ class TestFindings : public QObject {
     void theDemonstrationIsReproducible() {
         const auto again = demoReadings(20261124);
         QCOMPARE(rowsOf(again).size(), rowsOf(demo()).size());
-        QCOMPARE(again.runs[3].planes[1].readings[17].mean.value(), demo().runs[3].planes[1].readings[17].mean.value());
-        QVERIFY(demoReadings(5).runs[3].planes[1].readings[17].mean != demo().runs[3].planes[1].readings[17].mean);
+        QCOMPARE(again.runs[3].planes[1].readings[17].mean.value(),
+                 demo().runs[3].planes[1].readings[17].mean.value());
+        QVERIFY(demoReadings(5).runs[3].planes[1].readings[17].mean !=
+                demo().runs[3].planes[1].readings[17].mean);
     }
 
     void thePlantedMistakesAreFound() {
@@ -63,7 +67,11 @@ class TestFindings : public QObject {
             for (const auto& plane : run.planes) {
                 if (plane.readings.size() != 36) continue;
                 pairs += 18;
-                for (const auto& doubt : mirrorDoubts(plane)) doubts += doubt.cell == Cell{4, 1} && run.height.value() == 240 && plane.depth.value() == 150 ? 0 : 1;
+                for (const auto& doubt : mirrorDoubts(plane))
+                    doubts +=
+                        doubt.cell == Cell{4, 1} && run.height.value() == 240 && plane.depth.value() == 150
+                            ? 0
+                            : 1;
             }
         QVERIFY(pairs > 1500);
         QVERIFY2(doubts < 0.01 * pairs, qPrintable(QString::number(doubts)));
@@ -91,7 +99,8 @@ class TestFindings : public QObject {
         QVERIFY(raise);
         QVERIFY(raise->body.find("21 %") != std::string::npos);
         QVERIFY(raise->body.find("40 off the peak") != std::string::npos);
-        QVERIFY(titled(heightFindings(bench, sweep, spillLimit(bench, sweep), {LengthUnit::Inch, {}}), "7 7/8 in"));
+        QVERIFY(titled(heightFindings(bench, sweep, spillLimit(bench, sweep), {LengthUnit::Inch, {}}),
+                       "7 7/8 in"));
     }
 
     void theMakersClaimIsChecked() {

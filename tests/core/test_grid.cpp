@@ -47,7 +47,9 @@ class TestGrid : public QObject {
         const auto route = serpentine(grid);
         QCOMPARE(route.size(), std::size_t{20});
         for (std::size_t i = 1; i < route.size(); ++i)
-            QCOMPARE(std::abs(route[i].column - route[i - 1].column) + std::abs(route[i].row - route[i - 1].row), 1);
+            QCOMPARE(
+                std::abs(route[i].column - route[i - 1].column) + std::abs(route[i].row - route[i - 1].row),
+                1);
     }
 
     void theNextCellIsTheFirstGapOfTheRoute() {
@@ -83,7 +85,8 @@ class TestGrid : public QObject {
         QCOMPARE(fine.grid.columns(), 16);
         for (int j = 0; j < 4; ++j)
             for (int i = 0; i < 4; ++i)
-                QVERIFY(std::abs(fine.values[static_cast<std::size_t>(j * 5 * 16 + i * 5)] - coarse.values[static_cast<std::size_t>(j * 4 + i)]) < 1e-9);
+                QVERIFY(std::abs(fine.values[static_cast<std::size_t>(j * 5 * 16 + i * 5)] -
+                                 coarse.values[static_cast<std::size_t>(j * 4 + i)]) < 1e-9);
     }
 
     void theFieldScaleOnlyGetsLighter() {

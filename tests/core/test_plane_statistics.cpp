@@ -81,7 +81,8 @@ class TestPlaneStatistics : public QObject {
 
     void fallOffIsAgainstTheShallowest() {
         Run run;
-        run.planes = {planeOfValues(150, 2, 2, [](int, int) { return 200; }), planeOfValues(300, 2, 2, [](int, int) { return 150; }), Plane{}};
+        run.planes = {planeOfValues(150, 2, 2, [](int, int) { return 200; }),
+                      planeOfValues(300, 2, 2, [](int, int) { return 150; }), Plane{}};
         const auto steps = fallOffWithDepth(run);
         QCOMPARE(steps.size(), std::size_t{2});
         QVERIFY(close(steps[1].share_of_shallowest, 0.75));

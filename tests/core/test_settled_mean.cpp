@@ -51,7 +51,8 @@ class TestSettledMean : public QObject {
         SettledMean mean(rule);
         RippleProcess ripple(0.2, 0.3, 3);
         int count = 0;
-        while (!mean.state() || !mean.state()->settled()) mean.add(Second(count++ * kInterval), Ppfd(ripple.next(kInterval)));
+        while (!mean.state() || !mean.state()->settled())
+            mean.add(Second(count++ * kInterval), Ppfd(ripple.next(kInterval)));
         QVERIFY(mean.state()->timed_out);
         QVERIFY(!mean.state()->within_error);
         QVERIFY(std::abs(mean.state()->duration.value() - rule.longest.value()) < 2 * kInterval);

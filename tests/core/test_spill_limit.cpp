@@ -100,7 +100,8 @@ class TestSpillLimit : public QObject {
 
     void theShallowestDepthMostHeightsShare() {
         auto bench = flatSweep({{100, 100}, {200, 80}});
-        bench.runs[0].planes.insert(bench.runs[0].planes.begin(), planeOfValues(50, 2, 2, [](int, int) { return 300.0; }));
+        bench.runs[0].planes.insert(bench.runs[0].planes.begin(),
+                                    planeOfValues(50, 2, 2, [](int, int) { return 300.0; }));
         QCOMPARE(judge(bench).depth_used->value(), 150.0);
         SpillLimitOptions options;
         options.depth = Millimetre(50);

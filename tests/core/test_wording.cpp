@@ -12,11 +12,16 @@ class TestWording : public QObject {
         QTest::addColumn<double>("mm");
         QTest::addColumn<QString>("cm");
         QTest::addColumn<QString>("inches");
-        QTest::newRow("round") << 250.0 << "25 cm" << "9 7/8 in";
-        QTest::newRow("half") << 255.0 << "25.5 cm" << "10 in";
-        QTest::newRow("small") << 3.2 << "0.3 cm" << "1/8 in";
-        QTest::newRow("nought") << 0.0 << "0 cm" << "0 in";
-        QTest::newRow("half inch") << 38.1 << "3.8 cm" << "1 1/2 in";
+        QTest::newRow("round") << 250.0 << "25 cm"
+                               << "9 7/8 in";
+        QTest::newRow("half") << 255.0 << "25.5 cm"
+                              << "10 in";
+        QTest::newRow("small") << 3.2 << "0.3 cm"
+                               << "1/8 in";
+        QTest::newRow("nought") << 0.0 << "0 cm"
+                                << "0 in";
+        QTest::newRow("half inch") << 38.1 << "3.8 cm"
+                                   << "1 1/2 in";
     }
     void lengths() {
         QFETCH(double, mm);
@@ -46,7 +51,8 @@ class TestWording : public QObject {
 
     void notALength_data() {
         QTest::addColumn<QString>("typed");
-        for (const char* text : {"", "cm", "ten", "1/0", "2 5", "1e999", "nan", "1,2,3", "--3"}) QTest::newRow(text) << QString::fromLatin1(text);
+        for (const char* text : {"", "cm", "ten", "1/0", "2 5", "1e999", "nan", "1,2,3", "--3"})
+            QTest::newRow(text) << QString::fromLatin1(text);
     }
     void notALength() {
         QFETCH(QString, typed);

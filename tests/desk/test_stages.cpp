@@ -30,8 +30,11 @@ class TestStages : public QObject {
             for (int column = 0; column < 6; ++column) {
                 const Cell cell{row % 2 == 0 ? column : 5 - column, row};
                 QCOMPARE(*w_->session.cell(), cell);
-                const auto index = static_cast<std::size_t>(readingOfCell(*w_->plane().grid, w_->plane().readings)[static_cast<std::size_t>(cell.row * 6 + cell.column)]);
-                const auto expected = QString::fromStdString(cellName(cell) + "  " + ppfdFigure(w_->plane().readings[index].mean));
+                const auto index = static_cast<std::size_t>(readingOfCell(
+                    *w_->plane().grid,
+                    w_->plane().readings)[static_cast<std::size_t>(cell.row * 6 + cell.column)]);
+                const auto expected = QString::fromStdString(cellName(cell) + "  " +
+                                                             ppfdFigure(w_->plane().readings[index].mean));
                 QVERIFY2(read_out->text().startsWith(expected), qPrintable(read_out->text()));
                 if (column < 5) w_->key(row % 2 == 0 ? Qt::Key_Right : Qt::Key_Left);
             }
@@ -51,7 +54,8 @@ class TestStages : public QObject {
         w_->key(Qt::Key_Z, Qt::ControlModifier);
         QCOMPARE(planeStatistics(w_->plane())->n, before);
         w_->key(Qt::Key_D);
-        const auto index = static_cast<std::size_t>(readingOfCell(*w_->plane().grid, w_->plane().readings)[7]);
+        const auto index =
+            static_cast<std::size_t>(readingOfCell(*w_->plane().grid, w_->plane().readings)[7]);
         QCOMPARE(w_->plane().readings[index].flag, std::string(flag::kDoubtful));
     }
 
@@ -151,12 +155,14 @@ class TestStages : public QObject {
         goTo(StageId::Bench);
         FindingItem* doubt = nullptr;
         for (auto* item : w_->window.findChildren<FindingItem*>())
-            if (item->isVisible() && item->accessibleName().contains(QStringLiteral("Other light"))) doubt = item;
+            if (item->isVisible() && item->accessibleName().contains(QStringLiteral("Other light")))
+                doubt = item;
         QVERIFY(doubt);
         QTest::mouseClick(doubt, Qt::LeftButton);
         w_->settle();
         QCOMPARE(w_->window.stage(), StageId::Field);
-        QCOMPARE(byId(w_->session.bench().fixtures, w_->session.run()->fixture)->name, std::string("Twin Alder"));
+        QCOMPARE(byId(w_->session.bench().fixtures, w_->session.run()->fixture)->name,
+                 std::string("Twin Alder"));
     }
 
     void publishingWritesThePageAndItsData() {
@@ -164,7 +170,8 @@ class TestStages : public QObject {
         auto* stage = static_cast<PublishStage*>(w_->window.stageWidget(StageId::Publish));
         QVERIFY(w_->find<QPushButton>("publishButton")->isEnabled());
         QVERIFY(stage->publishInto(w_->path("out")));
-        for (const char* name : {"review.html", "review.pdf", "maps.svg", "maps.png", "loss.svg", "readings.csv", "bench.json"})
+        for (const char* name :
+             {"review.html", "review.pdf", "maps.svg", "maps.png", "loss.svg", "readings.csv", "bench.json"})
             QVERIFY2(QFileInfo(w_->path("out") + QLatin1Char('/') + QLatin1String(name)).size() > 500, name);
         QFile html(w_->path("out") + QStringLiteral("/review.html"));
         QVERIFY(html.open(QIODevice::ReadOnly));
@@ -186,7 +193,8 @@ class TestStages : public QObject {
     void stageAndPlaneChangesKeepTheChoice() {
         w_->session.stepHeight(1);
         const auto height = *w_->session.height();
-        for (const auto stage : {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish}) {
+        for (const auto stage :
+             {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish}) {
             goTo(stage);
             QCOMPARE(w_->window.stage(), stage);
             QCOMPARE(*w_->session.height(), height);

@@ -16,14 +16,18 @@ using glumet::testing::WindowFixture;
 namespace {
 
 const QByteArray kSheet = "height 20 cm, depth 15 cm\n124;122;156\n181;197;263\n";
-const QByteArray kReadings = "run,fixture,height_mm,depth_mm,x_mm,y_mm,ppfd\nA,Fern 20,200,150,50,50,100\nA,Fern 20,200,150,150,50,110\n";
+const QByteArray kReadings =
+    "run,fixture,height_mm,depth_mm,x_mm,y_mm,ppfd\nA,Fern 20,200,150,50,50,100\nA,Fern "
+    "20,200,150,150,50,110\n";
 
 /// Works on the dialog that the next call opens.
 template <class Dialog, class Work>
 void onDialog(Work work) {
     QTimer::singleShot(0, qApp, [work] {
         auto* dialog = qobject_cast<Dialog*>(QApplication::activeModalWidget());
-        if (dialog == nullptr || !QTest::qWaitFor([dialog] { return QApplication::activeWindow() == dialog; })) return;
+        if (dialog == nullptr ||
+            !QTest::qWaitFor([dialog] { return QApplication::activeWindow() == dialog; }))
+            return;
         work(*dialog);
         if (dialog->isVisible()) dialog->reject();
     });
@@ -44,14 +48,17 @@ class TestWindow : public QObject {
     void withoutAProjectItSaysWhatToDoFirst() {
         QVERIFY(w_->session.project() == nullptr);
         const auto buttons = w_->window.findChildren<QPushButton*>();
-        QVERIFY(std::any_of(buttons.begin(), buttons.end(), [](const QPushButton* b) { return b->isVisible() && b->text() == QStringLiteral("New project…"); }));
+        QVERIFY(std::any_of(buttons.begin(), buttons.end(), [](const QPushButton* b) {
+            return b->isVisible() && b->text() == QStringLiteral("New project…");
+        }));
         w_->key(Qt::Key_3, Qt::ControlModifier);
         w_->key(Qt::Key_Z, Qt::ControlModifier);
     }
 
     void anEmptyProjectLeadsThroughAllStages() {
         QVERIFY(w_->create());
-        for (const int key : {Qt::Key_1, Qt::Key_2, Qt::Key_3, Qt::Key_4, Qt::Key_5}) w_->key(key, Qt::ControlModifier);
+        for (const int key : {Qt::Key_1, Qt::Key_2, Qt::Key_3, Qt::Key_4, Qt::Key_5})
+            w_->key(key, Qt::ControlModifier);
         QCOMPARE(w_->window.stage(), StageId::Publish);
         QVERIFY(!w_->find<QPushButton>("publishButton")->isEnabled());
     }
@@ -93,7 +100,8 @@ class TestWindow : public QObject {
         QVERIFY(w_->createWithRuns({200}));
         w_->window.showStage(StageId::Bench);
         w_->settle();
-        for (const auto& [object, typed] : {std::pair{"ratedPower", "-5"}, {"tankLength", "wide"}, {"targetBand", "300-100"}}) {
+        for (const auto& [object, typed] :
+             {std::pair{"ratedPower", "-5"}, {"tankLength", "wide"}, {"targetBand", "300-100"}}) {
             auto* edit = w_->find<QLineEdit>(object);
             edit->setFocus();
             edit->selectAll();
@@ -153,11 +161,14 @@ class TestWindow : public QObject {
 
     void badRowsStopAnImportUnlessLeftOutOnPurpose() {
         QVERIFY(w_->create());
-        ImportDialog dialog(w_->session, QStringLiteral("r.csv"), kReadings + "A,Fern 20,200,150,250,50,oops\n", &w_->window);
+        ImportDialog dialog(w_->session, QStringLiteral("r.csv"),
+                            kReadings + "A,Fern 20,200,150,250,50,oops\n", &w_->window);
         dialog.show();
         auto* import = dialog.findChild<QPushButton*>(QStringLiteral("importButton"));
         QVERIFY(!import->isEnabled());
-        QVERIFY(dialog.findChild<QPlainTextEdit*>(QStringLiteral("importProblems"))->toPlainText().contains(QStringLiteral("line 4, ppfd")));
+        QVERIFY(dialog.findChild<QPlainTextEdit*>(QStringLiteral("importProblems"))
+                    ->toPlainText()
+                    .contains(QStringLiteral("line 4, ppfd")));
         QTest::mouseClick(dialog.findChild<QPushButton*>(QStringLiteral("soundRowsOnly")), Qt::LeftButton);
         QVERIFY(import->isEnabled());
         QTest::mouseClick(import, Qt::LeftButton);
@@ -228,14 +239,18 @@ class TestWindow : public QObject {
 
     void everyControlHasAName() {
         QVERIFY(w_->openDemo());
-        for (const auto stage : {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish}) {
+        for (const auto stage :
+             {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish}) {
             w_->window.showStage(stage);
             w_->settle();
             for (const auto* widget : w_->window.findChildren<QWidget*>()) {
                 if (!widget->isVisible() || widget->focusPolicy() == Qt::NoFocus) continue;
                 const auto* button = qobject_cast<const QAbstractButton*>(widget);
-                const bool named = !widget->accessibleName().isEmpty() || (button != nullptr && !button->text().isEmpty()) || qobject_cast<const QComboBox*>(widget->parentWidget()) != nullptr;
-                QVERIFY2(named, qPrintable(QString::fromLatin1(widget->metaObject()->className()) + widget->objectName()));
+                const bool named = !widget->accessibleName().isEmpty() ||
+                                   (button != nullptr && !button->text().isEmpty()) ||
+                                   qobject_cast<const QComboBox*>(widget->parentWidget()) != nullptr;
+                QVERIFY2(named, qPrintable(QString::fromLatin1(widget->metaObject()->className()) +
+                                           widget->objectName()));
             }
         }
     }
@@ -253,7 +268,9 @@ class TestWindow : public QObject {
         meter.probeMoved(Millimetre(300), Millimetre(300), Millimetre(150));
         meter.advance(1.0);
         QCOMPARE(samples.size(), std::size_t{20});
-        const double still = stillPpfd(sceneOf(bench, bench.runs[0]), Millimetre(300), Millimetre(300), Millimetre(150)).value();
+        const double still =
+            stillPpfd(sceneOf(bench, bench.runs[0]), Millimetre(300), Millimetre(300), Millimetre(150))
+                .value();
         for (const double sample : samples) QVERIFY(sample > 0.3 * still && sample < 3.0 * still);
     }
 

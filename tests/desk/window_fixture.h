@@ -16,7 +16,9 @@ class HandMeter : public Meter {
     QString name() const override { return QStringLiteral("Hand meter"); }
     void start() override {}
     void stop() override {}
-    void probeMoved(Millimetre x, Millimetre y, Millimetre /*depth*/) override { probe = {x.value(), y.value()}; }
+    void probeMoved(Millimetre x, Millimetre y, Millimetre /*depth*/) override {
+        probe = {x.value(), y.value()};
+    }
 
     /// The same value for so many seconds, twenty a second.
     void send(double ppfd, double seconds) {
@@ -24,7 +26,8 @@ class HandMeter : public Meter {
     }
     /// A value that swings around a mean, slowly enough not to settle within a few seconds.
     void swing(double ppfd, double seconds) {
-        for (int i = 0; i < qRound(seconds * 20); ++i) emit sampled(clock_ += 0.05, ppfd * (i / 10 % 2 == 0 ? 1.3 : 0.7));
+        for (int i = 0; i < qRound(seconds * 20); ++i)
+            emit sampled(clock_ += 0.05, ppfd * (i / 10 % 2 == 0 ? 1.3 : 0.7));
     }
 
     std::pair<double, double> probe{-1, -1};
@@ -43,7 +46,8 @@ class WindowFixture {
     /// An empty project.
     bool create() { return window.createProject(path("bench.glumet")); }
 
-    /// A project with a described fixture and tank, and runs at the given heights: one plane of 3 × 2 points each.
+    /// A project with a described fixture and tank, and runs at the given heights: one plane of 3 × 2 points
+    /// each.
     bool createWithRuns(const std::vector<double>& heights) {
         if (!create()) return false;
         Fixture fixture;

@@ -37,12 +37,24 @@ class TestBenchJson : public QObject {
         QTest::addColumn<QString>("from");
         QTest::addColumn<QString>("to");
         QTest::addColumn<QString>("part");
-        QTest::newRow("newer") << "\"version\": 1" << "\"version\": 99" << "newer";
-        QTest::newRow("foreign") << "glumet bench" << "other" << "format";
-        QTest::newRow("missing") << "\"water_depth_mm\"" << "\"depth\"" << "water_depth_mm";
-        QTest::newRow("negative") << "\"length_mm\": 600.0" << "\"length_mm\": -1" << "length_mm";
-        QTest::newRow("unknown wall") << "\"kind\": \"opaque\"" << "\"kind\": \"stone\"" << "stone";
-        QTest::newRow("wrong type") << "\"mass_kg\": 1.4" << "\"mass_kg\": \"heavy\"" << "number";
+        QTest::newRow("newer") << "\"version\": 1"
+                               << "\"version\": 99"
+                               << "newer";
+        QTest::newRow("foreign") << "glumet bench"
+                                 << "other"
+                                 << "format";
+        QTest::newRow("missing") << "\"water_depth_mm\""
+                                 << "\"depth\""
+                                 << "water_depth_mm";
+        QTest::newRow("negative") << "\"length_mm\": 600.0"
+                                  << "\"length_mm\": -1"
+                                  << "length_mm";
+        QTest::newRow("unknown wall") << "\"kind\": \"opaque\""
+                                      << "\"kind\": \"stone\""
+                                      << "stone";
+        QTest::newRow("wrong type") << "\"mass_kg\": 1.4"
+                                    << "\"mass_kg\": \"heavy\""
+                                    << "number";
     }
     void faultsNameTheirKey() {
         QFETCH(QString, from);

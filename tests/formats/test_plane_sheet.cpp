@@ -56,7 +56,9 @@ class TestPlaneSheet : public QObject {
     }
 
     void severalBlocksWithLabelsAndDecimalCommas() {
-        const auto sheet = sheetOf("height 20 cm depth 15 cm\n;A;B;C\nback;1,5;2;3\nfront;4;5;6\n\nheight 20 cm depth 30 cm\n;A;B;C\nback;7;8;9\nfront;10;11;12,25\n");
+        const auto sheet = sheetOf(
+            "height 20 cm depth 15 cm\n;A;B;C\nback;1,5;2;3\nfront;4;5;6\n\nheight 20 cm depth 30 "
+            "cm\n;A;B;C\nback;7;8;9\nfront;10;11;12,25\n");
         QVERIFY(sheet.problems.empty());
         QCOMPARE(sheet.blocks.size(), std::size_t{2});
         QCOMPARE(sheet.blocks[0].columns(), 3);
@@ -87,18 +89,24 @@ class TestPlaneSheet : public QObject {
         QStringList all;
         for (const auto& problem : rows.error()) all << QString::fromStdString(problem.sentence());
         const auto text = all.join(QLatin1Char('\n'));
-        for (const char* part : {"run needs a name", "fixture needs a name", "distance between", "height is missing", "depth is missing"})
+        for (const char* part : {"run needs a name", "fixture needs a name", "distance between",
+                                 "height is missing", "depth is missing"})
             QVERIFY2(text.contains(QLatin1String(part)), part);
     }
 
     void faultsAreNamedByLine_data() {
         QTest::addColumn<QString>("text");
         QTest::addColumn<QString>("part");
-        QTest::newRow("ragged") << "h 20 d 15\n1;2;3\n4;5;6;7\n" << "line 3: has 4 values";
-        QTest::newRow("word") << "h 20 d 15\n1;2;3\n4;dim;6\n" << "line 3: value 2, \"dim\"";
-        QTest::newRow("empty") << "h 20 d 15\n1;2;3\n4;;6\n" << "line 3: value 2 is empty";
-        QTest::newRow("negative") << "h 20 d 15\n1;2;-3\n4;5;6\n" << "line 2: value 3 is negative";
-        QTest::newRow("nothing") << "hello\nworld\n" << "no block of numbers";
+        QTest::newRow("ragged") << "h 20 d 15\n1;2;3\n4;5;6;7\n"
+                                << "line 3: has 4 values";
+        QTest::newRow("word") << "h 20 d 15\n1;2;3\n4;dim;6\n"
+                              << "line 3: value 2, \"dim\"";
+        QTest::newRow("empty") << "h 20 d 15\n1;2;3\n4;;6\n"
+                               << "line 3: value 2 is empty";
+        QTest::newRow("negative") << "h 20 d 15\n1;2;-3\n4;5;6\n"
+                                  << "line 2: value 3 is negative";
+        QTest::newRow("nothing") << "hello\nworld\n"
+                                 << "no block of numbers";
     }
     void faultsAreNamedByLine() {
         QFETCH(QString, text);

@@ -21,7 +21,9 @@ class TestReadingsCsv : public QObject {
 
   private slots:
     void columnsInAnyOrderAndUnknownOnesKept() {
-        const auto table = readReadings("ppfd,run,mood,fixture,depth_mm,height_mm,y_mm,x_mm,flag\n214.5,A,\"calm, blue\",Fern,150,200,50,150,doubtful\n");
+        const auto table = readReadings(
+            "ppfd,run,mood,fixture,depth_mm,height_mm,y_mm,x_mm,flag\n214.5,A,\"calm, "
+            "blue\",Fern,150,200,50,150,doubtful\n");
         QVERIFY(table.problems.empty());
         QCOMPARE(table.rows.size(), std::size_t{1});
         const auto& row = table.rows[0];
@@ -33,7 +35,8 @@ class TestReadingsCsv : public QObject {
     }
 
     void semicolonsAndDecimalCommas() {
-        const auto table = readReadings("\xEF\xBB\xBFrun;fixture;height_mm;depth_mm;x_mm;y_mm;ppfd\r\nA;Fern;200;150;50,5;50;214,5\r\n");
+        const auto table = readReadings(
+            "\xEF\xBB\xBFrun;fixture;height_mm;depth_mm;x_mm;y_mm;ppfd\r\nA;Fern;200;150;50,5;50;214,5\r\n");
         QVERIFY(table.problems.empty());
         QCOMPARE(table.delimiter, ';');
         QVERIFY(table.decimal_comma);
@@ -43,15 +46,24 @@ class TestReadingsCsv : public QObject {
     void badRowsAreNamedByLine_data() {
         QTest::addColumn<QString>("row");
         QTest::addColumn<QString>("part");
-        QTest::newRow("not a number") << "A,F,200,150,50,50,bright" << "line 2, ppfd";
-        QTest::newRow("negative") << "A,F,200,150,50,50,-4" << "line 2, ppfd";
-        QTest::newRow("no height") << "A,F,,150,50,50,4" << "line 2, height_mm: is empty";
-        QTest::newRow("height at the water") << "A,F,0,150,50,50,4" << "must be above 0";
-        QTest::newRow("too few fields") << "A,F,200,150,50" << "has 5 fields";
-        QTest::newRow("nan") << "A,F,200,150,nan,50,4" << "line 2, x_mm";
-        QTest::newRow("infinite") << "A,F,200,1e999,5,50,4" << "line 2, depth_mm";
-        QTest::newRow("thousands") << "A,F,200,150,5,50,\"1,234\"" << "line 2, ppfd";
-        QTest::newRow("no run") << ",F,200,150,5,50,4" << "line 2, run: is empty";
+        QTest::newRow("not a number") << "A,F,200,150,50,50,bright"
+                                      << "line 2, ppfd";
+        QTest::newRow("negative") << "A,F,200,150,50,50,-4"
+                                  << "line 2, ppfd";
+        QTest::newRow("no height") << "A,F,,150,50,50,4"
+                                   << "line 2, height_mm: is empty";
+        QTest::newRow("height at the water") << "A,F,0,150,50,50,4"
+                                             << "must be above 0";
+        QTest::newRow("too few fields") << "A,F,200,150,50"
+                                        << "has 5 fields";
+        QTest::newRow("nan") << "A,F,200,150,nan,50,4"
+                             << "line 2, x_mm";
+        QTest::newRow("infinite") << "A,F,200,1e999,5,50,4"
+                                  << "line 2, depth_mm";
+        QTest::newRow("thousands") << "A,F,200,150,5,50,\"1,234\""
+                                   << "line 2, ppfd";
+        QTest::newRow("no run") << ",F,200,150,5,50,4"
+                                << "line 2, run: is empty";
     }
     void badRowsAreNamedByLine() {
         QFETCH(QString, row);
@@ -61,17 +73,21 @@ class TestReadingsCsv : public QObject {
     }
 
     void swingMustEncloseTheMean() {
-        QVERIFY(firstProblem(kHead + ",ppfd_min\nA,F,200,150,5,5,10,11\n").find("above ppfd") != std::string::npos);
-        QVERIFY(firstProblem(kHead + ",ppfd_max\nA,F,200,150,5,5,10,9\n").find("below ppfd") != std::string::npos);
+        QVERIFY(firstProblem(kHead + ",ppfd_min\nA,F,200,150,5,5,10,11\n").find("above ppfd") !=
+                std::string::npos);
+        QVERIFY(firstProblem(kHead + ",ppfd_max\nA,F,200,150,5,5,10,9\n").find("below ppfd") !=
+                std::string::npos);
     }
 
     void linesAreCountedThroughBlanksAndQuotes() {
-        const auto found = firstProblem(kHead + ",note\n\nA,F,200,150,5,5,1,\"two\nlines\"\nA,F,200,150,5,5,x,\n");
+        const auto found =
+            firstProblem(kHead + ",note\n\nA,F,200,150,5,5,1,\"two\nlines\"\nA,F,200,150,5,5,x,\n");
         QVERIFY2(found.find("line 5, ppfd") != std::string::npos, found.c_str());
     }
 
     void missingAndDoubleColumns() {
-        QVERIFY(firstProblem("run,fixture,height_mm,x_mm,y_mm,ppfd\n").find("depth_mm is missing") != std::string::npos);
+        QVERIFY(firstProblem("run,fixture,height_mm,x_mm,y_mm,ppfd\n").find("depth_mm is missing") !=
+                std::string::npos);
         QVERIFY(firstProblem(kHead + ",ppfd\n").find("stands twice") != std::string::npos);
         QVERIFY(!firstProblem("").empty());
     }

@@ -13,15 +13,20 @@ namespace glumet {
 inline std::string described(const Bench& bench) {
     std::string out = fmt::format("{} limit {}\n", bench.title, bench.method.spill_limit);
     for (const auto& t : bench.tanks) out += fmt::format("tank {} {} {}\n", t.id, t.name, t.length.value());
-    for (const auto& f : bench.fixtures) out += fmt::format("fixture {} {} {} {}\n", f.id, f.name, f.maker, f.rated_power ? f.rated_power->value() : -1.0);
+    for (const auto& f : bench.fixtures)
+        out += fmt::format("fixture {} {} {} {}\n", f.id, f.name, f.maker,
+                           f.rated_power ? f.rated_power->value() : -1.0);
     for (const auto& a : bench.accessories) out += fmt::format("accessory {} {}\n", a.id, a.name);
     for (const auto& m : bench.meters) out += fmt::format("meter {} {}\n", m.id, m.name);
     for (const auto& run : bench.runs) {
-        out += fmt::format("run {} {} {} {} {} {}\n", run.id, run.label, run.fixture, run.tank, run.height.value(), run.level_pct.value_or(-1));
+        out += fmt::format("run {} {} {} {} {} {}\n", run.id, run.label, run.fixture, run.tank,
+                           run.height.value(), run.level_pct.value_or(-1));
         for (const auto& plane : run.planes) {
-            out += fmt::format(" plane {} {} {}\n", plane.id, plane.depth.value(), plane.grid ? plane.grid->cells() : 0);
+            out += fmt::format(" plane {} {} {}\n", plane.id, plane.depth.value(),
+                               plane.grid ? plane.grid->cells() : 0);
             for (const auto& r : plane.readings)
-                out += fmt::format("  {} {} {} {} {} {} {}\n", r.id, r.x.value(), r.y.value(), r.mean.value(), r.flag, r.superseded, r.extra.size());
+                out += fmt::format("  {} {} {} {} {} {} {}\n", r.id, r.x.value(), r.y.value(), r.mean.value(),
+                                   r.flag, r.superseded, r.extra.size());
         }
     }
     return out;

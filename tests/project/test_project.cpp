@@ -133,7 +133,8 @@ class TestProject : public QObject {
         auto project = withRun();
         const auto before = described(project->bench());
         MergeReport made;
-        const auto rows = rowsOf(withRows({}, {row("A", 200, 150, 50, 50), row("A", 200, 150, 150, 50), row("B", 250, 150, 50, 50)}, made));
+        const auto rows = rowsOf(withRows(
+            {}, {row("A", 200, 150, 50, 50), row("A", 200, 150, 150, 50), row("B", 250, 150, 50, 50)}, made));
         QSignalSpy changed(project.get(), &Project::changed);
         const auto report = project->importRows(rows, QStringLiteral("a.csv"));
         QVERIFY(report);
@@ -204,7 +205,8 @@ class TestProject : public QObject {
         QCOMPARE(described((*Project::open(copy))->bench()), described(project->bench()));
     }
 
-    /// A process is killed at a random moment of storing, again and again; every reading it reported must be there.
+    /// A process is killed at a random moment of storing, again and again; every reading it reported must be
+    /// there.
     void killedAtAnyMomentNoAcceptedReadingIsLost() {
         withRun().reset();
         constexpr int kKills = 20;
@@ -227,7 +229,8 @@ class TestProject : public QObject {
             const auto& readings = project->bench().runs[0].planes[0].readings;
             const auto stored = readings.size() - expected_rows;
             // The one being stored when the blow fell may be there as well.
-            QVERIFY2(stored == count || stored == count + 1, qPrintable(QStringLiteral("%1 of %2").arg(stored).arg(count)));
+            QVERIFY2(stored == count || stored == count + 1,
+                     qPrintable(QStringLiteral("%1 of %2").arg(stored).arg(count)));
             QCOMPARE(readings[expected_rows + count - 1].mean.value(), static_cast<double>(count - 1));
             expected_rows = readings.size();
         }

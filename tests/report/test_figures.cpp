@@ -52,27 +52,35 @@ class TestFigures : public QObject {
 
     void sectionHasOneScaleForHeightsAndDepths() {
         const auto sweep = sweepsOf(demo()).front();
-        const auto data = sectionOf(demo(), sweep, Millimetre(180), Millimetre(150), nullptr, {}, LengthUnit::Cm);
+        const auto data =
+            sectionOf(demo(), sweep, Millimetre(180), Millimetre(150), nullptr, {}, LengthUnit::Cm);
         const SectionLayout layout(QRectF(0, 0, 300, 700), data);
         const double surface = layout.yOfDepth(Millimetre(0));
         QCOMPARE(layout.yOfHeight(Millimetre(0)), surface);
-        QVERIFY(qAbs((surface - layout.yOfHeight(Millimetre(200))) - (layout.yOfDepth(Millimetre(200)) - surface)) < 1e-9);
+        QVERIFY(qAbs((surface - layout.yOfHeight(Millimetre(200))) -
+                     (layout.yOfDepth(Millimetre(200)) - surface)) < 1e-9);
         QVERIFY(qAbs((layout.x(600) - layout.x(0)) - (layout.yOfDepth(Millimetre(600)) - surface)) < 1e-9);
         QCOMPARE(data.heights.size(), sweep.runs.size());
         QCOMPARE(data.shelves.size(), std::size_t{3});
     }
 
     void theSectionFindsMarksAndShelves() {
-        const auto data = sectionOf(demo(), sweepsOf(demo()).front(), Millimetre(180), Millimetre(150), nullptr, {0}, LengthUnit::Cm);
+        const auto data = sectionOf(demo(), sweepsOf(demo()).front(), Millimetre(180), Millimetre(150),
+                                    nullptr, {0}, LengthUnit::Cm);
         const SectionLayout layout(QRectF(0, 0, 300, 700), data);
         QCOMPARE(data.heights.front().kind, MarkKind::Doubtful);
-        for (const auto& mark : data.heights) QCOMPARE(layout.heightNear(data, {20, layout.yOfHeight(mark.height)})->value(), mark.height.value());
-        for (const auto& shelf : data.shelves) QCOMPARE(layout.depthNear(data, {20, layout.yOfDepth(shelf.depth) - 5})->value(), shelf.depth.value());
+        for (const auto& mark : data.heights)
+            QCOMPARE(layout.heightNear(data, {20, layout.yOfHeight(mark.height)})->value(),
+                     mark.height.value());
+        for (const auto& shelf : data.shelves)
+            QCOMPARE(layout.depthNear(data, {20, layout.yOfDepth(shelf.depth) - 5})->value(),
+                     shelf.depth.value());
         QVERIFY(!layout.heightNear(data, {20, 0}));
     }
 
     void ticksAreRoundAndCoverTheRange() {
-        for (const auto& [low, high] : {std::pair{0.0, 41.0}, {0.0, 877.0}, {12.0, 33.0}, {0.0, 0.3}, {-3.0, 41.0}}) {
+        for (const auto& [low, high] :
+             {std::pair{0.0, 41.0}, {0.0, 877.0}, {12.0, 33.0}, {0.0, 0.3}, {-3.0, 41.0}}) {
             const auto ticks = roundTicks(low, high, 5);
             QVERIFY(ticks.size() >= 3 && ticks.size() <= 12);
             QVERIFY(ticks.front() <= low && ticks.back() >= high);
@@ -86,7 +94,8 @@ class TestFigures : public QObject {
         QCOMPARE(review->bench.runs[review->shown_run].height.value(), review->verdict.height->value());
         QCOMPARE(review->cautions.size(), std::size_t{4});
         QVERIFY(review->provenance.contains(QStringLiteral("Invented")));
-        QCOMPARE(lossChart(*review, paper()).series.front().points.size(), qsizetype(review->verdict.evidence.size()));
+        QCOMPARE(lossChart(*review, paper()).series.front().points.size(),
+                 qsizetype(review->verdict.evidence.size()));
         // Every plane that holds readings has its row.
         std::size_t planes = 0;
         for (const auto& run : review->bench.runs)
@@ -119,9 +128,12 @@ class TestFigures : public QObject {
     }
 
     void thePageStaysOnThePaper() {
-        // Many doubts and rows must not push the cautions off: the strip at the foot is painted last and always.
+        // Many doubts and rows must not push the cautions off: the strip at the foot is painted last and
+        // always.
         auto review = *reviewOfFirst();
-        for (int i = 0; i < 40; ++i) review.doubts.push_back(QStringLiteral("A doubt that says something at some length, number %1.").arg(i));
+        for (int i = 0; i < 40; ++i)
+            review.doubts.push_back(
+                QStringLiteral("A doubt that says something at some length, number %1.").arg(i));
         QImage image(static_cast<int>(kPageWidth), static_cast<int>(kPageHeight), QImage::Format_RGB32);
         image.fill(Qt::white);
         QPainter painter(&image);

@@ -48,7 +48,11 @@ QPushButton* quietButton(const QString& text) {
 
 }  // namespace
 
-BenchStage::BenchStage(Session& session) : Stage(session), left_(new FormColumn(session)), right_(new FormColumn(session)), runs_(new QTableWidget) {
+BenchStage::BenchStage(Session& session)
+    : Stage(session),
+      left_(new FormColumn(session)),
+      right_(new FormColumn(session)),
+      runs_(new QTableWidget) {
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(24, 14, 20, 12);
     layout->setSpacing(10);
@@ -136,10 +140,14 @@ FormColumn::Write BenchStage::writer(const T& (BenchStage::*current)() const, Ch
 }
 
 template <class T>
-FormColumn::Write BenchStage::lengthWriter(const T& (BenchStage::*current)() const, Millimetre T::*member, double least) {
+FormColumn::Write BenchStage::lengthWriter(const T& (BenchStage::*current)() const, Millimetre T::*member,
+                                           double least) {
     return writer(current, [this, member, least](T& item, const QString& typed) -> QString {
-        const auto length = typed.trimmed().isEmpty() ? std::optional(Millimetre(0)) : parseLength(typed.toStdString(), session().unit());
-        if (!length || length->value() < least) return tr("\"%1\" is not a length of %2 or more.").arg(typed, session().length(Millimetre(least)));
+        const auto length = typed.trimmed().isEmpty() ? std::optional(Millimetre(0))
+                                                      : parseLength(typed.toStdString(), session().unit());
+        if (!length || length->value() < least)
+            return tr("\"%1\" is not a length of %2 or more.")
+                .arg(typed, session().length(Millimetre(least)));
         item.*member = *length;
         return {};
     });
@@ -149,61 +157,89 @@ void BenchStage::fillFixtureForm() {
     auto* add = quietButton(tr("new"));
     connect(add, &QPushButton::clicked, this, &BenchStage::newFixture);
     left_->addHeading(tr("Fixture"), add);
-    left_->addHeadingChoice(tr("Fixture shown"), [this] { return indexOfId(session().bench().fixtures, fixture_); },
-                            [this](int index) -> QString {
-                                fixture_ = session().bench().fixtures[static_cast<std::size_t>(index)].id;
-                                left_->refresh();
-                                return {};
-                            })->setObjectName(QStringLiteral("fixtureChoice"));
+    left_
+        ->addHeadingChoice(
+            tr("Fixture shown"), [this] { return indexOfId(session().bench().fixtures, fixture_); },
+            [this](int index) -> QString {
+                fixture_ = session().bench().fixtures[static_cast<std::size_t>(index)].id;
+                left_->refresh();
+                return {};
+            })
+        ->setObjectName(QStringLiteral("fixtureChoice"));
     const auto words = [this](const QString& name, std::string Fixture::*member, const QString& hint = {}) {
-        return left_->addText(name, [this, member] { return text(fixture().*member); },
-                              writer(&BenchStage::fixture, [member](Fixture& f, const QString& typed) {
-                                  f.*member = typed.trimmed().toStdString();
-                                  return QString();
-                              }), hint);
+        return left_->addText(
+            name, [this, member] { return text(fixture().*member); },
+            writer(&BenchStage::fixture,
+                   [member](Fixture& f, const QString& typed) {
+                       f.*member = typed.trimmed().toStdString();
+                       return QString();
+                   }),
+            hint);
     };
     const auto length = [this](const QString& name, Millimetre Fixture::*member) {
-        left_->addText(name, [this, member] { return (fixture().*member).value() == 0 ? QString() : session().length(fixture().*member); },
-                       lengthWriter(&BenchStage::fixture, member, 0.0));
+        left_->addText(
+            name,
+            [this, member] {
+                return (fixture().*member).value() == 0 ? QString() : session().length(fixture().*member);
+            },
+            lengthWriter(&BenchStage::fixture, member, 0.0));
     };
     words(tr("name"), &Fixture::name)->setObjectName(QStringLiteral("fixtureName"));
     words(tr("maker"), &Fixture::maker);
     words(tr("kind"), &Fixture::kind, tr("cluster, bar, panel …"));
     length(tr("length"), &Fixture::length);
     length(tr("width"), &Fixture::width);
-    left_->addText(tr("rated power, W"), [this] { return fixture().rated_power ? QString::number(fixture().rated_power->value()) : QString(); },
-                   writer(&BenchStage::fixture, [](Fixture& f, const QString& typed) -> QString {
+    left_
+        ->addText(
+            tr("rated power, W"),
+            [this] {
+                return fixture().rated_power ? QString::number(fixture().rated_power->value()) : QString();
+            },
+            writer(&BenchStage::fixture,
+                   [](Fixture& f, const QString& typed) -> QString {
                        f.rated_power.reset();
                        if (typed.trimmed().isEmpty()) return {};
                        const auto watt = parseNumber(typed.toStdString());
                        if (!watt || *watt <= 0.0) return tr("\"%1\" is not a power above 0 W.").arg(typed);
                        f.rated_power = Watt(*watt);
                        return {};
-                   }))->setObjectName(QStringLiteral("ratedPower"));
-    left_->addText(tr("mass, kg"), [this] { return number(fixture().mass_kg); },
-                   writer(&BenchStage::fixture, [](Fixture& f, const QString& typed) -> QString {
-                       const auto mass = typed.trimmed().isEmpty() ? std::optional(0.0) : parseNumber(typed.toStdString());
-                       if (!mass || *mass < 0.0) return tr("\"%1\" is not a mass.").arg(typed);
-                       f.mass_kg = *mass;
-                       return {};
-                   }));
-    left_->addText(tr("maker's height"), [this] {
-        const auto& f = fixture();
-        return f.claimed_height_low && f.claimed_height_high ? text(lengthRange(*f.claimed_height_low, *f.claimed_height_high, session().unit())) : QString();
-    }, writer(&BenchStage::fixture, [this](Fixture& f, const QString& typed) -> QString {
-        f.claimed_height_low.reset();
-        f.claimed_height_high.reset();
-        if (typed.trimmed().isEmpty()) return {};
-        const auto ends = typed.split(QRegularExpression(QStringLiteral("[–-]")), Qt::SkipEmptyParts);
-        if (ends.size() != 2) return tr("Give the maker's height as a range, such as 13–18.");
-        // "13–18 cm": the unit after the last figure holds for both.
-        const auto high = parseLength(ends[1].toStdString(), session().unit());
-        auto low = parseLength(ends[0].toStdString(), session().unit());
-        if (!low || !high || low->value() <= 0 || *high < *low) return tr("Give the maker's height as a range, such as 13–18.");
-        f.claimed_height_low = low;
-        f.claimed_height_high = high;
-        return {};
-    }), tr("13–18"));
+                   }))
+        ->setObjectName(QStringLiteral("ratedPower"));
+    left_->addText(
+        tr("mass, kg"), [this] { return number(fixture().mass_kg); },
+        writer(&BenchStage::fixture, [](Fixture& f, const QString& typed) -> QString {
+            const auto mass =
+                typed.trimmed().isEmpty() ? std::optional(0.0) : parseNumber(typed.toStdString());
+            if (!mass || *mass < 0.0) return tr("\"%1\" is not a mass.").arg(typed);
+            f.mass_kg = *mass;
+            return {};
+        }));
+    left_->addText(
+        tr("maker's height"),
+        [this] {
+            const auto& f = fixture();
+            return f.claimed_height_low && f.claimed_height_high
+                       ? text(lengthRange(*f.claimed_height_low, *f.claimed_height_high, session().unit()))
+                       : QString();
+        },
+        writer(&BenchStage::fixture,
+               [this](Fixture& f, const QString& typed) -> QString {
+                   f.claimed_height_low.reset();
+                   f.claimed_height_high.reset();
+                   if (typed.trimmed().isEmpty()) return {};
+                   const auto ends =
+                       typed.split(QRegularExpression(QStringLiteral("[–-]")), Qt::SkipEmptyParts);
+                   if (ends.size() != 2) return tr("Give the maker's height as a range, such as 13–18.");
+                   // "13–18 cm": the unit after the last figure holds for both.
+                   const auto high = parseLength(ends[1].toStdString(), session().unit());
+                   auto low = parseLength(ends[0].toStdString(), session().unit());
+                   if (!low || !high || low->value() <= 0 || *high < *low)
+                       return tr("Give the maker's height as a range, such as 13–18.");
+                   f.claimed_height_low = low;
+                   f.claimed_height_high = high;
+                   return {};
+               }),
+        tr("13–18"));
     words(tr("maker's coverage"), &Fixture::claimed_coverage);
     words(tr("channels"), &Fixture::channels);
 }
@@ -212,63 +248,85 @@ void BenchStage::fillTankForm() {
     auto* add = quietButton(tr("new"));
     connect(add, &QPushButton::clicked, this, &BenchStage::newTank);
     right_->addHeading(tr("Tank"), add);
-    right_->addHeadingChoice(tr("Tank shown"), [this] { return indexOfId(session().bench().tanks, tank_); },
-                             [this](int index) -> QString {
-                                 tank_ = session().bench().tanks[static_cast<std::size_t>(index)].id;
-                                 right_->refresh();
-                                 return {};
-                             })->setObjectName(QStringLiteral("tankChoice"));
-    right_->addText(tr("name"), [this] { return text(tank().name); }, writer(&BenchStage::tank, [](Tank& t, const QString& typed) {
-        t.name = typed.trimmed().toStdString();
-        return t.name.empty() ? tr("The tank needs a name.") : QString();
-    }));
+    right_
+        ->addHeadingChoice(
+            tr("Tank shown"), [this] { return indexOfId(session().bench().tanks, tank_); },
+            [this](int index) -> QString {
+                tank_ = session().bench().tanks[static_cast<std::size_t>(index)].id;
+                right_->refresh();
+                return {};
+            })
+        ->setObjectName(QStringLiteral("tankChoice"));
+    right_->addText(
+        tr("name"), [this] { return text(tank().name); },
+        writer(&BenchStage::tank, [](Tank& t, const QString& typed) {
+            t.name = typed.trimmed().toStdString();
+            return t.name.empty() ? tr("The tank needs a name.") : QString();
+        }));
     const auto length = [this](const QString& name, Millimetre Tank::*member) {
-        return right_->addText(name, [this, member] { return session().length(tank().*member); }, lengthWriter(&BenchStage::tank, member, 10.0));
+        return right_->addText(
+            name, [this, member] { return session().length(tank().*member); },
+            lengthWriter(&BenchStage::tank, member, 10.0));
     };
     length(tr("length"), &Tank::length)->setObjectName(QStringLiteral("tankLength"));
     length(tr("width"), &Tank::width);
     length(tr("water depth"), &Tank::water_depth);
     const std::array names{tr("left wall"), tr("right wall"), tr("front wall"), tr("back wall")};
     for (const auto side : kSides)
-        right_->addChoice(names[static_cast<std::size_t>(side)], {tr("clear glass"), tr("acrylic"), tr("painted or covered")},
-                          [this, side] { return static_cast<int>(tank().wall(side).kind); },
-                          [this, side](int index) {
-                              Tank changed = tank();
-                              changed.wall(side).kind = static_cast<WallKind>(index);
-                              return keep(changed);
-                          });
-    right_->addChoice(tr("use"), {tr("bare bench tank"), tr("living tank")}, [this] { return static_cast<int>(tank().use); }, [this](int index) {
-        Tank changed = tank();
-        changed.use = static_cast<TankUse>(index);
-        return keep(changed);
-    });
+        right_->addChoice(
+            names[static_cast<std::size_t>(side)],
+            {tr("clear glass"), tr("acrylic"), tr("painted or covered")},
+            [this, side] { return static_cast<int>(tank().wall(side).kind); },
+            [this, side](int index) {
+                Tank changed = tank();
+                changed.wall(side).kind = static_cast<WallKind>(index);
+                return keep(changed);
+            });
+    right_->addChoice(
+        tr("use"), {tr("bare bench tank"), tr("living tank")},
+        [this] { return static_cast<int>(tank().use); },
+        [this](int index) {
+            Tank changed = tank();
+            changed.use = static_cast<TankUse>(index);
+            return keep(changed);
+        });
 }
 
 void BenchStage::fillMeterForm() {
     auto* add = quietButton(tr("new"));
     connect(add, &QPushButton::clicked, this, &BenchStage::newMeter);
     left_->addHeading(tr("Meter"), add);
-    left_->addText(tr("name"), [this] { return text(meter().name); }, writer(&BenchStage::meter, [](MeterProfile& m, const QString& typed) {
-        m.name = typed.trimmed().toStdString();
-        return m.name.empty() ? tr("The meter needs a name.") : QString();
-    }));
-    left_->addText(tr("immersion ×"), [this] { return QString::number(meter().immersion_factor); },
-                   writer(&BenchStage::meter, [](MeterProfile& m, const QString& typed) -> QString {
-                       const auto factor = parseNumber(typed.toStdString());
-                       if (!factor || *factor < 0.5 || *factor > 2.0) return tr("An immersion factor lies between 0.5 and 2; about 1.1 is usual.");
-                       m.immersion_factor = *factor;
-                       return {};
-                   }));
-    left_->addChoice(tr("applied by"), {tr("nobody"), tr("the meter's own mode"), tr("Glumet")}, [this] { return static_cast<int>(meter().immersion_by); },
-                     [this](int index) {
-                         MeterProfile changed = meter();
-                         changed.immersion_by = static_cast<ImmersionBy>(index);
-                         return keep(changed);
-                     });
-    left_->addText(tr("calibrated"), [this] { return text(meter().calibrated_on); }, writer(&BenchStage::meter, [](MeterProfile& m, const QString& typed) {
-        m.calibrated_on = typed.trimmed().toStdString();
-        return QString();
-    }), tr("year-month-day"));
+    left_->addText(
+        tr("name"), [this] { return text(meter().name); },
+        writer(&BenchStage::meter, [](MeterProfile& m, const QString& typed) {
+            m.name = typed.trimmed().toStdString();
+            return m.name.empty() ? tr("The meter needs a name.") : QString();
+        }));
+    left_->addText(
+        tr("immersion ×"), [this] { return QString::number(meter().immersion_factor); },
+        writer(&BenchStage::meter, [](MeterProfile& m, const QString& typed) -> QString {
+            const auto factor = parseNumber(typed.toStdString());
+            if (!factor || *factor < 0.5 || *factor > 2.0)
+                return tr("An immersion factor lies between 0.5 and 2; about 1.1 is usual.");
+            m.immersion_factor = *factor;
+            return {};
+        }));
+    left_->addChoice(
+        tr("applied by"), {tr("nobody"), tr("the meter's own mode"), tr("Glumet")},
+        [this] { return static_cast<int>(meter().immersion_by); },
+        [this](int index) {
+            MeterProfile changed = meter();
+            changed.immersion_by = static_cast<ImmersionBy>(index);
+            return keep(changed);
+        });
+    left_->addText(
+        tr("calibrated"), [this] { return text(meter().calibrated_on); },
+        writer(&BenchStage::meter,
+               [](MeterProfile& m, const QString& typed) {
+                   m.calibrated_on = typed.trimmed().toStdString();
+                   return QString();
+               }),
+        tr("year-month-day"));
 }
 
 FormColumn::Write BenchStage::methodWriter(std::function<QString(Method&, const QString&)> change) {
@@ -284,30 +342,42 @@ FormColumn::Write BenchStage::methodWriter(std::function<QString(Method&, const 
 
 void BenchStage::fillMethodForm() {
     right_->addHeading(tr("Method"));
-    right_->addText(tr("title"), [this] { return text(session().bench().title); }, [this](const QString& typed) -> QString {
-        if (session().project() == nullptr) return tr("Open or make a project first.");
-        const auto done = session().project()->saveMethod(typed.trimmed(), session().bench().method);
-        return done ? QString() : text(done.error().sentence());
-    });
-    right_->addText(tr("target band"), [this] {
-        const auto band = session().band();
-        return QStringLiteral("%1–%2").arg(text(ppfdFigure(band.low)), text(ppfdFigure(band.high)));
-    }, methodWriter([](Method& m, const QString& typed) -> QString {
-        const auto ends = typed.split(QRegularExpression(QStringLiteral("[–:-]")), Qt::SkipEmptyParts);
-        const auto low = ends.size() == 2 ? parseNumber(ends[0].toStdString()) : std::nullopt;
-        const auto high = ends.size() == 2 ? parseNumber(ends[1].toStdString()) : std::nullopt;
-        if (!low || !high || *low < 0.0 || *high < *low) return tr("Give the band as low–high, such as 150–300.");
-        m.band_low = Ppfd(*low);
-        m.band_high = Ppfd(*high);
-        return {};
-    }))->setObjectName(QStringLiteral("targetBand"));
-    right_->addText(tr("settled within"), [this] { return text(percentText(session().bench().method.settled_relative_error)); },
-                    methodWriter([](Method& m, const QString& typed) -> QString {
-                        const auto percent = parseNumber(QString(typed).remove(QLatin1Char('%')).toStdString());
-                        if (!percent || *percent <= 0.0 || *percent > 20.0) return tr("A reading settles within 0.1 to 20 %; 2 % is usual.");
-                        m.settled_relative_error = *percent / 100.0;
-                        return {};
-                    }));
+    right_->addText(
+        tr("title"), [this] { return text(session().bench().title); },
+        [this](const QString& typed) -> QString {
+            if (session().project() == nullptr) return tr("Open or make a project first.");
+            const auto done = session().project()->saveMethod(typed.trimmed(), session().bench().method);
+            return done ? QString() : text(done.error().sentence());
+        });
+    right_
+        ->addText(
+            tr("target band"),
+            [this] {
+                const auto band = session().band();
+                return QStringLiteral("%1–%2").arg(text(ppfdFigure(band.low)), text(ppfdFigure(band.high)));
+            },
+            methodWriter([](Method& m, const QString& typed) -> QString {
+                const auto ends =
+                    typed.split(QRegularExpression(QStringLiteral("[–:-]")), Qt::SkipEmptyParts);
+                const auto low = ends.size() == 2 ? parseNumber(ends[0].toStdString()) : std::nullopt;
+                const auto high = ends.size() == 2 ? parseNumber(ends[1].toStdString()) : std::nullopt;
+                if (!low || !high || *low < 0.0 || *high < *low)
+                    return tr("Give the band as low–high, such as 150–300.");
+                m.band_low = Ppfd(*low);
+                m.band_high = Ppfd(*high);
+                return {};
+            }))
+        ->setObjectName(QStringLiteral("targetBand"));
+    right_->addText(
+        tr("settled within"),
+        [this] { return text(percentText(session().bench().method.settled_relative_error)); },
+        methodWriter([](Method& m, const QString& typed) -> QString {
+            const auto percent = parseNumber(QString(typed).remove(QLatin1Char('%')).toStdString());
+            if (!percent || *percent <= 0.0 || *percent > 20.0)
+                return tr("A reading settles within 0.1 to 20 %; 2 % is usual.");
+            m.settled_relative_error = *percent / 100.0;
+            return {};
+        }));
 }
 
 void BenchStage::newFixture() {
@@ -335,7 +405,8 @@ void BenchStage::newMeter() {
 }
 
 void BenchStage::newAccessory() {
-    const QString name = QInputDialog::getText(this, tr("New accessory"), tr("Name, such as \"frost diffuser\"")).trimmed();
+    const QString name =
+        QInputDialog::getText(this, tr("New accessory"), tr("Name, such as \"frost diffuser\"")).trimmed();
     if (name.isEmpty()) return;
     Accessory fresh;
     fresh.name = name.toStdString();
@@ -344,7 +415,8 @@ void BenchStage::newAccessory() {
 
 void BenchStage::newRun() {
     if (session().project() == nullptr) return session().warn(tr("Open or make a project first."));
-    const Run* like = session().sweep() == nullptr ? nullptr : &session().bench().runs[session().sweep()->runs.back()];
+    const Run* like =
+        session().sweep() == nullptr ? nullptr : &session().bench().runs[session().sweep()->runs.back()];
     RunDialog dialog(session(), like, this);
     if (dialog.exec() != QDialog::Accepted) return;
     const auto run = dialog.run();
@@ -375,9 +447,12 @@ void BenchStage::refresh() {
         meter_ = shown_.meter;
     }
     for (auto* combo : findChildren<QComboBox*>()) {
-        if (combo->objectName() != QLatin1String("fixtureChoice") && combo->objectName() != QLatin1String("tankChoice")) continue;
+        if (combo->objectName() != QLatin1String("fixtureChoice") &&
+            combo->objectName() != QLatin1String("tankChoice"))
+            continue;
         combo->clear();
-        combo->addItems(combo->objectName() == QLatin1String("fixtureChoice") ? namesOf(bench.fixtures) : namesOf(bench.tanks));
+        combo->addItems(combo->objectName() == QLatin1String("fixtureChoice") ? namesOf(bench.fixtures)
+                                                                              : namesOf(bench.tanks));
     }
     left_->refresh();
     right_->refresh();
@@ -397,13 +472,15 @@ void BenchStage::refreshRuns() {
         const auto& run = session().bench().runs[index];
         double done = 0;
         for (const auto& plane : run.planes) done += planeProgress(plane);
-        const bool doubtful = std::find(session().doubtfulRuns().begin(), session().doubtfulRuns().end(), index) != session().doubtfulRuns().end();
-        const QStringList cells{(doubtful ? QStringLiteral("▲ ") : QString()) + session().length(run.height),
-                                QString::number(run.planes.size()),
-                                text(percentText(run.planes.empty() ? 0.0 : done / static_cast<double>(run.planes.size()))),
-                                run.power() ? QString::number(run.power()->value(), 'f', 1) : QStringLiteral("–"),
-                                run.dark_reading ? text(ppfdFigure(*run.dark_reading)) : QStringLiteral("–"),
-                                run.warm_up_min ? tr("%1 min").arg(*run.warm_up_min, 0, 'f', 0) : QStringLiteral("–")};
+        const bool doubtful = std::find(session().doubtfulRuns().begin(), session().doubtfulRuns().end(),
+                                        index) != session().doubtfulRuns().end();
+        const QStringList cells{
+            (doubtful ? QStringLiteral("▲ ") : QString()) + session().length(run.height),
+            QString::number(run.planes.size()),
+            text(percentText(run.planes.empty() ? 0.0 : done / static_cast<double>(run.planes.size()))),
+            run.power() ? QString::number(run.power()->value(), 'f', 1) : QStringLiteral("–"),
+            run.dark_reading ? text(ppfdFigure(*run.dark_reading)) : QStringLiteral("–"),
+            run.warm_up_min ? tr("%1 min").arg(*run.warm_up_min, 0, 'f', 0) : QStringLiteral("–")};
         for (int column = 0; column < cells.size(); ++column) {
             auto* item = new QTableWidgetItem(cells[column]);
             item->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
@@ -414,6 +491,8 @@ void BenchStage::refreshRuns() {
     }
 }
 
-std::vector<Finding> BenchStage::findings() const { return benchFindings(session().bench(), session().findingContext()); }
+std::vector<Finding> BenchStage::findings() const {
+    return benchFindings(session().bench(), session().findingContext());
+}
 
 }  // namespace glumet

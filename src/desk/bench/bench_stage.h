@@ -43,7 +43,8 @@ class BenchStage : public Stage {
     template <class T, class Change>
     FormColumn::Write writer(const T& (BenchStage::*current)() const, Change change);
     template <class T>
-    FormColumn::Write lengthWriter(const T& (BenchStage::*current)() const, Millimetre T::*member, double least);
+    FormColumn::Write lengthWriter(const T& (BenchStage::*current)() const, Millimetre T::*member,
+                                   double least);
     FormColumn::Write methodWriter(std::function<QString(Method&, const QString&)> change);
 
     FormColumn* left_;

@@ -58,7 +58,8 @@ QLineEdit* FormColumn::addText(const QString& name, Read read, Write write, cons
     return edit;
 }
 
-QComboBox* FormColumn::addChoice(const QString& name, const QStringList& options, ReadIndex read, WriteIndex write) {
+QComboBox* FormColumn::addChoice(const QString& name, const QStringList& options, ReadIndex read,
+                                 WriteIndex write) {
     auto* combo = makeChoice(name, std::move(read), std::move(write));
     combo->addItems(options);
     const int row = grid_->rowCount();
@@ -97,7 +98,8 @@ void FormColumn::finish(const TextField& field) {
 
 bool FormColumn::eventFilter(QObject* watched, QEvent* event) {
     auto* edit = qobject_cast<QLineEdit*>(watched);
-    if (edit == nullptr || event->type() != QEvent::ShortcutOverride) return QWidget::eventFilter(watched, event);
+    if (edit == nullptr || event->type() != QEvent::ShortcutOverride)
+        return QWidget::eventFilter(watched, event);
     const auto* key = static_cast<QKeyEvent*>(event);
     const bool undo = key->matches(QKeySequence::Undo) && !edit->isUndoAvailable();
     const bool redo = key->matches(QKeySequence::Redo) && !edit->isRedoAvailable();

@@ -17,7 +17,6 @@ constexpr double kUsualStepMm = 30.0;
 constexpr double kFirstHeightMm = 150.0;
 constexpr int kMostCells = 60;
 
-
 Id chosenId(const QComboBox* combo) { return combo->currentData().toLongLong(); }
 
 }  // namespace
@@ -32,7 +31,8 @@ QComboBox* RunDialog::makeChoice(const std::vector<T>& items, Id chosen, const Q
     return combo;
 }
 
-RunDialog::RunDialog(Session& session, const Run* like, QWidget* parent) : QDialog(parent), session_(session) {
+RunDialog::RunDialog(Session& session, const Run* like, QWidget* parent)
+    : QDialog(parent), session_(session) {
     setWindowTitle(tr("New run"));
     resize(430, 0);
     const auto& bench = session.bench();
@@ -53,14 +53,20 @@ RunDialog::RunDialog(Session& session, const Run* like, QWidget* parent) : QDial
     preset_ = line(text(start.preset), "preset");
     level_ = line(start.level_pct ? QString::number(*start.level_pct) : QStringLiteral("100"), "level");
     count_ = line(QString::number(start.fixtures), "count");
-    height_ = line(session.length(like == nullptr ? Millimetre(kFirstHeightMm) : like->height + Millimetre(kUsualStepMm)), "height");
+    height_ = line(session.length(like == nullptr ? Millimetre(kFirstHeightMm)
+                                                  : like->height + Millimetre(kUsualStepMm)),
+                   "height");
     QStringList depths;
     for (const auto& plane : start.planes) depths << session.figure(plane.depth);
-    if (depths.isEmpty()) depths << session.figure(Millimetre(150)) << session.figure(Millimetre(300)) << session.figure(Millimetre(450));
+    if (depths.isEmpty())
+        depths << session.figure(Millimetre(150)) << session.figure(Millimetre(300))
+               << session.figure(Millimetre(450));
     depths_ = line(depths.join(QStringLiteral("; ")), "depths");
     const bool has_grid = !start.planes.empty() && start.planes.front().grid;
-    grid_ = line(QStringLiteral("%1 × %2").arg(has_grid ? start.planes.front().grid->columns() : bench.method.grid_columns)
-                     .arg(has_grid ? start.planes.front().grid->rows() : bench.method.grid_rows), "grid");
+    grid_ = line(QStringLiteral("%1 × %2")
+                     .arg(has_grid ? start.planes.front().grid->columns() : bench.method.grid_columns)
+                     .arg(has_grid ? start.planes.front().grid->rows() : bench.method.grid_rows),
+                 "grid");
     dark_ = line({}, "dark");
     warm_up_ = line({}, "warmUp");
     fault_ = makeLabel({}, TextRole::Problem);
@@ -72,10 +78,19 @@ RunDialog::RunDialog(Session& session, const Run* like, QWidget* parent) : QDial
     form->setHorizontalSpacing(14);
     form->setVerticalSpacing(6);
     const QString unit = text(unitName(session.unit()));
-    for (const auto& [name, widget] : {std::pair<QString, QWidget*>{tr("Fixture"), fixture_}, {tr("Accessory"), accessory_}, {tr("Channels"), preset_},
-                                       {tr("Level, %"), level_}, {tr("How many hang"), count_}, {tr("Height over water"), height_}, {tr("Tank"), tank_},
-                                       {tr("Water"), water_}, {tr("Depths, %1").arg(unit), depths_}, {tr("Grid"), grid_}, {tr("Meter"), meter_},
-                                       {tr("Dark reading"), dark_}, {tr("Warm-up, min"), warm_up_}}) {
+    for (const auto& [name, widget] : {std::pair<QString, QWidget*>{tr("Fixture"), fixture_},
+                                       {tr("Accessory"), accessory_},
+                                       {tr("Channels"), preset_},
+                                       {tr("Level, %"), level_},
+                                       {tr("How many hang"), count_},
+                                       {tr("Height over water"), height_},
+                                       {tr("Tank"), tank_},
+                                       {tr("Water"), water_},
+                                       {tr("Depths, %1").arg(unit), depths_},
+                                       {tr("Grid"), grid_},
+                                       {tr("Meter"), meter_},
+                                       {tr("Dark reading"), dark_},
+                                       {tr("Warm-up, min"), warm_up_}}) {
         widget->setAccessibleName(name);
         form->addRow(makeLabel(name, TextRole::Muted), widget);
     }
@@ -88,7 +103,9 @@ RunDialog::RunDialog(Session& session, const Run* like, QWidget* parent) : QDial
     layout->setContentsMargins(22, 20, 22, 18);
     layout->setSpacing(14);
     layout->addLayout(form);
-    auto* caution = makeLabel(tr("Never look into the emitters; nobody under a hanging load while it is raised; dry hands at the plug."), TextRole::Muted);
+    auto* caution = makeLabel(tr("Never look into the emitters; nobody under a hanging load while it is "
+                                 "raised; dry hands at the plug."),
+                              TextRole::Muted);
     caution->setWordWrap(true);
     layout->addWidget(caution);
     layout->addLayout(buttons);
@@ -105,7 +122,9 @@ std::vector<Plane> RunDialog::planesFor(const Run& run) const {
     const int columns = sides.value(0).toInt();
     const int rows = sides.value(1).toInt();
     const auto* tank = byId(session_.bench().tanks, run.tank);
-    if (sides.size() != 2 || columns < 1 || rows < 1 || columns > kMostCells || rows > kMostCells || tank == nullptr) return planes;
+    if (sides.size() != 2 || columns < 1 || rows < 1 || columns > kMostCells || rows > kMostCells ||
+        tank == nullptr)
+        return planes;
     for (const auto& word : depths_->text().split(QLatin1Char(';'), Qt::SkipEmptyParts)) {
         const auto depth = parseLength(word.toStdString(), session_.unit());
         if (!depth || depth->value() < 0.0 || *depth > tank->water_depth) return {};
@@ -129,26 +148,37 @@ Expected<Run> RunDialog::run() const {
     if (run.fixture == 0) return problem("", tr("Describe a fixture in Bench first").toStdString());
     if (run.tank == 0) return problem("", tr("Describe a tank in Bench first").toStdString());
     const auto height = parseLength(height_->text().toStdString(), session_.unit());
-    if (!height || height->value() <= 0.0) return problem("", tr("The height must be a length above 0").toStdString());
+    if (!height || height->value() <= 0.0)
+        return problem("", tr("The height must be a length above 0").toStdString());
     run.height = *height;
     run.level_pct = parseNumber(level_->text().toStdString());
-    if (!run.level_pct || *run.level_pct < 0.0 || *run.level_pct > 100.0) return problem("", tr("The level is a percentage").toStdString());
+    if (!run.level_pct || *run.level_pct < 0.0 || *run.level_pct > 100.0)
+        return problem("", tr("The level is a percentage").toStdString());
     bool whole = false;
     run.fixtures = count_->text().toInt(&whole);
-    if (!whole || run.fixtures < 1 || run.fixtures > 20) return problem("", tr("1 to 20 fixtures may hang").toStdString());
+    if (!whole || run.fixtures < 1 || run.fixtures > 20)
+        return problem("", tr("1 to 20 fixtures may hang").toStdString());
     const auto optional = [](const QLineEdit* edit, std::optional<double>& value) {
         if (edit->text().trimmed().isEmpty()) return true;
         value = parseNumber(edit->text().toStdString());
         return value && *value >= 0.0;
     };
     std::optional<double> dark;
-    if (!optional(dark_, dark)) return problem("", tr("The dark reading is a number of 0 or more").toStdString());
+    if (!optional(dark_, dark))
+        return problem("", tr("The dark reading is a number of 0 or more").toStdString());
     if (dark) run.dark_reading = Ppfd(*dark);
-    if (!optional(warm_up_, run.warm_up_min)) return problem("", tr("The warm-up is a number of minutes").toStdString());
+    if (!optional(warm_up_, run.warm_up_min))
+        return problem("", tr("The warm-up is a number of minutes").toStdString());
     run.planes = planesFor(run);
-    if (run.planes.empty()) return problem("", tr("Depths lie within the water, parted by semicolons; a grid is columns × rows").toStdString());
+    if (run.planes.empty())
+        return problem(
+            "",
+            tr("Depths lie within the water, parted by semicolons; a grid is columns × rows").toStdString());
     const auto* fixture = byId(session_.bench().fixtures, run.fixture);
-    run.label = QStringLiteral("%1 %2 %3").arg(session_.bench().runs.size() + 1, 2, 10, QLatin1Char('0')).arg(text(fixture->name), session_.length(run.height)).toStdString();
+    run.label = QStringLiteral("%1 %2 %3")
+                    .arg(session_.bench().runs.size() + 1, 2, 10, QLatin1Char('0'))
+                    .arg(text(fixture->name), session_.length(run.height))
+                    .toStdString();
     return run;
 }
 

@@ -1,9 +1,9 @@
 #include "desk/field/field_stage.h"
 
+#include <qcustomplot.h>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QVBoxLayout>
-#include <qcustomplot.h>
 
 #include "core/checks.h"
 #include "core/contour.h"
@@ -14,9 +14,16 @@
 
 namespace glumet {
 FieldStage::FieldStage(Session& session)
-    : Stage(session), title_(makeLabel({}, TextRole::Title)), headline_(makeLabel({}, TextRole::Heading)), map_(new PlanMap),
-      read_out_(makeLabel({}, TextRole::Body)), contours_(new QPushButton(tr("contours"))), figures_(new PlaneFigures(session)),
-      section_title_(makeLabel({}, TextRole::Muted)), section_(new QCustomPlot), sheet_(new PlaneSheetView(session)) {
+    : Stage(session),
+      title_(makeLabel({}, TextRole::Title)),
+      headline_(makeLabel({}, TextRole::Heading)),
+      map_(new PlanMap),
+      read_out_(makeLabel({}, TextRole::Body)),
+      contours_(new QPushButton(tr("contours"))),
+      figures_(new PlaneFigures(session)),
+      section_title_(makeLabel({}, TextRole::Muted)),
+      section_(new QCustomPlot),
+      sheet_(new PlaneSheetView(session)) {
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(24, 14, 20, 12);
     layout->setSpacing(8);
@@ -83,9 +90,13 @@ void FieldStage::refresh() {
         title_->setText(tr("No plane chosen"));
         headline_->clear();
     } else {
-        title_->setText(tr("Plane %1 under water, lamp at %2").arg(session().length(plane->depth), session().length(run->height)));
+        title_->setText(tr("Plane %1 under water, lamp at %2")
+                            .arg(session().length(plane->depth), session().length(run->height)));
         const auto statistics = planeStatistics(*plane);
-        headline_->setText(statistics ? tr("mean %1   peak %2").arg(text(ppfdFigure(statistics->mean)), text(ppfdFigure(statistics->max))) : tr("not read yet"));
+        headline_->setText(
+            statistics ? tr("mean %1   peak %2")
+                             .arg(text(ppfdFigure(statistics->mean)), text(ppfdFigure(statistics->max)))
+                       : tr("not read yet"));
     }
     refreshMap();
     figures_->refresh();
@@ -106,19 +117,21 @@ void FieldStage::refreshMap() {
         plan.selected = session().cell();
         for (const auto& doubt : mirrorDoubts(*plane)) plan.doubtful.push_back(doubt.cell);
         if (contours_->isChecked())
-            if (const auto statistics = planeStatistics(*plane))
-                showContours(plan, *statistics);
+            if (const auto statistics = planeStatistics(*plane)) showContours(plan, *statistics);
     }
-    map_->setHint(plane == nullptr ? tr("Readings appear here: measure them, or import a file (Ctrl+I).") : QString());
+    map_->setHint(plane == nullptr ? tr("Readings appear here: measure them, or import a file (Ctrl+I).")
+                                   : QString());
     map_->setPlan(plan, colours());
 }
 
 void FieldStage::showContours(PlanData& plan, const PlaneStatistics& statistics) {
     plan.contour_levels = roundTicks(statistics.min.value(), statistics.max.value(), 6);
-    if (plan.contour_levels.size() > 1) contours_->setText(tr("contours every %1").arg(plan.contour_levels[1] - plan.contour_levels[0]));
+    if (plan.contour_levels.size() > 1)
+        contours_->setText(tr("contours every %1").arg(plan.contour_levels[1] - plan.contour_levels[0]));
 }
 
-void FieldStage::addProfile(const std::vector<std::pair<double, double>>& points, const QString& name, const QColor& colour, Qt::PenStyle style) {
+void FieldStage::addProfile(const std::vector<std::pair<double, double>>& points, const QString& name,
+                            const QColor& colour, Qt::PenStyle style) {
     auto* graph = section_->addGraph();
     for (const auto& [x, y] : points) graph->addData(inUnit(Millimetre(x), session().unit()), y);
     graph->setName(name);
@@ -134,7 +147,8 @@ void FieldStage::refreshSection() {
     const auto surface = plane == nullptr ? std::nullopt : surfaceOf(*plane);
     section_->setVisible(surface.has_value());
     if (!surface) {
-        section_title_->setText(plane == nullptr ? QString() : tr("A cross-section needs every cell of the grid."));
+        section_title_->setText(plane == nullptr ? QString()
+                                                 : tr("A cross-section needs every cell of the grid."));
         return;
     }
     const auto& grid = surface->grid;
@@ -144,10 +158,13 @@ void FieldStage::refreshSection() {
     std::vector<std::pair<double, double>> along;
     std::vector<std::pair<double, double>> across;
     for (int i = 0; i < grid.columns(); ++i)
-        along.emplace_back(grid.xs_mm[static_cast<std::size_t>(i)], surface->values[static_cast<std::size_t>(row * grid.columns() + i)]);
+        along.emplace_back(grid.xs_mm[static_cast<std::size_t>(i)],
+                           surface->values[static_cast<std::size_t>(row * grid.columns() + i)]);
     for (int j = 0; j < grid.rows(); ++j)
-        across.emplace_back(grid.ys_mm[static_cast<std::size_t>(j)], surface->values[static_cast<std::size_t>(j * grid.columns() + column)]);
-    section_title_->setText(tr("Through %1: row (line) and column (dashed), %2").arg(text(cellName({column, row})), text(unitName(session().unit()))));
+        across.emplace_back(grid.ys_mm[static_cast<std::size_t>(j)],
+                            surface->values[static_cast<std::size_t>(j * grid.columns() + column)]);
+    section_title_->setText(tr("Through %1: row (line) and column (dashed), %2")
+                                .arg(text(cellName({column, row})), text(unitName(session().unit()))));
     for (const auto level : {session().band().low, session().band().high}) {
         auto* line = new QCPItemStraightLine(section_);
         line->setPen(QPen(colours().line, 1.5, Qt::DashLine));
@@ -165,8 +182,10 @@ void FieldStage::refreshSection() {
 const Reading* FieldStage::readingAt(Cell cell) const {
     const auto& plan = map_->plan();
     const auto* plane = session().plane();
-    if (plane == nullptr || cell.column >= plan.grid.columns() || cell.row >= plan.grid.rows()) return nullptr;
-    const int index = readingOfCell(plan.grid, plane->readings)[static_cast<std::size_t>(cell.row * plan.grid.columns() + cell.column)];
+    if (plane == nullptr || cell.column >= plan.grid.columns() || cell.row >= plan.grid.rows())
+        return nullptr;
+    const int index = readingOfCell(
+        plan.grid, plane->readings)[static_cast<std::size_t>(cell.row * plan.grid.columns() + cell.column)];
     return index < 0 ? nullptr : &plane->readings[static_cast<std::size_t>(index)];
 }
 
@@ -179,17 +198,23 @@ void FieldStage::readOut(std::optional<Cell> cell) {
     }
     setRole(read_out_, TextRole::Body);
     QString line = tr("%1  %2").arg(text(cellName(*cell)), text(ppfdFigure(reading->mean)));
-    if (reading->min && reading->max) line += tr(", swing %1–%2").arg(text(ppfdFigure(*reading->min)), text(ppfdFigure(*reading->max)));
-    if (const auto error = reading->relativeStandardError()) line += tr(", ± %1").arg(text(percentText(*error)));
-    line += tr("   %1 | %2 %3").arg(session().figure(reading->x), session().figure(reading->y), text(unitName(session().unit())));
+    if (reading->min && reading->max)
+        line += tr(", swing %1–%2").arg(text(ppfdFigure(*reading->min)), text(ppfdFigure(*reading->max)));
+    if (const auto error = reading->relativeStandardError())
+        line += tr(", ± %1").arg(text(percentText(*error)));
+    line += tr("   %1 | %2 %3")
+                .arg(session().figure(reading->x), session().figure(reading->y),
+                     text(unitName(session().unit())));
     if (!reading->flag.empty()) line += QStringLiteral("   ") + text(reading->flag);
     read_out_->setText(line);
     map_->setAccessibleDescription(line);
 }
 
 std::vector<Finding> FieldStage::findings() const {
-    if (!session().runIndex() || !session().depth()) return benchFindings(session().bench(), session().findingContext());
-    return fieldFindings(session().bench(), *session().runIndex(), *session().depth(), session().findingContext());
+    if (!session().runIndex() || !session().depth())
+        return benchFindings(session().bench(), session().findingContext());
+    return fieldFindings(session().bench(), *session().runIndex(), *session().depth(),
+                         session().findingContext());
 }
 
 void FieldStage::markCell(const char* flag) {
@@ -202,10 +227,17 @@ void FieldStage::markCell(const char* flag) {
 
 void FieldStage::keyPressEvent(QKeyEvent* event) {
     switch (event->key()) {
-        case Qt::Key_D: markCell(flag::kDoubtful); break;
-        case Qt::Key_X: markCell(flag::kExcluded); break;
-        case Qt::Key_C: contours_->toggle(); break;
-        default: Stage::keyPressEvent(event);
+        case Qt::Key_D:
+            markCell(flag::kDoubtful);
+            break;
+        case Qt::Key_X:
+            markCell(flag::kExcluded);
+            break;
+        case Qt::Key_C:
+            contours_->toggle();
+            break;
+        default:
+            Stage::keyPressEvent(event);
     }
 }
 

@@ -31,7 +31,8 @@ class FieldStage : public Stage {
     void refreshMap();
     void showContours(PlanData& plan, const PlaneStatistics& statistics);
     void refreshSection();
-    void addProfile(const std::vector<std::pair<double, double>>& points, const QString& name, const QColor& colour, Qt::PenStyle style);
+    void addProfile(const std::vector<std::pair<double, double>>& points, const QString& name,
+                    const QColor& colour, Qt::PenStyle style);
     void readOut(std::optional<Cell> cell);
     const Reading* readingAt(Cell cell) const;
     void markCell(const char* flag);

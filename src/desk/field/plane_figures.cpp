@@ -14,7 +14,6 @@ constexpr double kRowHeight = 43.0;
 constexpr double kHeightLabel = 18.0;
 constexpr double kTop = 3.0;
 
-
 QString ringName(std::size_t ring, std::size_t count) {
     if (ring == 0) return PlaneFigures::tr("outer ring");
     if (ring + 1 == count) return PlaneFigures::tr("centre");
@@ -30,21 +29,28 @@ PlaneFigures::PlaneFigures(Session& session) : session_(session) {
 
 void PlaneFigures::addRings(const PlaneStatistics& s) {
     for (std::size_t ring = s.ring_means.size(); ring-- > 0;)
-        rows_.push_back({ringName(ring, s.ring_means.size()), text(ppfdFigure(s.ring_means[ring])), {}, s.ring_means[ring].value()});
+        rows_.push_back({ringName(ring, s.ring_means.size()),
+                         text(ppfdFigure(s.ring_means[ring])),
+                         {},
+                         s.ring_means[ring].value()});
 }
 
 void PlaneFigures::addSpread(const PlaneStatistics& s) {
     const auto band = session_.band();
-    rows_.push_back({tr("in band %1–%2").arg(text(ppfdFigure(band.low)), text(ppfdFigure(band.high))), text(percentText(*s.share_in_band)),
+    rows_.push_back({tr("in band %1–%2").arg(text(ppfdFigure(band.low)), text(ppfdFigure(band.high))),
+                     text(percentText(*s.share_in_band)),
                      tr("%1 of %2").arg(s.n - s.below_band - s.above_band).arg(s.n), -1, true});
-    rows_.push_back({tr("min / mean"), QString::number(s.min_over_mean, 'f', 2), tr("max / mean %1").arg(s.max_over_mean, 0, 'f', 2)});
-    rows_.push_back({tr("CV over the points"), text(percentText(s.cv)), tr("%1 to %2").arg(text(ppfdFigure(s.min)), text(ppfdFigure(s.max)))});
+    rows_.push_back({tr("min / mean"), QString::number(s.min_over_mean, 'f', 2),
+                     tr("max / mean %1").arg(s.max_over_mean, 0, 'f', 2)});
+    rows_.push_back({tr("CV over the points"), text(percentText(s.cv)),
+                     tr("%1 to %2").arg(text(ppfdFigure(s.min)), text(ppfdFigure(s.max)))});
     const auto* run = session_.run();
     const auto* tank = byId(session_.bench().tanks, run->tank);
     if (tank == nullptr) return;
     const auto delivered = deliveredOutput(s.mean, tank->length, tank->width);
     QString per_watt;
-    if (const auto power = run->power(); power && power->value() > 0) per_watt = tr("%1 µmol/J").arg(deliveredEfficacy(delivered, *power), 0, 'f', 2);
+    if (const auto power = run->power(); power && power->value() > 0)
+        per_watt = tr("%1 µmol/J").arg(deliveredEfficacy(delivered, *power), 0, 'f', 2);
     rows_.push_back({tr("delivered, µmol/s"), QString::number(delivered.value(), 'f', 0), per_watt});
 }
 
@@ -67,7 +73,8 @@ void PlaneFigures::paintEvent(QPaintEvent* /*event*/) {
     const auto& c = session_.palette();
     const double top = session_.fieldScaleTop();
     double y = 2;
-    const double pitch = std::min(kRowHeight, (height() - 14.0) / std::max<double>(static_cast<double>(rows_.size()), 1.0));
+    const double pitch =
+        std::min(kRowHeight, (height() - 14.0) / std::max<double>(static_cast<double>(rows_.size()), 1.0));
     for (const auto& row : rows_) {
         if (row.gap) y += 8;
         p.setFont(houseFont(12));
@@ -99,7 +106,8 @@ PlaneSheetView::PlaneSheetView(Session& session) : session_(session) {
 double PlaneSheetView::depthGutter() const {
     const QFontMetricsF metrics(houseFont(12, true));
     double widest = 0.0;
-    for (const auto depth : depthsOf(session_.bench(), *session_.sweep())) widest = std::max(widest, metrics.horizontalAdvance(session_.figure(depth)));
+    for (const auto depth : depthsOf(session_.bench(), *session_.sweep()))
+        widest = std::max(widest, metrics.horizontalAdvance(session_.figure(depth)));
     return widest + 8.0;
 }
 
@@ -108,7 +116,8 @@ QRectF PlaneSheetView::mapRect(int column, int row) const {
     const int columns = std::max<int>(1, static_cast<int>(sweep->runs.size()));
     const int rows = std::max<int>(1, static_cast<int>(depthsOf(session_.bench(), *sweep).size()));
     const double left = depthGutter();
-    const double pitch = std::min({(width() - left) / columns, (height() - kHeightLabel - kTop) / rows, 70.0});
+    const double pitch =
+        std::min({(width() - left) / columns, (height() - kHeightLabel - kTop) / rows, 70.0});
     return {left + column * pitch, kTop + row * pitch, pitch - 5, pitch - 5};
 }
 
@@ -124,7 +133,8 @@ void PlaneSheetView::paintEvent(QPaintEvent* /*event*/) {
         p.setFont(houseFont(12, chosen_row));
         p.setPen(chosen_row ? c.accent : c.muted);
         const auto first = mapRect(0, row);
-        p.drawText(QRectF(0, first.top(), first.left() - 6, first.height()), Qt::AlignRight | Qt::AlignVCenter, session_.figure(depth));
+        p.drawText(QRectF(0, first.top(), first.left() - 6, first.height()),
+                   Qt::AlignRight | Qt::AlignVCenter, session_.figure(depth));
     }
     for (int column = 0; column < static_cast<int>(sweep->runs.size()); ++column) {
         const auto& run = session_.bench().runs[sweep->runs[static_cast<std::size_t>(column)]];
@@ -150,10 +160,12 @@ void PlaneSheetView::paintEvent(QPaintEvent* /*event*/) {
         p.setFont(houseFont(12, chosen_column));
         // Figures that would run into their neighbours are left to the chosen column and its distance.
         const double wide = QFontMetricsF(houseFont(12, true)).horizontalAdvance(session_.figure(run.height));
-        const bool crowded = wide > last.width() && !chosen_column && (column % 2 == 1 || std::abs(column - chosenColumn()) == 1);
+        const bool crowded = wide > last.width() && !chosen_column &&
+                             (column % 2 == 1 || std::abs(column - chosenColumn()) == 1);
         if (crowded) continue;
         p.setPen(chosen_column ? c.accent : c.muted);
-        p.drawText(QRectF(last.left() - 6, last.bottom() + 4, last.width() + 12, kHeightLabel), Qt::AlignCenter, session_.figure(run.height));
+        p.drawText(QRectF(last.left() - 6, last.bottom() + 4, last.width() + 12, kHeightLabel),
+                   Qt::AlignCenter, session_.figure(run.height));
     }
     if (!hasFocus()) return;
     p.setPen(QPen(c.accent, 1, Qt::DotLine));
@@ -164,7 +176,8 @@ void PlaneSheetView::paintEvent(QPaintEvent* /*event*/) {
 int PlaneSheetView::chosenColumn() const {
     const auto& runs = session_.sweep()->runs;
     for (std::size_t i = 0; i < runs.size(); ++i)
-        if (session_.height() && session_.bench().runs[runs[i]].height == *session_.height()) return static_cast<int>(i);
+        if (session_.height() && session_.bench().runs[runs[i]].height == *session_.height())
+            return static_cast<int>(i);
     return -2;
 }
 
@@ -175,7 +188,8 @@ void PlaneSheetView::mousePressEvent(QMouseEvent* event) {
     for (int column = 0; column < static_cast<int>(sweep->runs.size()); ++column)
         for (int row = 0; row < static_cast<int>(depths.size()); ++row) {
             if (!mapRect(column, row).adjusted(-2, -2, 3, 3).contains(event->position())) continue;
-            session_.chooseHeight(session_.bench().runs[sweep->runs[static_cast<std::size_t>(column)]].height);
+            session_.chooseHeight(
+                session_.bench().runs[sweep->runs[static_cast<std::size_t>(column)]].height);
             session_.chooseDepth(depths[static_cast<std::size_t>(row)]);
             return;
         }
@@ -183,11 +197,20 @@ void PlaneSheetView::mousePressEvent(QMouseEvent* event) {
 
 void PlaneSheetView::keyPressEvent(QKeyEvent* event) {
     switch (event->key()) {
-        case Qt::Key_Left: session_.stepHeight(-1); break;
-        case Qt::Key_Right: session_.stepHeight(1); break;
-        case Qt::Key_Up: session_.stepDepth(-1); break;
-        case Qt::Key_Down: session_.stepDepth(1); break;
-        default: QWidget::keyPressEvent(event);
+        case Qt::Key_Left:
+            session_.stepHeight(-1);
+            break;
+        case Qt::Key_Right:
+            session_.stepHeight(1);
+            break;
+        case Qt::Key_Up:
+            session_.stepDepth(-1);
+            break;
+        case Qt::Key_Down:
+            session_.stepDepth(1);
+            break;
+        default:
+            QWidget::keyPressEvent(event);
     }
 }
 

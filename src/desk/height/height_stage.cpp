@@ -1,10 +1,10 @@
 #include "desk/height/height_stage.h"
 
+#include <qcustomplot.h>
 #include <QHBoxLayout>
 #include <QHeaderView>
 #include <QPushButton>
 #include <QVBoxLayout>
-#include <qcustomplot.h>
 
 #include "core/monotone_cubic.h"
 #include "desk/shared/theme.h"
@@ -17,13 +17,19 @@ namespace {
 constexpr std::array kLimits{10, 15, 20};
 constexpr int kRowHeight = 22;
 
-
 }  // namespace
 
 HeightStage::HeightStage(Session& session)
-    : Stage(session), title_(makeLabel(tr("How high to hang it"), TextRole::Title)), subtitle_(makeLabel({}, TextRole::Muted)), answer_(new QLabel),
-      interval_(makeLabel({}, TextRole::Muted)), reason_(makeLabel({}, TextRole::Body)), limits_(new QButtonGroup(this)), loss_(new QCustomPlot),
-      spread_(new QCustomPlot), table_(new QTableWidget) {
+    : Stage(session),
+      title_(makeLabel(tr("How high to hang it"), TextRole::Title)),
+      subtitle_(makeLabel({}, TextRole::Muted)),
+      answer_(new QLabel),
+      interval_(makeLabel({}, TextRole::Muted)),
+      reason_(makeLabel({}, TextRole::Body)),
+      limits_(new QButtonGroup(this)),
+      loss_(new QCustomPlot),
+      spread_(new QCustomPlot),
+      table_(new QTableWidget) {
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(24, 14, 20, 12);
     layout->setSpacing(8);
@@ -118,26 +124,31 @@ void HeightStage::setLimit(int percent) {
 
 void HeightStage::refresh() {
     const auto& c = colours();
-    answer_->setStyleSheet(QStringLiteral("font-size: 52px; font-weight: bold; color: %1;").arg(c.accent.name()));
+    answer_->setStyleSheet(
+        QStringLiteral("font-size: 52px; font-weight: bold; color: %1;").arg(c.accent.name()));
     dressPlot(*loss_, c);
     dressPlot(*spread_, c);
     const SpillLimitVerdict none;
     const auto* verdict = session().verdict();
     const auto& v = verdict == nullptr ? none : *verdict;
-    subtitle_->setText(v.depth_used ? tr("judged %1 under water").arg(session().length(*v.depth_used)) : QString());
+    subtitle_->setText(v.depth_used ? tr("judged %1 under water").arg(session().length(*v.depth_used))
+                                    : QString());
     answer_->setText(v.height ? session().length(*v.height) : QStringLiteral("–"));
     QString interval;
     if (v.crossing) interval = tr("met at %1").arg(session().length(*v.crossing));
-    if (v.low && v.high) interval += tr(", sure to %1").arg(text(lengthRange(*v.low, *v.high, session().unit())));
+    if (v.low && v.high)
+        interval += tr(", sure to %1").arg(text(lengthRange(*v.low, *v.high, session().unit())));
     interval_->setText(interval);
     reason_->setText(verdict == nullptr ? tr("Measure one plane at two heights or more.") : text(v.reason));
-    if (auto* button = limits_->button(qRound(session().bench().method.spill_limit * 100))) button->setChecked(true);
+    if (auto* button = limits_->button(qRound(session().bench().method.spill_limit * 100)))
+        button->setChecked(true);
     refreshLoss(v);
     refreshSpread(v);
     refreshTable(v);
 }
 
-void HeightStage::addLine(QCustomPlot& plot, const std::vector<std::pair<double, double>>& points, const QString& name, const QColor& colour, bool below) const {
+void HeightStage::addLine(QCustomPlot& plot, const std::vector<std::pair<double, double>>& points,
+                          const QString& name, const QColor& colour, bool below) const {
     if (points.empty()) return;
     std::vector<double> xs;
     std::vector<double> ys;
@@ -195,7 +206,8 @@ void HeightStage::refreshLoss(const SpillLimitVerdict& v) {
     loss_->clearItems();
     markAnswer(*loss_, v);
     std::vector<std::pair<double, double>> points;
-    for (const auto& row : v.evidence) points.emplace_back(inUnit(row.height, session().unit()), row.loss * 100.0);
+    for (const auto& row : v.evidence)
+        points.emplace_back(inUnit(row.height, session().unit()), row.loss * 100.0);
     addLine(*loss_, points, {}, colours().water);
     loss_->rescaleAxes();
     const double limit = v.limit_asked * 100.0;
@@ -211,7 +223,8 @@ void HeightStage::refreshLoss(const SpillLimitVerdict& v) {
     name->position->setTypeX(QCPItemPosition::ptAxisRectRatio);
     name->position->setCoords(0.01, limit);
     loss_->xAxis->scaleRange(1.06);
-    loss_->yAxis->setRange(qMin(0.0, loss_->yAxis->range().lower), qMax(loss_->yAxis->range().upper, limit) * 1.12);
+    loss_->yAxis->setRange(qMin(0.0, loss_->yAxis->range().lower),
+                           qMax(loss_->yAxis->range().upper, limit) * 1.12);
     loss_->replot(QCustomPlot::rpQueuedReplot);
 }
 
@@ -234,21 +247,28 @@ void HeightStage::refreshSpread(const SpillLimitVerdict& v) {
     spread_->rescaleAxes();
     spread_->xAxis->scaleRange(1.06);
     spread_->yAxis->setRange(0, spread_->yAxis->range().upper * 1.18);
-    for (auto* plot : {loss_, spread_}) plot->xAxis->setLabel(tr("lamp above water, %1").arg(text(unitName(session().unit()))));
+    for (auto* plot : {loss_, spread_})
+        plot->xAxis->setLabel(tr("lamp above water, %1").arg(text(unitName(session().unit()))));
     spread_->replot(QCustomPlot::rpQueuedReplot);
 }
 
 void HeightStage::refreshTable(const SpillLimitVerdict& v) {
     const QSignalBlocker quiet(table_);
-    const QStringList heads{tr("height"), tr("mean"), tr("loss"), tr("±"), tr("peak"), tr("centre"), tr("outer"), tr("within")};
+    const QStringList heads{tr("height"), tr("mean"),   tr("loss"),  tr("±"),
+                            tr("peak"),   tr("centre"), tr("outer"), tr("within")};
     table_->setColumnCount(static_cast<int>(heads.size()));
     table_->setHorizontalHeaderLabels(heads);
     table_->setRowCount(static_cast<int>(v.evidence.size()));
     int row = 0;
     int chosen = -1;
     for (const auto& e : v.evidence) {
-        const QStringList cells{session().length(e.height), text(ppfdFigure(e.grid_mean)), text(percentText(e.loss)), text(percentText(e.loss_error)),
-                                text(ppfdFigure(e.peak)), e.centre ? text(ppfdFigure(*e.centre)) : QString(), e.outer ? text(ppfdFigure(*e.outer)) : QString(),
+        const QStringList cells{session().length(e.height),
+                                text(ppfdFigure(e.grid_mean)),
+                                text(percentText(e.loss)),
+                                text(percentText(e.loss_error)),
+                                text(ppfdFigure(e.peak)),
+                                e.centre ? text(ppfdFigure(*e.centre)) : QString(),
+                                e.outer ? text(ppfdFigure(*e.outer)) : QString(),
                                 e.within ? tr("yes") : tr("no")};
         for (int column = 0; column < cells.size(); ++column) {
             auto* item = new QTableWidgetItem(cells[column]);

@@ -29,7 +29,8 @@ class HeightStage : public Stage {
     void refreshSpread(const SpillLimitVerdict& verdict);
     void refreshTable(const SpillLimitVerdict& verdict);
     void markAnswer(QCustomPlot& plot, const SpillLimitVerdict& verdict) const;
-    void addLine(QCustomPlot& plot, const std::vector<std::pair<double, double>>& points, const QString& name, const QColor& colour, bool below = false) const;
+    void addLine(QCustomPlot& plot, const std::vector<std::pair<double, double>>& points, const QString& name,
+                 const QColor& colour, bool below = false) const;
     void setLimit(int percent);
 
     QLabel* title_;

@@ -18,14 +18,25 @@ namespace {
 constexpr int kLivePixels = 104;
 constexpr double kStripSeconds = 12.0;
 
-
 }  // namespace
 
 MeasureStage::MeasureStage(Session& session)
-    : Stage(session), taker_(session), title_(makeLabel({}, TextRole::Title)), counter_(makeLabel({}, TextRole::Muted)), map_(new PlanMap),
-      last_(makeLabel({}, TextRole::Muted)), point_(new QLabel), place_(makeLabel({}, TextRole::Muted)), live_(new QLabel), unit_(makeLabel({}, TextRole::Muted)), typed_(new QLineEdit),
-      strip_(new ValueStrip(session, kStripSeconds)), strip_note_(makeLabel({}, TextRole::Muted)), rule_note_(makeLabel({}, TextRole::Muted)),
-      progress_(new QProgressBar), sweep_(new SweepProgress(session)) {
+    : Stage(session),
+      taker_(session),
+      title_(makeLabel({}, TextRole::Title)),
+      counter_(makeLabel({}, TextRole::Muted)),
+      map_(new PlanMap),
+      last_(makeLabel({}, TextRole::Muted)),
+      point_(new QLabel),
+      place_(makeLabel({}, TextRole::Muted)),
+      live_(new QLabel),
+      unit_(makeLabel({}, TextRole::Muted)),
+      typed_(new QLineEdit),
+      strip_(new ValueStrip(session, kStripSeconds)),
+      strip_note_(makeLabel({}, TextRole::Muted)),
+      rule_note_(makeLabel({}, TextRole::Muted)),
+      progress_(new QProgressBar),
+      sweep_(new SweepProgress(session)) {
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("Measure"));
     map_->installEventFilter(this);
@@ -131,14 +142,20 @@ QWidget* MeasureStage::makeKeys() {
 
 void MeasureStage::refresh() {
     const auto& c = colours();
-    point_->setStyleSheet(QStringLiteral("font-size: 34px; font-weight: bold; color: %1;").arg(c.accent.name()));
+    point_->setStyleSheet(
+        QStringLiteral("font-size: 34px; font-weight: bold; color: %1;").arg(c.accent.name()));
     for (QWidget* big : {static_cast<QWidget*>(live_), static_cast<QWidget*>(typed_)})
-        big->setStyleSheet(QStringLiteral("font-size: %1px; font-weight: bold; padding: 0;").arg(kLivePixels));
-    progress_->setStyleSheet(QStringLiteral("QProgressBar { background: %1; border: none; border-radius: 3px; } QProgressBar::chunk { background: %2; border-radius: 3px; }")
-                                 .arg(c.panel.name(), c.accent.name()));
+        big->setStyleSheet(
+            QStringLiteral("font-size: %1px; font-weight: bold; padding: 0;").arg(kLivePixels));
+    progress_->setStyleSheet(
+        QStringLiteral("QProgressBar { background: %1; border: none; border-radius: 3px; } "
+                       "QProgressBar::chunk { background: %2; border-radius: 3px; }")
+            .arg(c.panel.name(), c.accent.name()));
     const auto* run = session().run();
-    title_->setText(run == nullptr || !session().depth() ? tr("Nothing to measure yet")
-                                                         : tr("Lamp at %1, plane %2 under water").arg(session().length(run->height), session().length(*session().depth())));
+    title_->setText(run == nullptr || !session().depth()
+                        ? tr("Nothing to measure yet")
+                        : tr("Lamp at %1, plane %2 under water")
+                              .arg(session().length(run->height), session().length(*session().depth())));
     updatePlan();
     showTarget();
     showLive();
@@ -154,7 +171,8 @@ std::vector<Finding> MeasureStage::findings() const {
         first.view = EvidenceView::Bench;
         return {first};
     }
-    return measureFindings(session().bench(), *session().runIndex(), *session().depth(), session().findingContext());
+    return measureFindings(session().bench(), *session().runIndex(), *session().depth(),
+                           session().findingContext());
 }
 
 void MeasureStage::updatePlan() {
@@ -183,9 +201,12 @@ void MeasureStage::showLast() {
     }
     const auto& reading = plane->readings.back();
     const auto cell = cellAt(*plane->grid, reading.x, reading.y);
-    QString line = tr("Kept last: %1 %2").arg(cell ? text(cellName(*cell)) : QString(), text(ppfdFigure(reading.mean)));
-    if (reading.min && reading.max) line += tr(", swing %1–%2").arg(text(ppfdFigure(*reading.min)), text(ppfdFigure(*reading.max)));
-    if (const auto error = reading.relativeStandardError()) line += tr(", ± %1").arg(text(percentText(*error)));
+    QString line =
+        tr("Kept last: %1 %2").arg(cell ? text(cellName(*cell)) : QString(), text(ppfdFigure(reading.mean)));
+    if (reading.min && reading.max)
+        line += tr(", swing %1–%2").arg(text(ppfdFigure(*reading.min)), text(ppfdFigure(*reading.max)));
+    if (const auto error = reading.relativeStandardError())
+        line += tr(", ± %1").arg(text(percentText(*error)));
     last_->setText(line);
 }
 
@@ -208,23 +229,35 @@ void MeasureStage::showTarget() {
     point_->setText(text(cellName(*target)));
     const auto x = plane->grid->xs_mm[static_cast<std::size_t>(target->column)];
     const auto y = plane->grid->ys_mm[static_cast<std::size_t>(target->row)];
-    place_->setText(tr("%1 from left\n%2 from front").arg(session().length(Millimetre(x)), session().length(Millimetre(y))));
+    place_->setText(tr("%1 from left\n%2 from front")
+                        .arg(session().length(Millimetre(x)), session().length(Millimetre(y))));
 }
 
 void MeasureStage::showLive() {
     const auto now = taker_.state();
     live_->setText(now ? text(ppfdFigure(now->mean)) : QString());
     if (now && now->mean.value() > 0.0) {
-        const QString state = now->within_error ? tr("settled") : now->timed_out ? tr("time is up") : taker_.armed() ? tr("taken when settled") : tr("settling");
-        unit_->setText(tr("µmol·m⁻²·s⁻¹ ± %1, %2").arg(text(percentText(now->standard_error / now->mean.value())), state));
+        const QString state = now->within_error ? tr("settled")
+                              : now->timed_out  ? tr("time is up")
+                              : taker_.armed()  ? tr("taken when settled")
+                                                : tr("settling");
+        unit_->setText(tr("µmol·m⁻²·s⁻¹ ± %1, %2")
+                           .arg(text(percentText(now->standard_error / now->mean.value())), state));
     } else {
         unit_->setText(tr("µmol·m⁻²·s⁻¹"));
     }
     const auto swing = strip_->swing();
-    strip_note_->setText(swing ? tr("last %1 s, swing %2–%3").arg(strip_->seconds(), 0, 'f', 0).arg(swing->first, 0, 'f', 0).arg(swing->second, 0, 'f', 0)
-                               : session().meter() == nullptr ? tr("no meter; digits type a value") : tr("waiting for the meter"));
-    rule_note_->setText(taker_.armed() ? tr("will be taken at ± %1; space again takes it now").arg(text(percentText(taker_.rule().relative_error)))
-                                       : tr("settled when the mean is sure to %1").arg(text(percentText(taker_.rule().relative_error))));
+    strip_note_->setText(swing ? tr("last %1 s, swing %2–%3")
+                                     .arg(strip_->seconds(), 0, 'f', 0)
+                                     .arg(swing->first, 0, 'f', 0)
+                                     .arg(swing->second, 0, 'f', 0)
+                         : session().meter() == nullptr ? tr("no meter; digits type a value")
+                                                        : tr("waiting for the meter"));
+    rule_note_->setText(
+        taker_.armed()
+            ? tr("will be taken at ± %1; space again takes it now")
+                  .arg(text(percentText(taker_.rule().relative_error)))
+            : tr("settled when the mean is sure to %1").arg(text(percentText(taker_.rule().relative_error))));
     progress_->setValue(qRound(taker_.progress() * 1000));
     if (!taker_.target()) return;
     auto plan = map_->plan();
@@ -283,11 +316,20 @@ bool MeasureStage::eventFilter(QObject* watched, QEvent* event) {
 bool MeasureStage::handleKey(QKeyEvent* event) {
     if (event->modifiers() & (Qt::ControlModifier | Qt::AltModifier)) return false;
     switch (event->key()) {
-        case Qt::Key_Space: arm(); return true;
-        case Qt::Key_Backspace: taker_.stepBack(); return true;
-        case Qt::Key_R: taker_.readAgain(); return true;
-        case Qt::Key_G: goToDoubt(); return true;
-        default: break;
+        case Qt::Key_Space:
+            arm();
+            return true;
+        case Qt::Key_Backspace:
+            taker_.stepBack();
+            return true;
+        case Qt::Key_R:
+            taker_.readAgain();
+            return true;
+        case Qt::Key_G:
+            goToDoubt();
+            return true;
+        default:
+            break;
     }
     const QString typed = event->text();
     if (typed.isEmpty() || !typed.front().isDigit()) return false;

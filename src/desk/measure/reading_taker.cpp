@@ -29,14 +29,19 @@ double ReadingTaker::progress() const {
     if (!now || now->mean.value() <= 0.0) return 0.0;
     if (now->settled()) return 1.0;
     // The error falls with the root of time, so the share of the time needed is the square of its ratio.
-    const double by_error = now->standard_error > 0.0 ? std::pow(rule().relative_error * now->mean.value() / now->standard_error, 2) : 1.0;
-    return std::clamp(std::max(std::min(by_error, now->duration / rule().shortest), now->duration / rule().longest), 0.0, 0.99);
+    const double by_error = now->standard_error > 0.0
+                                ? std::pow(rule().relative_error * now->mean.value() / now->standard_error, 2)
+                                : 1.0;
+    return std::clamp(
+        std::max(std::min(by_error, now->duration / rule().shortest), now->duration / rule().longest), 0.0,
+        0.99);
 }
 
 void ReadingTaker::followMeter() {
     disconnect(samples_);
     plane_ = 0;
-    if (session_.meter() != nullptr) samples_ = connect(session_.meter(), &Meter::sampled, this, &ReadingTaker::onSample);
+    if (session_.meter() != nullptr)
+        samples_ = connect(session_.meter(), &Meter::sampled, this, &ReadingTaker::onSample);
     follow();
 }
 
@@ -52,7 +57,8 @@ void ReadingTaker::follow() {
     plane_ = plane->id;
     if (other) {
         last_.reset();
-        if (auto* simulated = dynamic_cast<SimulatedMeter*>(session_.meter())) simulated->setScene(sceneOf(session_.bench(), *session_.run()));
+        if (auto* simulated = dynamic_cast<SimulatedMeter*>(session_.meter()))
+            simulated->setScene(sceneOf(session_.bench(), *session_.run()));
         setTarget(nextCell(*plane->grid, plane->readings));
         return;
     }
@@ -66,7 +72,8 @@ void ReadingTaker::setTarget(std::optional<Cell> cell) {
     const auto* plane = session_.plane();
     if (cell && plane != nullptr && session_.meter() != nullptr)
         session_.meter()->probeMoved(Millimetre(plane->grid->xs_mm[static_cast<std::size_t>(cell->column)]),
-                                     Millimetre(plane->grid->ys_mm[static_cast<std::size_t>(cell->row)]), plane->depth);
+                                     Millimetre(plane->grid->ys_mm[static_cast<std::size_t>(cell->row)]),
+                                     plane->depth);
     emit changed();
 }
 
@@ -90,7 +97,8 @@ void ReadingTaker::take() {
     if (!target_ || session_.plane() == nullptr) return;
     const auto now = mean_.state();
     if (!now) {
-        session_.warn(session_.meter() == nullptr ? tr("No meter: type the value, then Enter.") : tr("The meter has sent nothing yet."));
+        session_.warn(session_.meter() == nullptr ? tr("No meter: type the value, then Enter.")
+                                                  : tr("The meter has sent nothing yet."));
         return;
     }
     if (!now->settled() && !armed_) {
@@ -104,7 +112,8 @@ void ReadingTaker::take() {
         reading.flag = flag::kDoubtful;
         reading.note = "taken before it settled";
     }
-    if (session_.meter() != nullptr && session_.meter()->simulated()) reading.note += reading.note.empty() ? "simulated" : "; simulated";
+    if (session_.meter() != nullptr && session_.meter()->simulated())
+        reading.note += reading.note.empty() ? "simulated" : "; simulated";
     store(reading);
 }
 
@@ -133,7 +142,9 @@ void ReadingTaker::store(Reading reading) {
         return;
     }
     last_ = cell;
-    session_.say(tr("%1 kept at %2").arg(QString::fromStdString(ppfdFigure(reading.mean)), QString::fromStdString(cellName(cell))));
+    session_.say(
+        tr("%1 kept at %2")
+            .arg(QString::fromStdString(ppfdFigure(reading.mean)), QString::fromStdString(cellName(cell))));
     const auto* plane = session_.plane();
     setTarget(plane == nullptr ? std::nullopt : nextCell(*plane->grid, plane->readings));
     emit taken(reading.mean.value(), doubtful);

@@ -41,7 +41,7 @@ class ReadingTaker : public QObject {
     void follow();
 
   signals:
-    void changed();                    ///< target or armed state
+    void changed();  ///< target or armed state
     void sampled(double seconds, double ppfd);
     void taken(double ppfd, bool doubtful);
 

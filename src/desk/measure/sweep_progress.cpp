@@ -43,12 +43,14 @@ void SweepProgress::paintEvent(QPaintEvent* /*event*/) {
             p.drawRoundedRect(bar, 3, 3);
             p.setPen(Qt::NoPen);
             p.setBrush(chosen && session_.depth() && plane.depth == *session_.depth() ? c.accent : c.water);
-            if (share > 0) p.drawRoundedRect(QRectF(bar.left(), bar.top(), bar.width() * share, bar.height()), 3, 3);
+            if (share > 0)
+                p.drawRoundedRect(QRectF(bar.left(), bar.top(), bar.width() * share, bar.height()), 3, 3);
             y += 14;
         }
         p.setFont(houseFont(12, chosen));
         p.setPen(chosen ? c.accent : c.muted);
-        p.drawText(QRectF(group.left(), std::max(y + 2, 46.0), group.width(), 18), Qt::AlignLeft | Qt::AlignVCenter, session_.length(run.height));
+        p.drawText(QRectF(group.left(), std::max(y + 2, 46.0), group.width(), 18),
+                   Qt::AlignLeft | Qt::AlignVCenter, session_.length(run.height));
     }
 }
 

@@ -10,7 +10,9 @@
 
 namespace glumet {
 
-PagePreview::PagePreview(Session& session) : session_(session) { setAccessibleName(tr("The page as it will be published")); }
+PagePreview::PagePreview(Session& session) : session_(session) {
+    setAccessibleName(tr("The page as it will be published"));
+}
 
 void PagePreview::setReview(const Expected<Review>* review) {
     review_ = review;
@@ -24,7 +26,8 @@ void PagePreview::paintEvent(QPaintEvent* /*event*/) {
     if (!review_->has_value()) {
         p.setFont(houseFont(14));
         p.setPen(session_.palette().muted);
-        p.drawText(rect().adjusted(60, 0, -60, 0), Qt::AlignCenter | Qt::TextWordWrap, text(review_->error().sentence()));
+        p.drawText(rect().adjusted(60, 0, -60, 0), Qt::AlignCenter | Qt::TextWordWrap,
+                   text(review_->error().sentence()));
         return;
     }
     const double scale = std::min(width() / kPageWidth, height() / kPageHeight);
@@ -35,7 +38,11 @@ void PagePreview::paintEvent(QPaintEvent* /*event*/) {
 }
 
 PublishStage::PublishStage(Session& session)
-    : Stage(session), review_(problem("", "not computed")), title_(makeLabel({}, TextRole::Title)), preview_(new PagePreview(session)), publish_(new QPushButton(tr("Publish to a folder…"))) {
+    : Stage(session),
+      review_(problem("", "not computed")),
+      title_(makeLabel({}, TextRole::Title)),
+      preview_(new PagePreview(session)),
+      publish_(new QPushButton(tr("Publish to a folder…"))) {
     publish_->setProperty("primary", true);
     publish_->setObjectName(QStringLiteral("publishButton"));
     auto* layout = new QVBoxLayout(this);
@@ -50,8 +57,10 @@ PublishStage::PublishStage(Session& session)
 }
 
 Expected<Review> PublishStage::makeReview() const {
-    if (session().sweep() == nullptr) return problem("", tr("There is nothing to publish yet.").toStdString());
-    return reviewOf(session().bench(), {session().sweep()->configuration, session().unit(), session().now().left(10)});
+    if (session().sweep() == nullptr)
+        return problem("", tr("There is nothing to publish yet.").toStdString());
+    return reviewOf(session().bench(),
+                    {session().sweep()->configuration, session().unit(), session().now().left(10)});
 }
 
 void PublishStage::refresh() {
@@ -73,15 +82,24 @@ std::vector<Finding> PublishStage::findings() const {
         finding.view = view;
         out.push_back(finding);
     };
-    fact(FindingKind::Fact, tr("One page and its data"), tr("HTML with its figures inside, PDF, SVG and PNG figures, readings.csv and bench.json."), EvidenceView::None);
-    if (!made->verdict.speaks()) fact(FindingKind::Doubt, tr("No height on the card"), QString::fromStdString(made->verdict.reason), EvidenceView::Height);
+    fact(FindingKind::Fact, tr("One page and its data"),
+         tr("HTML with its figures inside, PDF, SVG and PNG figures, readings.csv and bench.json."),
+         EvidenceView::None);
+    if (!made->verdict.speaks())
+        fact(FindingKind::Doubt, tr("No height on the card"), QString::fromStdString(made->verdict.reason),
+             EvidenceView::Height);
     if (!made->doubts.empty())
-        fact(FindingKind::Doubt, tr("%n doubt(s) will be printed", nullptr, static_cast<int>(made->doubts.size())).replace(QStringLiteral("(s)"), made->doubts.size() == 1 ? QString() : QStringLiteral("s")),
+        fact(FindingKind::Doubt,
+             tr("%n doubt(s) will be printed", nullptr, static_cast<int>(made->doubts.size()))
+                 .replace(QStringLiteral("(s)"), made->doubts.size() == 1 ? QString() : QStringLiteral("s")),
              made->doubts.front(), EvidenceView::Field);
     for (const auto& pair : made->conditions)
         if (pair.value == tr("not recorded") || pair.value == tr("not described"))
-            fact(FindingKind::Doubt, tr("%1 is missing").arg(pair.name), tr("Readers cannot compare without it."), EvidenceView::Bench);
-    fact(FindingKind::Next, tr("Publish"), tr("Choose a folder; files of an earlier publication there are replaced whole."), EvidenceView::None);
+            fact(FindingKind::Doubt, tr("%1 is missing").arg(pair.name),
+                 tr("Readers cannot compare without it."), EvidenceView::Bench);
+    fact(FindingKind::Next, tr("Publish"),
+         tr("Choose a folder; files of an earlier publication there are replaced whole."),
+         EvidenceView::None);
     return out;
 }
 

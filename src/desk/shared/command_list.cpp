@@ -9,7 +9,9 @@
 namespace glumet {
 namespace {
 
-QString plainText(const QAction* action) { return action->text().remove(QLatin1Char('&')).remove(QStringLiteral("…")); }
+QString plainText(const QAction* action) {
+    return action->text().remove(QLatin1Char('&')).remove(QStringLiteral("…"));
+}
 
 }  // namespace
 
@@ -36,10 +38,13 @@ void CommandList::filter(const QString& words) {
     const auto wanted = words.split(QLatin1Char(' '), Qt::SkipEmptyParts);
     for (qsizetype i = 0; i < actions_.size(); ++i) {
         const QString name = plainText(actions_[i]);
-        const bool fits = std::all_of(wanted.begin(), wanted.end(), [&](const QString& word) { return name.contains(word, Qt::CaseInsensitive); });
+        const bool fits = std::all_of(wanted.begin(), wanted.end(), [&](const QString& word) {
+            return name.contains(word, Qt::CaseInsensitive);
+        });
         if (!fits || !actions_[i]->isEnabled()) continue;
         const QString keys = actions_[i]->shortcut().toString(QKeySequence::NativeText);
-        auto* item = new QListWidgetItem(keys.isEmpty() ? name : QStringLiteral("%1    %2").arg(name, keys), list_);
+        auto* item =
+            new QListWidgetItem(keys.isEmpty() ? name : QStringLiteral("%1    %2").arg(name, keys), list_);
         item->setData(Qt::UserRole, static_cast<int>(i));
     }
     list_->setCurrentRow(0);
@@ -88,7 +93,8 @@ KeySheet::KeySheet(const QList<QAction*>& actions, QWidget* parent) : QDialog(pa
     add(tr("D, X, C"), tr("Field: doubtful, excluded, contours"));
     add(tr("Tab"), tr("Next part of the window"));
     for (const auto* action : actions)
-        if (!action->shortcut().isEmpty()) add(action->shortcut().toString(QKeySequence::NativeText), plainText(action));
+        if (!action->shortcut().isEmpty())
+            add(action->shortcut().toString(QKeySequence::NativeText), plainText(action));
 }
 
 }  // namespace glumet

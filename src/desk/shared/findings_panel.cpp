@@ -13,7 +13,6 @@ constexpr int kSide = 20;
 constexpr int kGap = 3;
 constexpr int kPad = 8;
 
-
 int orderOf(FindingKind kind) { return kind == FindingKind::Fact ? 0 : kind == FindingKind::Doubt ? 1 : 2; }
 
 }  // namespace
@@ -30,7 +29,8 @@ FindingItem::FindingItem(const Session& session, Finding finding, QWidget* paren
 }
 
 QString FindingItem::title() const {
-    return (finding_.kind == FindingKind::Doubt ? QStringLiteral("▲ ") : QString()) + glumet::text(finding_.title);
+    return (finding_.kind == FindingKind::Doubt ? QStringLiteral("▲ ") : QString()) +
+           glumet::text(finding_.title);
 }
 
 QRect FindingItem::titleRect(int width) const {
@@ -40,10 +40,13 @@ QRect FindingItem::titleRect(int width) const {
 
 QRect FindingItem::bodyRect(int width, int top) const {
     const QFontMetrics metrics(houseFont(13));
-    return metrics.boundingRect(QRect(kSide, top, width - 2 * kSide, 2000), Qt::TextWordWrap, glumet::text(finding_.body));
+    return metrics.boundingRect(QRect(kSide, top, width - 2 * kSide, 2000), Qt::TextWordWrap,
+                                glumet::text(finding_.body));
 }
 
-int FindingItem::heightForWidth(int width) const { return bodyRect(width, titleRect(width).bottom() + kGap).bottom() + kPad; }
+int FindingItem::heightForWidth(int width) const {
+    return bodyRect(width, titleRect(width).bottom() + kGap).bottom() + kPad;
+}
 QSize FindingItem::sizeHint() const { return {240, heightForWidth(qMax(width(), 200))}; }
 
 void FindingItem::paintEvent(QPaintEvent* /*event*/) {
@@ -56,7 +59,8 @@ void FindingItem::paintEvent(QPaintEvent* /*event*/) {
     p.drawText(QRect(kSide, kPad, width() - 2 * kSide, head.height() + 4), Qt::TextWordWrap, title());
     p.setFont(houseFont(13));
     p.setPen(finding_.kind == FindingKind::Next ? c.text : c.muted);
-    p.drawText(QRect(kSide, head.bottom() + kGap, width() - 2 * kSide, height()), Qt::TextWordWrap, glumet::text(finding_.body));
+    p.drawText(QRect(kSide, head.bottom() + kGap, width() - 2 * kSide, height()), Qt::TextWordWrap,
+               glumet::text(finding_.body));
     if (!hasFocus()) return;
     p.setPen(QPen(c.accent, 1));
     p.drawRect(rect().adjusted(6, 0, -7, -1));
@@ -95,7 +99,8 @@ void FindingsPanel::setFindings(const std::vector<Finding>& findings) {
         delete item;
     }
     auto sorted = findings;
-    std::stable_sort(sorted.begin(), sorted.end(), [](const Finding& a, const Finding& b) { return orderOf(a.kind) < orderOf(b.kind); });
+    std::stable_sort(sorted.begin(), sorted.end(),
+                     [](const Finding& a, const Finding& b) { return orderOf(a.kind) < orderOf(b.kind); });
     bool next_begun = false;
     for (const auto& finding : sorted) {
         if (finding.kind == FindingKind::Next && !next_begun) {

@@ -15,7 +15,8 @@ constexpr double kFigureInterval = 0.25;
 
 }  // namespace
 
-ValueStrip::ValueStrip(const Session& session, double seconds, QWidget* parent) : QWidget(parent), session_(session), seconds_(seconds) {
+ValueStrip::ValueStrip(const Session& session, double seconds, QWidget* parent)
+    : QWidget(parent), session_(session), seconds_(seconds) {
     setAccessibleName(tr("Last seconds of the reading"));
 }
 
@@ -32,7 +33,8 @@ void ValueStrip::clear() {
 
 std::optional<std::pair<double, double>> ValueStrip::swing() const {
     if (samples_.empty()) return std::nullopt;
-    const auto [low, high] = std::minmax_element(samples_.begin(), samples_.end(), [](const auto& a, const auto& b) { return a.second < b.second; });
+    const auto [low, high] = std::minmax_element(
+        samples_.begin(), samples_.end(), [](const auto& a, const auto& b) { return a.second < b.second; });
     return std::pair{low->second, high->second};
 }
 
@@ -51,7 +53,8 @@ void ValueStrip::paintEvent(QPaintEvent* /*event*/) {
     const double middle = 0.5 * (range->first + range->second);
     const double half = std::max({0.5 * (range->second - range->first), 0.05 * middle, 1e-9}) * 1.15;
     const auto at = [&](const std::pair<double, double>& sample) {
-        return QPointF(width() * (1.0 - (samples_.back().first - sample.first) / seconds_), height() * (0.5 - 0.5 * (sample.second - middle) / half));
+        return QPointF(width() * (1.0 - (samples_.back().first - sample.first) / seconds_),
+                       height() * (0.5 - 0.5 * (sample.second - middle) / half));
     };
     QPainterPath path(at(samples_.front()));
     for (const auto& sample : samples_) path.lineTo(at(sample));
@@ -61,8 +64,14 @@ void ValueStrip::paintEvent(QPaintEvent* /*event*/) {
 }
 
 LedgerLine::LedgerLine(Session& session)
-    : session_(session), live_(new QLabel), strip_(new ValueStrip(session, 8.0)), swing_(makeLabel({}, TextRole::Muted)),
-      meter_(makeLabel({}, TextRole::Muted)), word_(makeLabel({}, TextRole::Body)), saved_(makeLabel({}, TextRole::Muted)), units_(new QButtonGroup(this)) {
+    : session_(session),
+      live_(new QLabel),
+      strip_(new ValueStrip(session, 8.0)),
+      swing_(makeLabel({}, TextRole::Muted)),
+      meter_(makeLabel({}, TextRole::Muted)),
+      word_(makeLabel({}, TextRole::Body)),
+      saved_(makeLabel({}, TextRole::Muted)),
+      units_(new QButtonGroup(this)) {
     setObjectName(QStringLiteral("ledger"));
     setAttribute(Qt::WA_StyledBackground);
     setFixedHeight(48);
@@ -77,7 +86,9 @@ LedgerLine::LedgerLine(Session& session)
     auto* layout = new QHBoxLayout(this);
     layout->setContentsMargins(20, 0, 14, 0);
     layout->setSpacing(14);
-    for (QWidget* widget : {static_cast<QWidget*>(live_), static_cast<QWidget*>(strip_), static_cast<QWidget*>(swing_), static_cast<QWidget*>(meter_)}) layout->addWidget(widget);
+    for (QWidget* widget : {static_cast<QWidget*>(live_), static_cast<QWidget*>(strip_),
+                            static_cast<QWidget*>(swing_), static_cast<QWidget*>(meter_)})
+        layout->addWidget(widget);
     layout->addWidget(word_, 1);
     layout->addWidget(saved_);
     layout->addWidget(makeSwitches());
@@ -85,7 +96,8 @@ LedgerLine::LedgerLine(Session& session)
     connect(&session, &Session::said, this, &LedgerLine::showWord);
     connect(&session, &Session::projectChanged, this, [this] { saved_->setText(tr("all saved")); });
     // Told after the commit: what is shown as saved is on the disk.
-    connect(&session, &Session::dataChanged, this, [this] { saved_->setText(tr("saved %1").arg(session_.now().mid(11, 8))); });
+    connect(&session, &Session::dataChanged, this,
+            [this] { saved_->setText(tr("saved %1").arg(session_.now().mid(11, 8))); });
     followMeter();
     refresh();
 }
@@ -104,7 +116,8 @@ QWidget* LedgerLine::makeSwitches() {
         units_->addButton(button, static_cast<int>(unit));
         layout->addWidget(button);
     }
-    connect(units_, &QButtonGroup::idClicked, this, [this](int id) { session_.setUnit(static_cast<LengthUnit>(id)); });
+    connect(units_, &QButtonGroup::idClicked, this,
+            [this](int id) { session_.setUnit(static_cast<LengthUnit>(id)); });
     auto* theme = new QPushButton(tr("paper"));
     theme->setProperty("quiet", true);
     theme->setObjectName(QStringLiteral("themeSwitch"));
@@ -143,7 +156,8 @@ void LedgerLine::showWord(const QString& sentence, bool problem) {
 
 void LedgerLine::refresh() {
     if (auto* button = units_->button(static_cast<int>(session_.unit()))) button->setChecked(true);
-    if (auto* theme = findChild<QPushButton*>(QStringLiteral("themeSwitch"))) theme->setText(session_.dark() ? tr("paper") : tr("dim"));
+    if (auto* theme = findChild<QPushButton*>(QStringLiteral("themeSwitch")))
+        theme->setText(session_.dark() ? tr("paper") : tr("dim"));
     if (session_.project() == nullptr) saved_->clear();
     update();
     strip_->update();

@@ -29,7 +29,9 @@ void PlanMap::setHint(const QString& hint) {
     update();
 }
 
-PlanLayout PlanMap::layoutNow() const { return planLayout(QRectF(rect()).adjusted(2, 2, -2, -2), plan_, true); }
+PlanLayout PlanMap::layoutNow() const {
+    return planLayout(QRectF(rect()).adjusted(2, 2, -2, -2), plan_, true);
+}
 
 int PlanMap::heightForWidth(int width) const {
     // Names and walls take about as much beside the plan as below it.
@@ -72,15 +74,26 @@ void PlanMap::keyPressEvent(QKeyEvent* event) {
     int dx = 0;
     int dy = 0;
     switch (event->key()) {
-        case Qt::Key_Left: dx = -1; break;
-        case Qt::Key_Right: dx = 1; break;
-        case Qt::Key_Up: dy = 1; break;  // rows count from the front, which is below
-        case Qt::Key_Down: dy = -1; break;
-        default: QWidget::keyPressEvent(event); return;
+        case Qt::Key_Left:
+            dx = -1;
+            break;
+        case Qt::Key_Right:
+            dx = 1;
+            break;
+        case Qt::Key_Up:
+            dy = 1;
+            break;  // rows count from the front, which is below
+        case Qt::Key_Down:
+            dy = -1;
+            break;
+        default:
+            QWidget::keyPressEvent(event);
+            return;
     }
     if (plan_.grid.cells() == 0) return;
     const Cell from = plan_.selected.value_or(plan_.next.value_or(Cell{0, 0}));
-    emit cellChosen({std::clamp(from.column + dx, 0, plan_.grid.columns() - 1), std::clamp(from.row + dy, 0, plan_.grid.rows() - 1)});
+    emit cellChosen({std::clamp(from.column + dx, 0, plan_.grid.columns() - 1),
+                     std::clamp(from.row + dy, 0, plan_.grid.rows() - 1)});
 }
 
 void PlanMap::focusInEvent(QFocusEvent* /*event*/) { update(); }

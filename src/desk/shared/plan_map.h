@@ -24,7 +24,7 @@ class PlanMap : public QWidget {
     QRectF footprint() const;
 
   signals:
-    void cellChosen(glumet::Cell cell);   ///< by click or arrow key
+    void cellChosen(glumet::Cell cell);  ///< by click or arrow key
     void cellHovered(glumet::Cell cell);
     void hoverEnded();
 

@@ -28,10 +28,13 @@ void SectionView::setShowsRecommendation(bool shows) {
 void SectionView::refresh() {
     data_ = {};
     if (const auto* sweep = session_.sweep())
-        data_ = sectionOf(session_.bench(), *sweep, session_.height(), session_.depth(), recommends_ ? session_.verdict() : nullptr,
-                          session_.doubtfulRuns(), session_.unit());
+        data_ =
+            sectionOf(session_.bench(), *sweep, session_.height(), session_.depth(),
+                      recommends_ ? session_.verdict() : nullptr, session_.doubtfulRuns(), session_.unit());
     if (session_.height() && session_.depth())
-        setAccessibleDescription(tr("Fixture at %1, plane %2 under water").arg(session_.length(*session_.height()), session_.length(*session_.depth())));
+        setAccessibleDescription(
+            tr("Fixture at %1, plane %2 under water")
+                .arg(session_.length(*session_.height()), session_.length(*session_.depth())));
     update();
 }
 
@@ -42,7 +45,8 @@ QString SectionView::benchSentence() const {
     const auto* tank = run == nullptr ? nullptr : byId(session_.bench().tanks, run->tank);
     if (tank == nullptr) return tr("Tank not described");
     return tr("%1, %2 × %3 × %4")
-        .arg(QString::fromStdString(tank->name), session_.figure(tank->length), session_.figure(tank->width), session_.length(tank->water_depth));
+        .arg(QString::fromStdString(tank->name), session_.figure(tank->length), session_.figure(tank->width),
+             session_.length(tank->water_depth));
 }
 
 void SectionView::paintLegend(QPainter& p) const {
@@ -52,7 +56,9 @@ void SectionView::paintLegend(QPainter& p) const {
     p.setPen(c.muted);
     p.drawText(QRectF(20, top, width() - 40, 18), Qt::AlignLeft | Qt::AlignVCenter,
                p.fontMetrics().elidedText(benchSentence(), Qt::ElideRight, width() - 40));
-    const std::array<std::pair<MarkKind, QString>, 3> marks{std::pair{MarkKind::Measured, tr("measured")}, {MarkKind::Planned, tr("planned")}, {MarkKind::Doubtful, tr("doubtful")}};
+    const std::array<std::pair<MarkKind, QString>, 3> marks{std::pair{MarkKind::Measured, tr("measured")},
+                                                            {MarkKind::Planned, tr("planned")},
+                                                            {MarkKind::Doubtful, tr("doubtful")}};
     for (std::size_t i = 0; i < marks.size(); ++i) {
         const double x = 26 + static_cast<double>(i % 2) * 130;
         const double y = top + 36 + static_cast<double>(i / 2) * 22;
@@ -75,9 +81,11 @@ void SectionView::paintEvent(QPaintEvent* /*event*/) {
     p.setPen(hasFocus() ? c.accent : c.muted);
     p.drawText(QRectF(20, 14, 120, 18), Qt::AlignLeft | Qt::AlignVCenter, tr("Section"));
     p.setPen(c.muted);
-    p.drawText(QRectF(20, 14, width() - 40, 18), Qt::AlignRight | Qt::AlignVCenter, tr("to scale, %1").arg(QString::fromStdString(unitName(session_.unit()))));
+    p.drawText(QRectF(20, 14, width() - 40, 18), Qt::AlignRight | Qt::AlignVCenter,
+               tr("to scale, %1").arg(QString::fromStdString(unitName(session_.unit()))));
     if (session_.sweep() == nullptr) {
-        p.drawText(figureArea().adjusted(30, 0, -30, 0), Qt::AlignCenter | Qt::TextWordWrap, tr("The tank and every height you measure at will stand here."));
+        p.drawText(figureArea().adjusted(30, 0, -30, 0), Qt::AlignCenter | Qt::TextWordWrap,
+                   tr("The tank and every height you measure at will stand here."));
         return;
     }
     paintSection(p, figureArea(), data_, c);
@@ -101,11 +109,20 @@ void SectionView::mousePressEvent(QMouseEvent* event) {
 
 void SectionView::keyPressEvent(QKeyEvent* event) {
     switch (event->key()) {
-        case Qt::Key_Up: session_.stepHeight(1); break;
-        case Qt::Key_Down: session_.stepHeight(-1); break;
-        case Qt::Key_PageUp: session_.stepDepth(-1); break;
-        case Qt::Key_PageDown: session_.stepDepth(1); break;
-        default: QWidget::keyPressEvent(event);
+        case Qt::Key_Up:
+            session_.stepHeight(1);
+            break;
+        case Qt::Key_Down:
+            session_.stepHeight(-1);
+            break;
+        case Qt::Key_PageUp:
+            session_.stepDepth(-1);
+            break;
+        case Qt::Key_PageDown:
+            session_.stepDepth(1);
+            break;
+        default:
+            QWidget::keyPressEvent(event);
     }
 }
 

@@ -13,7 +13,8 @@ std::optional<T> stepped(const std::vector<T>& values, std::optional<T> from, in
     if (values.empty()) return std::nullopt;
     const auto at = from ? std::find(values.begin(), values.end(), *from) : values.end();
     if (at == values.end()) return values.front();
-    const auto index = std::clamp<std::ptrdiff_t>(at - values.begin() + by, 0, static_cast<std::ptrdiff_t>(values.size()) - 1);
+    const auto index = std::clamp<std::ptrdiff_t>(at - values.begin() + by, 0,
+                                                  static_cast<std::ptrdiff_t>(values.size()) - 1);
     return values[static_cast<std::size_t>(index)];
 }
 
@@ -41,10 +42,11 @@ void Session::setProject(std::unique_ptr<Project> project) {
     height_.reset();
     depth_.reset();
     cell_.reset();
-    if (project_) connect(project_.get(), &Project::changed, this, [this] {
-        rebuild();
-        emit dataChanged();
-    });
+    if (project_)
+        connect(project_.get(), &Project::changed, this, [this] {
+            rebuild();
+            emit dataChanged();
+        });
     rebuild();
     emit projectChanged();
 }
@@ -175,7 +177,8 @@ const std::vector<std::size_t>& Session::doubtfulRuns() const {
         if (sweep() != nullptr)
             for (const auto index : sweep()->runs) {
                 const auto findings = runDoubts(bench(), index, findingContext());
-                if (std::any_of(findings.begin(), findings.end(), [](const Finding& f) { return f.kind == FindingKind::Doubt; }))
+                if (std::any_of(findings.begin(), findings.end(),
+                                [](const Finding& f) { return f.kind == FindingKind::Doubt; }))
                     doubtful_->push_back(index);
             }
     }
@@ -214,11 +217,20 @@ void Session::show(const Finding& finding) {
     if (finding.depth) chooseDepth(*finding.depth);
     if (finding.cell) chooseCell(finding.cell);
     switch (finding.view) {
-        case EvidenceView::None: break;
-        case EvidenceView::Bench: goTo(StageId::Bench); break;
-        case EvidenceView::Measure: goTo(StageId::Measure); break;
-        case EvidenceView::Field: goTo(StageId::Field); break;
-        case EvidenceView::Height: goTo(StageId::Height); break;
+        case EvidenceView::None:
+            break;
+        case EvidenceView::Bench:
+            goTo(StageId::Bench);
+            break;
+        case EvidenceView::Measure:
+            goTo(StageId::Measure);
+            break;
+        case EvidenceView::Field:
+            goTo(StageId::Field);
+            break;
+        case EvidenceView::Height:
+            goTo(StageId::Height);
+            break;
     }
 }
 

@@ -85,10 +85,10 @@ class Session : public QObject {
     void goTo(StageId stage) { emit stageWanted(stage); }
 
   signals:
-    void projectChanged();    ///< another project, or none
-    void dataChanged();       ///< an edit of this project
+    void projectChanged();  ///< another project, or none
+    void dataChanged();     ///< an edit of this project
     void selectionChanged();
-    void wordsChanged();      ///< unit or theme
+    void wordsChanged();  ///< unit or theme
     void meterChanged();
     void said(const QString& sentence, bool problem);
     void stageWanted(glumet::StageId stage);

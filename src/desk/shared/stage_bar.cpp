@@ -24,11 +24,16 @@ StageBar::StageBar(Session& session) : session_(session), progress_(kStages) {
 
 QString StageBar::nameOf(StageId stage) {
     switch (stage) {
-        case StageId::Bench: return tr("Bench");
-        case StageId::Measure: return tr("Measure");
-        case StageId::Field: return tr("Field");
-        case StageId::Height: return tr("Height");
-        case StageId::Publish: return tr("Publish");
+        case StageId::Bench:
+            return tr("Bench");
+        case StageId::Measure:
+            return tr("Measure");
+        case StageId::Field:
+            return tr("Field");
+        case StageId::Height:
+            return tr("Height");
+        case StageId::Publish:
+            return tr("Publish");
     }
     return {};
 }
@@ -55,7 +60,8 @@ std::vector<QRect> StageBar::rects() const {
     for (int i = 0; i < kStages; ++i) {
         // Measured in bold, so that nothing moves when a stage is chosen.
         int wide = bold.horizontalAdvance(nameOf(static_cast<StageId>(i)));
-        if (const auto& progress = progress_[static_cast<std::size_t>(i)]; !progress.isEmpty()) wide += 7 + small.horizontalAdvance(progress);
+        if (const auto& progress = progress_[static_cast<std::size_t>(i)]; !progress.isEmpty())
+            wide += 7 + small.horizontalAdvance(progress);
         out.emplace_back(x, 0, wide, height());
         x += wide + kSpacing;
     }
@@ -65,7 +71,8 @@ std::vector<QRect> StageBar::rects() const {
 int StageBar::stageAt(const QPoint& point) const {
     const auto all = rects();
     for (int i = 0; i < kStages; ++i)
-        if (all[static_cast<std::size_t>(i)].adjusted(-kSpacing / 2, 0, kSpacing / 2, 0).contains(point)) return i;
+        if (all[static_cast<std::size_t>(i)].adjusted(-kSpacing / 2, 0, kSpacing / 2, 0).contains(point))
+            return i;
     return -1;
 }
 
@@ -83,7 +90,8 @@ void StageBar::paintEvent(QPaintEvent* /*event*/) {
         const int after = rect.left() + QFontMetrics(houseFont(15, chosen)).horizontalAdvance(name) + 7;
         p.setFont(houseFont(12));
         p.setPen(chosen ? c.accent : c.muted);
-        p.drawText(QRect(after, 1, 100, height()), Qt::AlignLeft | Qt::AlignVCenter, progress_[static_cast<std::size_t>(i)]);
+        p.drawText(QRect(after, 1, 100, height()), Qt::AlignLeft | Qt::AlignVCenter,
+                   progress_[static_cast<std::size_t>(i)]);
         if (!chosen) continue;
         p.fillRect(QRect(rect.left(), height() - 4, rect.width(), 4), c.accent);
         if (hasFocus()) {

@@ -1,10 +1,10 @@
 #include "desk/shared/theme.h"
 
+#include <qcustomplot.h>
 #include <QApplication>
 #include <QLabel>
 #include <QStyle>
 #include <QStyleFactory>
-#include <qcustomplot.h>
 
 namespace glumet {
 namespace {
@@ -79,13 +79,20 @@ QCheckBox:focus { color: @accent; }
 
 const char* wordOf(TextRole role) {
     switch (role) {
-        case TextRole::Title: return "title";
-        case TextRole::Heading: return "heading";
-        case TextRole::Body: return "body";
-        case TextRole::Muted: return "muted";
-        case TextRole::Figure: return "figure";
-        case TextRole::Accent: return "accent";
-        case TextRole::Problem: return "problem";
+        case TextRole::Title:
+            return "title";
+        case TextRole::Heading:
+            return "heading";
+        case TextRole::Body:
+            return "body";
+        case TextRole::Muted:
+            return "muted";
+        case TextRole::Figure:
+            return "figure";
+        case TextRole::Accent:
+            return "accent";
+        case TextRole::Problem:
+            return "problem";
     }
     return "body";
 }
@@ -95,8 +102,14 @@ const char* wordOf(TextRole role) {
 QString styleSheetFor(const Palette& p) {
     QString sheet = QString::fromLatin1(kSheet);
     // Longer names first: @on_accent holds no other name, but @accent must not eat it.
-    for (const auto& [name, colour] : {std::pair{"@on_accent", p.on_accent}, {"@ground", p.ground}, {"@panel", p.panel}, {"@raised", p.raised},
-                                       {"@line", p.line}, {"@text", p.text}, {"@muted", p.muted}, {"@accent", p.accent}})
+    for (const auto& [name, colour] : {std::pair{"@on_accent", p.on_accent},
+                                       {"@ground", p.ground},
+                                       {"@panel", p.panel},
+                                       {"@raised", p.raised},
+                                       {"@line", p.line},
+                                       {"@text", p.text},
+                                       {"@muted", p.muted},
+                                       {"@accent", p.accent}})
         sheet.replace(QLatin1String(name), colour.name());
     return sheet;
 }

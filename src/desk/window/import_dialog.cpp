@@ -17,13 +17,16 @@ namespace {
 constexpr int kPreviewRows = 200;
 constexpr int kShownProblems = 100;
 
-
 QString delimiterWord(char delimiter) {
     switch (delimiter) {
-        case ';': return ImportDialog::tr("semicolons");
-        case '\t': return ImportDialog::tr("tabs");
-        case ' ': return ImportDialog::tr("spaces");
-        default: return ImportDialog::tr("commas");
+        case ';':
+            return ImportDialog::tr("semicolons");
+        case '\t':
+            return ImportDialog::tr("tabs");
+        case ' ':
+            return ImportDialog::tr("spaces");
+        default:
+            return ImportDialog::tr("commas");
     }
 }
 
@@ -34,8 +37,14 @@ std::optional<Millimetre> lengthIn(const QLineEdit* edit, LengthUnit unit) {
 }  // namespace
 
 ImportDialog::ImportDialog(Session& session, const QString& name, const QByteArray& bytes, QWidget* parent)
-    : QDialog(parent), session_(session), name_(name), understood_(makeLabel({}, TextRole::Body)), preview_(new QTableWidget), problems_(new QPlainTextEdit),
-      sound_only_(new QPushButton(tr("Leave the bad rows out"))), import_(new QPushButton(tr("Import"))) {
+    : QDialog(parent),
+      session_(session),
+      name_(name),
+      understood_(makeLabel({}, TextRole::Body)),
+      preview_(new QTableWidget),
+      problems_(new QPlainTextEdit),
+      sound_only_(new QPushButton(tr("Leave the bad rows out"))),
+      import_(new QPushButton(tr("Import"))) {
     setWindowTitle(tr("Import %1").arg(name));
     resize(760, 560);
     understand(bytes);
@@ -109,7 +118,8 @@ QWidget* ImportDialog::makeQuestions() {
     };
     const auto& bench = session_.bench();
     run_ = ask(0, 0, tr("run"), QFileInfo(name_).completeBaseName(), "askRun");
-    fixture_ = ask(0, 1, tr("fixture"), bench.fixtures.empty() ? QString() : text(bench.fixtures.front().name), "askFixture");
+    fixture_ = ask(0, 1, tr("fixture"),
+                   bench.fixtures.empty() ? QString() : text(bench.fixtures.front().name), "askFixture");
     height_ = ask(1, 0, tr("height, where not said"), {}, "askHeight");
     depth_ = ask(1, 1, tr("depth, where not said"), {}, "askDepth");
     pitch_x_ = ask(2, 0, tr("between columns"), {}, "askPitchX");
@@ -153,16 +163,22 @@ SheetAnswers ImportDialog::answers() const {
 
 Checked<std::vector<ReadingRow>> ImportDialog::rows() const {
     if (is_sheet_) return rowsOfSheet(sheet_, answers());
-    if (!table_.problems.empty() && !(only_sound_ && !table_.rows.empty())) return tl::make_unexpected(table_.problems);
-    if (table_.rows.empty()) return tl::make_unexpected(std::vector<Problem>{{"", tr("The file holds no reading.").toStdString()}});
+    if (!table_.problems.empty() && !(only_sound_ && !table_.rows.empty()))
+        return tl::make_unexpected(table_.problems);
+    if (table_.rows.empty())
+        return tl::make_unexpected(
+            std::vector<Problem>{{"", tr("The file holds no reading.").toStdString()}});
     return table_.rows;
 }
 
 QString ImportDialog::understoodSentence() const {
-    const QString marks = tr("Columns parted by %1, numbers with a decimal %2.").arg(delimiterWord(text_.delimiter), text_.decimal_comma ? tr("comma") : tr("dot"));
+    const QString marks =
+        tr("Columns parted by %1, numbers with a decimal %2.")
+            .arg(delimiterWord(text_.delimiter), text_.decimal_comma ? tr("comma") : tr("dot"));
     if (is_sheet_) {
         int points = 0;
-        for (const auto& block : sheet_.blocks) points += static_cast<int>(block.rows.size()) * block.columns();
+        for (const auto& block : sheet_.blocks)
+            points += static_cast<int>(block.rows.size()) * block.columns();
         return tr("A sheet of %1 planes, %2 points. %3").arg(sheet_.blocks.size()).arg(points).arg(marks);
     }
     std::set<std::string> runs;
@@ -171,8 +187,13 @@ QString ImportDialog::understoodSentence() const {
         runs.insert(row.run);
         fixtures.insert(row.fixture);
     }
-    QString sentence = tr("%1 readings in %2 runs of %3 fixtures. %4").arg(table_.rows.size()).arg(runs.size()).arg(fixtures.size()).arg(marks);
-    if (!table_.unknown_columns.empty()) sentence += tr(" Kept as they are: %1 more columns.").arg(table_.unknown_columns.size());
+    QString sentence = tr("%1 readings in %2 runs of %3 fixtures. %4")
+                           .arg(table_.rows.size())
+                           .arg(runs.size())
+                           .arg(fixtures.size())
+                           .arg(marks);
+    if (!table_.unknown_columns.empty())
+        sentence += tr(" Kept as they are: %1 more columns.").arg(table_.unknown_columns.size());
     return sentence;
 }
 
@@ -208,24 +229,35 @@ void ImportDialog::showBlocks() {
     preview_->setRowCount(static_cast<int>(sheet_.blocks.size()));
     int row = 0;
     for (const auto& block : sheet_.blocks) {
-        const QStringList cells{QString::number(block.line), text(block.title), block.height ? session_.length(*block.height) : tr("?"),
-                                block.depth ? session_.length(*block.depth) : tr("?"), QStringLiteral("%1 × %2").arg(block.columns()).arg(block.rows.size())};
-        for (int column = 0; column < cells.size(); ++column) preview_->setItem(row, column, new QTableWidgetItem(cells[column]));
+        const QStringList cells{QString::number(block.line), text(block.title),
+                                block.height ? session_.length(*block.height) : tr("?"),
+                                block.depth ? session_.length(*block.depth) : tr("?"),
+                                QStringLiteral("%1 × %2").arg(block.columns()).arg(block.rows.size())};
+        for (int column = 0; column < cells.size(); ++column)
+            preview_->setItem(row, column, new QTableWidgetItem(cells[column]));
         ++row;
     }
     preview_->resizeColumnsToContents();
 }
 
 void ImportDialog::showPreview(const std::vector<ReadingRow>& rows) {
-    const QStringList heads{tr("run"), tr("fixture"), tr("height"), tr("depth"), tr("x"), tr("y"), tr("PPFD"), tr("flag")};
+    const QStringList heads{tr("run"), tr("fixture"), tr("height"), tr("depth"),
+                            tr("x"),   tr("y"),       tr("PPFD"),   tr("flag")};
     preview_->setColumnCount(static_cast<int>(heads.size()));
     preview_->setHorizontalHeaderLabels(heads);
     preview_->setRowCount(qMin(kPreviewRows, static_cast<int>(rows.size())));
     for (int i = 0; i < preview_->rowCount(); ++i) {
         const auto& row = rows[static_cast<std::size_t>(i)];
-        const QStringList cells{text(row.run), text(row.fixture), session_.length(row.height), session_.length(row.depth), session_.figure(row.reading.x),
-                                session_.figure(row.reading.y), QString::number(row.reading.mean.value()), text(row.reading.flag)};
-        for (int column = 0; column < cells.size(); ++column) preview_->setItem(i, column, new QTableWidgetItem(cells[column]));
+        const QStringList cells{text(row.run),
+                                text(row.fixture),
+                                session_.length(row.height),
+                                session_.length(row.depth),
+                                session_.figure(row.reading.x),
+                                session_.figure(row.reading.y),
+                                QString::number(row.reading.mean.value()),
+                                text(row.reading.flag)};
+        for (int column = 0; column < cells.size(); ++column)
+            preview_->setItem(i, column, new QTableWidgetItem(cells[column]));
     }
     preview_->resizeColumnsToContents();
 }

@@ -38,8 +38,15 @@ const QString kFilter = QStringLiteral("Glumet (*.glumet)");
 }  // namespace
 
 MainWindow::MainWindow(Session& session)
-    : session_(session), bar_(new StageBar(session)), project_(new QPushButton), sweep_(new QPushButton), section_(new SectionView(session)),
-      findings_(new FindingsPanel(session)), ledger_(new LedgerLine(session)), middle_(new QStackedWidget), welcome_(makeWelcome()) {
+    : session_(session),
+      bar_(new StageBar(session)),
+      project_(new QPushButton),
+      sweep_(new QPushButton),
+      section_(new SectionView(session)),
+      findings_(new FindingsPanel(session)),
+      ledger_(new LedgerLine(session)),
+      middle_(new QStackedWidget),
+      welcome_(makeWelcome()) {
     setAcceptDrops(true);
     resize(1280, 800);
     auto* centre = new QWidget;
@@ -76,7 +83,8 @@ MainWindow::MainWindow(Session& session)
 void MainWindow::dress() {
     if (dressed_ == &session_.palette()) return;  // a change of units alone
     dressed_ = &session_.palette();
-    if (auto* application = qobject_cast<QApplication*>(QCoreApplication::instance())) applyTheme(*application, session_.palette());
+    if (auto* application = qobject_cast<QApplication*>(QCoreApplication::instance()))
+        applyTheme(*application, session_.palette());
 }
 
 QWidget* MainWindow::makeTopBar() {
@@ -113,8 +121,10 @@ QWidget* MainWindow::makeWelcome() {
     layout->setSpacing(12);
     layout->addStretch(2);
     layout->addWidget(makeLabel(tr("From a probe on a stick to a height you can publish"), TextRole::Title));
-    auto* body = makeLabel(tr("A project holds the bench, the readings and the verdicts of your fixtures. Begin with a new one and import or measure "
-                              "readings, or open one you have."), TextRole::Muted);
+    auto* body = makeLabel(tr("A project holds the bench, the readings and the verdicts of your fixtures. "
+                              "Begin with a new one and import or measure "
+                              "readings, or open one you have."),
+                           TextRole::Muted);
     body->setWordWrap(true);
     layout->addWidget(body);
     layout->addSpacing(10);
@@ -162,13 +172,16 @@ void MainWindow::makeFileCommands() {
     });
     command(tr("Save a copy as…"), QKeySequence(tr("Ctrl+Shift+S")), [this] {
         if (session_.project() == nullptr) return;
-        const QString path = QFileDialog::getSaveFileName(this, tr("Save a copy as"), {}, kFilter, nullptr, QFileDialog::DontConfirmOverwrite);
+        const QString path = QFileDialog::getSaveFileName(this, tr("Save a copy as"), {}, kFilter, nullptr,
+                                                          QFileDialog::DontConfirmOverwrite);
         if (path.isEmpty()) return;
         const auto done = session_.project()->copyTo(path);
         done ? session_.say(tr("Copied to %1").arg(path)) : session_.warn(text(done.error().sentence()));
     });
     command(tr("Import readings…"), QKeySequence(tr("Ctrl+I")), [this] {
-        const QString path = QFileDialog::getOpenFileName(this, tr("Import readings"), {}, tr("Tables and bench descriptions (*.csv *.txt *.tsv *.json);;All files (*)"));
+        const QString path = QFileDialog::getOpenFileName(
+            this, tr("Import readings"), {},
+            tr("Tables and bench descriptions (*.csv *.txt *.tsv *.json);;All files (*)"));
         if (!path.isEmpty()) importFile(path);
     });
     command(tr("Export readings and bench…"), QKeySequence(tr("Ctrl+E")), [this] {
@@ -180,8 +193,10 @@ void MainWindow::makeFileCommands() {
 
 void MainWindow::makeStageCommands() {
     int number = 1;
-    for (const auto stage : {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish})
-        command(tr("Go to %1").arg(StageBar::nameOf(stage)), QKeySequence(tr("Ctrl+%1").arg(number++)), [this, stage] { showStage(stage); });
+    for (const auto stage :
+         {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish})
+        command(tr("Go to %1").arg(StageBar::nameOf(stage)), QKeySequence(tr("Ctrl+%1").arg(number++)),
+                [this, stage] { showStage(stage); });
     command(tr("Choose fixture and configuration"), QKeySequence(tr("Ctrl+F")), [this] { chooseSweep(); });
     command(tr("Next height up"), QKeySequence(tr("Ctrl+Up")), [this] { session_.stepHeight(1); });
     command(tr("Next height down"), QKeySequence(tr("Ctrl+Down")), [this] { session_.stepHeight(-1); });
@@ -210,7 +225,8 @@ void MainWindow::makeEditCommands() {
     command(tr("Lengths in centimetres"), {}, [this] { session_.setUnit(LengthUnit::Cm); });
     command(tr("Lengths in millimetres"), {}, [this] { session_.setUnit(LengthUnit::Mm); });
     command(tr("Lengths in inches"), {}, [this] { session_.setUnit(LengthUnit::Inch); });
-    command(tr("Dim room or paper"), QKeySequence(tr("Ctrl+T")), [this] { session_.setDark(!session_.dark()); });
+    command(tr("Dim room or paper"), QKeySequence(tr("Ctrl+T")),
+            [this] { session_.setDark(!session_.dark()); });
     command(tr("All commands"), QKeySequence(tr("Ctrl+K")), [this] { showCommandList(); });
     command(tr("Keys"), QKeySequence(tr("F1")), [this] { KeySheet(commands_, this).exec(); });
 }
@@ -221,11 +237,21 @@ Stage* MainWindow::stageWidget(StageId id) {
     auto& stage = stages_[static_cast<std::size_t>(id)];
     if (stage != nullptr) return stage;
     switch (id) {
-        case StageId::Bench: stage = new BenchStage(session_); break;
-        case StageId::Measure: stage = new MeasureStage(session_); break;
-        case StageId::Field: stage = new FieldStage(session_); break;
-        case StageId::Height: stage = new HeightStage(session_); break;
-        case StageId::Publish: stage = new PublishStage(session_); break;
+        case StageId::Bench:
+            stage = new BenchStage(session_);
+            break;
+        case StageId::Measure:
+            stage = new MeasureStage(session_);
+            break;
+        case StageId::Field:
+            stage = new FieldStage(session_);
+            break;
+        case StageId::Height:
+            stage = new HeightStage(session_);
+            break;
+        case StageId::Publish:
+            stage = new PublishStage(session_);
+            break;
     }
     middle_->addWidget(stage);
     return stage;
@@ -235,7 +261,8 @@ void MainWindow::showStage(StageId id) {
     bar_->setCurrent(id);
     if (session_.project() == nullptr) return;
     section_->setShowsRecommendation(id == StageId::Height || id == StageId::Publish);
-    if (session_.meter() != nullptr) id == StageId::Measure ? session_.meter()->start() : session_.meter()->stop();
+    if (session_.meter() != nullptr)
+        id == StageId::Measure ? session_.meter()->start() : session_.meter()->stop();
     refreshAll();
     stageWidget(id)->keyWidget()->setFocus();
 }
@@ -269,7 +296,10 @@ void MainWindow::refreshHead() {
     const auto& bench = session_.bench();
     project_->setText(session_.project() == nullptr ? tr("Glumet") : text(bench.title));
     setWindowTitle(session_.project() == nullptr ? tr("Glumet") : tr("%1 – Glumet").arg(text(bench.title)));
-    sweep_->setText(session_.sweep() == nullptr ? QString() : text(configurationName(bench, session_.sweep()->configuration)) + QStringLiteral(" ▾"));
+    sweep_->setText(session_.sweep() == nullptr
+                        ? QString()
+                        : text(configurationName(bench, session_.sweep()->configuration)) +
+                              QStringLiteral(" ▾"));
     sweep_->setVisible(session_.sweep() != nullptr);
     QString measured;
     QString field;
@@ -305,9 +335,11 @@ void MainWindow::chooseSweep() {
     for (const auto& sweep : session_.sweeps()) {
         auto* action = menu.addAction(text(configurationName(session_.bench(), sweep.configuration)));
         action->setCheckable(true);
-        action->setChecked(session_.sweep() != nullptr && sweep.configuration == session_.sweep()->configuration);
+        action->setChecked(session_.sweep() != nullptr &&
+                           sweep.configuration == session_.sweep()->configuration);
         const auto configuration = sweep.configuration;
-        connect(action, &QAction::triggered, this, [this, configuration] { session_.chooseConfiguration(configuration); });
+        connect(action, &QAction::triggered, this,
+                [this, configuration] { session_.chooseConfiguration(configuration); });
     }
     if (menu.isEmpty()) return session_.say(tr("There is no run yet."));
     menu.exec(sweep_->mapToGlobal(QPoint(0, sweep_->height())));
@@ -325,7 +357,8 @@ bool MainWindow::openProject(const QString& path) {
 }
 
 bool MainWindow::createProject(const QString& chosen) {
-    const QString path = chosen.endsWith(QLatin1String(".glumet")) ? chosen : chosen + QStringLiteral(".glumet");
+    const QString path =
+        chosen.endsWith(QLatin1String(".glumet")) ? chosen : chosen + QStringLiteral(".glumet");
     auto project = Project::create(path, QFileInfo(path).completeBaseName());
     if (!project) {
         session_.warn(text(project.error().sentence()));
@@ -339,7 +372,8 @@ bool MainWindow::createProject(const QString& chosen) {
 void MainWindow::importFile(const QString& path) {
     if (session_.project() == nullptr) return session_.warn(tr("Open or make a project first."));
     QFile file(path);
-    if (!file.open(QIODevice::ReadOnly)) return session_.warn(tr("%1 cannot be read: %2").arg(path, file.errorString()));
+    if (!file.open(QIODevice::ReadOnly))
+        return session_.warn(tr("%1 cannot be read: %2").arg(path, file.errorString()));
     const QByteArray bytes = file.readAll();
     const QString name = QFileInfo(path).fileName();
     if (!path.endsWith(QLatin1String(".json"))) {
@@ -356,10 +390,12 @@ void MainWindow::exportTo(const QString& folder) {
     if (session_.project() == nullptr) return;
     const auto write = [&](const QString& name, const std::string& bytes) {
         QSaveFile file(QDir(folder).filePath(name));
-        return file.open(QIODevice::WriteOnly) && file.write(bytes.data(), static_cast<qint64>(bytes.size())) >= 0 && file.commit();
+        return file.open(QIODevice::WriteOnly) &&
+               file.write(bytes.data(), static_cast<qint64>(bytes.size())) >= 0 && file.commit();
     };
     const auto rows = rowsOf(session_.bench());
-    if (!write(QStringLiteral("readings.csv"), writeReadings(rows)) || !write(QStringLiteral("bench.json"), writeBench(session_.bench())))
+    if (!write(QStringLiteral("readings.csv"), writeReadings(rows)) ||
+        !write(QStringLiteral("bench.json"), writeBench(session_.bench())))
         return session_.warn(tr("%1 cannot be written to.").arg(folder));
     session_.say(tr("%1 readings and the bench exported to %2").arg(rows.size()).arg(folder));
 }
