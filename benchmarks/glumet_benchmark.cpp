@@ -6,27 +6,19 @@
 #include <QProcess>
 #include <QTemporaryDir>
 #include <algorithm>
-#include <cstdio>
-#include <fstream>
 #include <functional>
-#include <nlohmann/json.hpp>
 
 #include "core/grid.h"
 #include "core/ripple.h"
 #include "core/simulated_bench.h"
 #include "desk/window/main_window.h"
+#include "results.h"
 
 namespace {
 
 using namespace glumet;  // one small program
 
-nlohmann::ordered_json results;
-
-double middle(std::vector<double> values) {
-    std::nth_element(values.begin(), values.begin() + static_cast<std::ptrdiff_t>(values.size() / 2),
-                     values.end());
-    return values[values.size() / 2];
-}
+Results results;
 
 /// Median of `times` runs, ms.
 double median(int times, const std::function<void()>& work) {
@@ -41,8 +33,7 @@ double median(int times, const std::function<void()>& work) {
 }
 
 void report(const char* key, const char* what, double value, const char* unit, const char* bar) {
-    results[key] = {{"value", value}, {"unit", unit}, {"bar", bar}};
-    std::printf("%-58s %9.2f %-4s %s\n", what, value, unit, bar);
+    results.add(key, what, value, unit, bar);
 }
 
 /// Milliseconds from the start of a program to the moment its loop waits for input, when it says "ready".
@@ -191,6 +182,6 @@ int main(int argc, char** argv) {
     startUp("offscreen", "");
     largeProject(dir.filePath(QStringLiteral("large.glumet")));
     changes(dir.filePath(QStringLiteral("large.glumet")));
-    if (argc > 1) std::ofstream(argv[1]) << results.dump(2) << "\n";
+    if (argc > 1) results.write(argv[1]);
     return 0;
 }

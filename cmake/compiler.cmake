@@ -24,3 +24,5 @@ if(GLUMET_FUZZ)
   add_compile_options(-fsanitize=fuzzer-no-link,address,undefined)
   add_link_options(-fsanitize=address,undefined)
 endif()
+# Only libraries that are used are loaded: the window's start counts every one.
+add_link_options(-Wl,--as-needed)

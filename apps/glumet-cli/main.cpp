@@ -25,6 +25,7 @@ struct Arguments {
     std::string sheet_unit = "cm";
     bool front_row_first = false;
     bool json = false;
+    bool budget = false;
 };
 
 CLI::App* addVerb(CLI::App& app, const std::string& verb, const std::string& what, Arguments& arguments,
@@ -130,6 +131,10 @@ int main(int argc, char** argv) {
     publish->add_option("--fixture", a.publish.fixture, "fixture or configuration");
     publish->add_option("--unit", a.publish.unit, "cm, mm or in")->check(CLI::IsMember({"cm", "mm", "in"}));
     auto* check = addVerb(app, "check", "check a project file", a, 1);
+    auto* field = addVerb(app, "field", "the exact light field of a described scene", a, 1);
+    field->add_flag("--budget", a.budget, "also where the photons go");
+    auto* beam = addVerb(app, "beam", "a photometric file (LM-63) as a beam table", a, 1);
+    beam->add_option("--out", a.out, "write it back as LM-63-2019");
     auto* help_verb = app.add_subcommand("help", "what a verb does");
     help_verb->add_option("VERB", a.verb)->required();
     try {
@@ -164,6 +169,8 @@ int main(int argc, char** argv) {
                 return cli::publish(a.publish);
             },
             a.json);
+    if (field->parsed()) return answer([&] { return cli::field(file, a.budget); }, a.json);
+    if (beam->parsed()) return answer([&] { return cli::beam(file, a.out); }, a.json);
     if (check->parsed()) return answer([&] { return cli::check(file); }, a.json);
     return 2;
 }

@@ -5,11 +5,11 @@
 #include <QDir>
 #include <QFile>
 #include <QFileInfo>
-#include <QSaveFile>
 #include <nlohmann/json.hpp>
 
 #include "core/spill_limit.h"
 #include "core/sweep.h"
+#include "files.h"
 #include "formats/bench_json.h"
 #include "formats/plane_sheet.h"
 #include "formats/readings_csv.h"
@@ -20,15 +20,6 @@ namespace glumet::cli {
 namespace {
 
 using Json = nlohmann::ordered_json;
-
-QString path(const std::string& file) { return QString::fromStdString(file); }
-
-Expected<std::string> bytesOf(const std::string& name) {
-    QFile file(path(name));
-    if (!file.open(QIODevice::ReadOnly))
-        return problem(name, "cannot be read: " + file.errorString().toStdString());
-    return file.readAll().toStdString();
-}
 
 /// "3 more" is said when one line cannot hold all that is wrong.
 Problem firstOf(const std::string& file, const std::vector<Problem>& problems) {
@@ -162,14 +153,6 @@ Expected<bool> readInto(const std::string& name, const ImportQuestion& question,
     if (!incoming.description.title.empty())
         return problem(name, "is the second bench description; give one");
     incoming.description = std::move(*bench);
-    return true;
-}
-
-Expected<bool> writeText(const QString& name, const std::string& text) {
-    QSaveFile file(name);
-    if (!file.open(QIODevice::WriteOnly) || file.write(text.data(), static_cast<qint64>(text.size())) < 0 ||
-        !file.commit())
-        return problem(name.toStdString(), "cannot be written: " + file.errorString().toStdString());
     return true;
 }
 

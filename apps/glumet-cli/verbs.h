@@ -48,6 +48,11 @@ Expected<Output> publish(const PublishQuestion& question);
 
 Expected<Output> check(const std::string& project);
 
+/// The exact light field of a scene file, and where its photons go.
+Expected<Output> field(const std::string& scene, bool with_budget);
+/// A photometric file as a beam table; `target` not empty: written back as LM-63-2019.
+Expected<Output> beam(const std::string& file, const std::string& target);
+
 /// What a verb does, asks and answers; nothing for an unknown one.
 std::optional<std::string> helpOf(const std::string& verb);
 

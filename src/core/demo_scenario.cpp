@@ -235,22 +235,20 @@ Bench demoBench() {
 Bench demoReadings(std::uint64_t seed) { return DemoMaker(seed).make(); }
 
 LightScene sceneOf(const Bench& bench, const Run& run) {
-    LightScene scene;
-    if (const auto* tank = byId(bench.tanks, run.tank)) {
-        scene.length = tank->length;
-        scene.width = tank->width;
-    }
-    if (run.water == WaterState::Dry) scene.medium.refractive_index = 1.0;
+    const auto* tank = byId(bench.tanks, run.tank);
+    auto scene = emptyScene(tank == nullptr ? Tank{} : *tank, run.water == WaterState::Dry);
     const auto truth = truthOf(bench, run.fixture, run.accessory);
     scene.beams = {truth.beam};
     const auto* known = byId(bench.fixtures, run.fixture);
-    const Fixture body = known == nullptr ? Fixture{} : *known;
-    const double level = run.level_pct.value_or(100.0) / 100.0;
+    const auto emitters = latticeEmitters(known == nullptr ? Fixture{} : *known, truth.flux, 0);
     for (int i = 0; i < run.fixtures; ++i) {
-        const auto more =
-            emittersOf(body, truth.flux * level, 0, scene.length * ((i + 1.0) / (run.fixtures + 1.0)),
-                       scene.width * 0.5, run.height);
-        scene.emitters.insert(scene.emitters.end(), more.begin(), more.end());
+        SceneFixture placed;
+        placed.x_mm = scene.length_mm * ((i + 1.0) / (run.fixtures + 1.0));
+        placed.y_mm = scene.width_mm * 0.5;
+        placed.height_mm = run.height.value();
+        placed.level = run.level_pct.value_or(100.0) / 100.0;
+        placed.emitters = emitters;
+        scene.fixtures.push_back(placed);
     }
     return scene;
 }

@@ -3,7 +3,7 @@
 #include <cstdint>
 #include <vector>
 
-#include "core/light_scene.h"
+#include "core/light/scene.h"
 #include "core/run.h"
 #include "core/simulated_bench.h"
 

@@ -12,7 +12,7 @@ constexpr int kSamplesPerLook = 10;
 }  // namespace
 
 SimulatedBench::SimulatedBench(LightScene scene, BenchNoise noise, std::uint64_t seed)
-    : scene_(std::move(scene)),
+    : field_(std::move(scene)),
       noise_(noise),
       hand_(seed ^ kHandStream),
       ripple_(noise.ripple_sd, noise.ripple_correlation_s, seed) {}
@@ -20,8 +20,8 @@ SimulatedBench::SimulatedBench(LightScene scene, BenchNoise noise, std::uint64_t
 void SimulatedBench::placeProbe(Millimetre x, Millimetre y, Millimetre depth) {
     const double dx = hand_.normal() * noise_.placing_sd_mm;
     const double dy = hand_.normal() * noise_.placing_sd_mm;
-    still_ = stillPpfd(scene_, Millimetre(std::clamp(x.value() + dx, 0.0, scene_.length.value())),
-                       Millimetre(std::clamp(y.value() + dy, 0.0, scene_.width.value())), depth);
+    still_ = field_.at(Millimetre(std::clamp(x.value() + dx, 0.0, scene().length_mm)),
+                       Millimetre(std::clamp(y.value() + dy, 0.0, scene().width_mm)), depth);
 }
 
 Ppfd SimulatedBench::sample() { return still_ * ripple_.next(noise_.sample_interval_s); }

@@ -2,7 +2,7 @@
 
 #include <cstdint>
 
-#include "core/light_scene.h"
+#include "core/light/exact_field.h"
 #include "core/ripple.h"
 #include "core/run.h"
 #include "core/settled_mean.h"
@@ -31,11 +31,11 @@ class SimulatedBench {
     /// The next sample, `sample_interval_s` after the last.
     Ppfd sample();
 
-    const LightScene& scene() const { return scene_; }
+    const LightScene& scene() const { return field_.scene(); }
     const BenchNoise& noise() const { return noise_; }
 
   private:
-    LightScene scene_;
+    ExactField field_;
     BenchNoise noise_;
     Noise hand_;
     RippleProcess ripple_;

@@ -1,0 +1,231 @@
+#include "core/light/budget.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+#include "core/light/parallel.h"
+#include "core/light/surface.h"
+
+namespace glumet {
+namespace {
+
+using std::numbers::pi;
+constexpr double kDegree = pi / 180.0;
+
+/// Nodes and weights of Gauss and Legendre's 8-point rule on −1…1.
+constexpr std::array kNodes{-.9602898564975363, -.7966664774136267, -.5255324099163290, -.1834346424956498,
+                            .1834346424956498,  .5255324099163290,  .7966664774136267,  .9602898564975363};
+constexpr std::array kWeights{.1012285362903763, .2223810344533745, .3137066458778873, .3626837833783620,
+                              .3626837833783620, .3137066458778873, .2223810344533745, .1012285362903763};
+/// The widest pieces that are integrated in one go.
+constexpr double kWidestTheta = 4.0 * kDegree;
+constexpr double kWidestPhi = 30.0 * kDegree;
+
+template <class See>
+void integrate(double from, double to, double widest, See see) {
+    const int pieces = std::max(1, static_cast<int>(std::ceil((to - from) / widest)));
+    const double half = (to - from) / pieces / 2.0;
+    for (int piece = 0; piece < pieces; ++piece)
+        for (std::size_t i = 0; i < kNodes.size(); ++i)
+            see(from + half * (2.0 * piece + 1.0 + kNodes[i]), half * kWeights[i]);
+}
+
+struct Arc {
+    double from = 0.0;
+    double to = 0.0;
+    bool inside = false;
+};
+
+/// The circle of radius rho about (x, y), cut where it crosses the footprint's sides.
+std::vector<Arc> arcsOf(const LightScene& scene, double x, double y, double rho) {
+    // The axes are cut too: a ray's walls change there.
+    std::vector<double> cuts{0.0, 0.5 * pi, pi, 1.5 * pi, 2.0 * pi};
+    const auto add = [&](double angle) { cuts.push_back(angle < 0.0 ? angle + 2.0 * pi : angle); };
+    for (const double wall : {0.0, scene.length_mm})
+        if (const double cosine = (wall - x) / rho; std::abs(cosine) < 1.0) {
+            add(std::acos(cosine));
+            add(-std::acos(cosine));
+        }
+    for (const double wall : {0.0, scene.width_mm})
+        if (const double sine = (wall - y) / rho; std::abs(sine) < 1.0) {
+            add(std::asin(sine));
+            add(pi - std::asin(sine));
+        }
+    std::sort(cuts.begin(), cuts.end());
+    std::vector<Arc> arcs;
+    for (std::size_t i = 0; i + 1 < cuts.size(); ++i) {
+        const double middle = 0.5 * (cuts[i] + cuts[i + 1]);
+        const double at_x = x + rho * std::cos(middle);
+        const double at_y = y + rho * std::sin(middle);
+        arcs.push_back({cuts[i], cuts[i + 1],
+                        at_x >= 0.0 && at_x <= scene.length_mm && at_y >= 0.0 && at_y <= scene.width_mm});
+    }
+    return arcs;
+}
+
+/// Angles at which the ring about a source first touches a side or a corner, or the beam breaks.
+std::vector<double> thetaCuts(const LightScene& scene, const PointSource& source) {
+    const auto& beam = scene.beams[source.beam];
+    const double last = beam.lastAngle() * kDegree;
+    std::vector<double> cuts{0.0, last};
+    for (const double degrees : beam.breaks()) cuts.push_back(degrees * kDegree);
+    const auto touch = [&](double distance) {
+        cuts.push_back(std::atan(std::abs(distance) / source.height_mm));
+    };
+    for (const double wall_x : {0.0, scene.length_mm}) {
+        touch(wall_x - source.x_mm);
+        for (const double wall_y : {0.0, scene.width_mm})
+            touch(std::hypot(wall_x - source.x_mm, wall_y - source.y_mm));
+    }
+    for (const double wall_y : {0.0, scene.width_mm}) touch(wall_y - source.y_mm);
+    std::sort(cuts.begin(), cuts.end());
+    std::erase_if(cuts, [&](double cut) { return cut > last; });
+    return cuts;
+}
+
+/// One ray in the water on its way down.
+class Descent {
+  public:
+    Descent(const LightScene& scene, const Attenuation& attenuation, LightBudget& budget)
+        : scene_(scene), attenuation_(attenuation), budget_(budget) {}
+
+    /// From (x, y) on the surface with horizontal direction phi and water angle given by its sine.
+    void follow(double x, double y, double phi, double sine, double power) {
+        cosine_ = std::sqrt(1.0 - sine * sine);
+        left_ = 1.0;
+        length_m_ = 0.0;
+        power_ = power;
+        const double tangent = sine / cosine_;
+        Axis along{x, std::cos(phi) * tangent, scene_.length_mm, sine * std::abs(std::cos(phi)), Side::Left,
+                   Side::Right};
+        Axis across{y, std::sin(phi) * tangent, scene_.width_mm, sine * std::abs(std::sin(phi)), Side::Front,
+                    Side::Back};
+        std::size_t plane = 0;
+        const double bottom = scene_.water_depth_mm;
+        for (double depth = 0.0; depth < bottom && left_ > 1e-9;) {
+            const double to_wall = std::min(along.depthToWall(), across.depthToWall());
+            double next = std::min(depth + to_wall, bottom);
+            while (plane < budget_.planes.size() && budget_.planes[plane].depth.value() <= next) {
+                const double at = budget_.planes[plane].depth.value();
+                const double path = length_m_ + (at - depth) * 1e-3 / cosine_;
+                budget_.planes[plane++].delivered += power_ * left_ * attenuation_.transmittance(path);
+            }
+            advance(next - depth);
+            along.move(next - depth);
+            across.move(next - depth);
+            depth = next;
+            if (depth >= bottom) break;
+            bounce(along.depthToWall() <= across.depthToWall() ? along : across);
+        }
+        budget_.bottom += power_ * left_ * attenuation_.transmittance(length_m_);
+    }
+
+  private:
+    struct Axis {
+        double at;
+        double per_depth;  ///< movement per depth, signed
+        double size;
+        double cos_incidence;
+        Side low;
+        Side high;
+
+        double depthToWall() const {
+            if (per_depth > 0.0) return std::max(0.0, (size - at) / per_depth);
+            return per_depth < 0.0 ? std::max(0.0, -at / per_depth) : 1e300;
+        }
+        void move(double depth) { at += per_depth * depth; }
+    };
+
+    void advance(double depth) {
+        const double further = length_m_ + depth * 1e-3 / cosine_;
+        budget_.absorbed +=
+            power_ * left_ * (attenuation_.transmittance(length_m_) - attenuation_.transmittance(further));
+        length_m_ = further;
+    }
+
+    void bounce(Axis& axis) {
+        const auto side = axis.per_depth > 0.0 ? axis.high : axis.low;
+        const auto& wall = scene_.wall(side);
+        const double r = wall.clear() ? paneReflectance(axis.cos_incidence, scene_.water.refractive_index,
+                                                        wall.refractive_index)
+                                      : wall.reflectance;
+        budget_.walls[static_cast<std::size_t>(side)] +=
+            power_ * left_ * (1.0 - r) * attenuation_.transmittance(length_m_);
+        left_ *= r;
+        axis.at = axis.per_depth > 0.0 ? axis.size : 0.0;
+        axis.per_depth = -axis.per_depth;
+    }
+
+    const LightScene& scene_;
+    const Attenuation& attenuation_;
+    LightBudget& budget_;
+    double cosine_ = 1.0;
+    double left_ = 1.0;      ///< share not lost to walls
+    double length_m_ = 0.0;  ///< run in the water
+    double power_ = 0.0;
+};
+
+void addSource(const LightScene& scene, const PointSource& source, LightBudget& budget) {
+    const auto& beam = scene.beams[source.beam];
+    const double n = scene.water.refractive_index;
+    Descent descent(scene, scene.channels[source.channel].attenuation, budget);
+    budget.emitted += source.flux_umol_s;
+    const auto cuts = thetaCuts(scene, source);
+    for (std::size_t i = 0; i + 1 < cuts.size(); ++i) {
+        if (cuts[i + 1] - cuts[i] < 1e-12) continue;
+        integrate(cuts[i], cuts[i + 1], kWidestTheta, [&](double theta, double weight) {
+            const double sine = std::sin(theta);
+            const double per_radian = source.flux_umol_s * beam.intensity(std::cos(theta)) * sine * weight;
+            const double through = surfaceTransmittance(std::cos(theta), n);
+            const double rho = source.height_mm * std::tan(theta);
+            for (const auto& arc : arcsOf(scene, source.x_mm, source.y_mm, rho)) {
+                const double power = per_radian * (arc.to - arc.from);
+                if (!arc.inside) {
+                    budget.spilled += power;
+                    continue;
+                }
+                budget.reflected += power * (1.0 - through);
+                if (arc.to - arc.from < 1e-12) continue;
+                integrate(arc.from, arc.to, kWidestPhi, [&](double phi, double share) {
+                    descent.follow(source.x_mm + rho * std::cos(phi), source.y_mm + rho * std::sin(phi), phi,
+                                   sine / n, per_radian * share * through);
+                });
+            }
+        });
+    }
+}
+
+void add(LightBudget& to, const LightBudget& from) {
+    to.emitted += from.emitted;
+    to.spilled += from.spilled;
+    to.reflected += from.reflected;
+    to.absorbed += from.absorbed;
+    to.bottom += from.bottom;
+    for (std::size_t i = 0; i < to.walls.size(); ++i) to.walls[i] += from.walls[i];
+    for (std::size_t i = 0; i < to.planes.size(); ++i) to.planes[i].delivered += from.planes[i].delivered;
+}
+
+}  // namespace
+
+double LightBudget::accounted() const {
+    double sum = spilled + reflected + absorbed + bottom;
+    for (const double wall : walls) sum += wall;
+    return sum;
+}
+
+double LightBudget::residual() const { return emitted > 0.0 ? (emitted - accounted()) / emitted : 0.0; }
+
+LightBudget lightBudget(const LightScene& scene, std::span<const Millimetre> depths) {
+    LightBudget total;
+    for (const auto depth : depths) total.planes.push_back({depth, 0.0});
+    std::sort(total.planes.begin(), total.planes.end(),
+              [](const auto& a, const auto& b) { return a.depth < b.depth; });
+    const auto sources = sourcesOf(scene);
+    std::vector<LightBudget> parts(sources.size(), total);
+    forEachIndex(sources.size(), 0, [&](std::size_t i) { addSource(scene, sources[i], parts[i]); });
+    for (const auto& part : parts) add(total, part);
+    return total;
+}
+
+}  // namespace glumet

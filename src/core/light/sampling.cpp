@@ -1,0 +1,97 @@
+#include "core/light/sampling.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+namespace glumet {
+namespace {
+
+std::vector<double> centres(double size_mm, double pitch_mm) {
+    const auto count = std::max(1, static_cast<int>(std::lround(size_mm / pitch_mm)));
+    std::vector<double> list;
+    for (int i = 0; i < count; ++i) list.push_back((i + 0.5) * size_mm / count);
+    return list;
+}
+
+std::vector<Millimetre> depthsOf(const std::vector<double>& depths_mm) {
+    std::vector<Millimetre> list;
+    for (const double depth : depths_mm) list.emplace_back(depth);
+    return list;
+}
+
+}  // namespace
+
+std::vector<Ppfd> alongLine(const ExactField& field, const Place& from, const Place& to, int count) {
+    std::vector<Ppfd> values;
+    for (int i = 0; i < count; ++i) {
+        const double share = static_cast<double>(i) / (count - 1);
+        const auto between = [&](double a, double b) { return Millimetre(a + share * (b - a)); };
+        values.push_back(field.at(between(from.x_mm, to.x_mm), between(from.y_mm, to.y_mm),
+                                  between(from.depth_mm, to.depth_mm)));
+    }
+    return values;
+}
+
+Expected<LightVolume> sampleVolume(FastField& field, Millimetre pitch) {
+    const auto& scene = field.scene();
+    if (!(pitch.value() >= 1.0))
+        return problem("pitch_mm", fmt::format("must be 1 or more, is {:g}", pitch.value()));
+    const double nodes = scene.length_mm * scene.width_mm * scene.water_depth_mm / std::pow(pitch.value(), 3);
+    if (nodes > kMostNodes)
+        return problem("pitch_mm", fmt::format("asks for {:.3g} nodes, at most {:.3g} are computed", nodes, kMostNodes));
+    LightVolume volume{centres(scene.length_mm, pitch.value()), centres(scene.width_mm, pitch.value()),
+                       centres(scene.water_depth_mm, pitch.value()), {}};
+    std::vector<std::array<double, 2>> points;
+    for (const double y : volume.ys_mm)
+        for (const double x : volume.xs_mm) points.push_back({x, y});
+    for (const auto& layer : field.onPlanes(depthsOf(volume.depths_mm), points))
+        volume.values.insert(volume.values.end(), layer.begin(), layer.end());
+    return volume;
+}
+
+double shareInBand(const LightVolume& volume, const Band& band) {
+    const auto inside = std::count_if(volume.values.begin(), volume.values.end(), [&](double value) {
+        return value >= band.low.value() && value <= band.high.value();
+    });
+    return static_cast<double>(inside) / static_cast<double>(volume.values.size());
+}
+
+std::vector<BandDepth> bandDepths(const LightVolume& volume, Ppfd level) {
+    std::vector<BandDepth> map;
+    for (std::size_t row = 0; row < volume.ys_mm.size(); ++row)
+        for (std::size_t column = 0; column < volume.xs_mm.size(); ++column) {
+            BandDepth out;
+            for (std::size_t layer = 0; layer < volume.depths_mm.size(); ++layer) {
+                const double value = volume.at(column, row, layer);
+                if (value >= level.value()) {
+                    out = {BandDepth::Kind::AlwaysAbove, Millimetre(volume.depths_mm[layer])};
+                    continue;
+                }
+                if (layer == 0) break;
+                const double above = volume.at(column, row, layer - 1);
+                const double share = (above - level.value()) / (above - value);
+                out = {BandDepth::Kind::Reached,
+                       Millimetre(volume.depths_mm[layer - 1] +
+                                  share * (volume.depths_mm[layer] - volume.depths_mm[layer - 1]))};
+                break;
+            }
+            map.push_back(out);
+        }
+    return map;
+}
+
+Surface verticalSlice(FastField& field, Millimetre y, Millimetre pitch) {
+    const auto& scene = field.scene();
+    Surface slice;
+    slice.grid.xs_mm = centres(scene.length_mm, pitch.value());
+    slice.grid.ys_mm = centres(scene.water_depth_mm, pitch.value());
+    std::vector<std::array<double, 2>> points;
+    for (const double x : slice.grid.xs_mm) points.push_back({x, y.value()});
+    for (const auto& row : field.onPlanes(depthsOf(slice.grid.ys_mm), points))
+        slice.values.insert(slice.values.end(), row.begin(), row.end());
+    return slice;
+}
+
+}  // namespace glumet

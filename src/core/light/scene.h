@@ -1,0 +1,102 @@
+#pragma once
+
+#include <array>
+#include <cstdint>
+#include <string>
+#include <vector>
+
+#include "core/bench.h"
+#include "core/light/beam.h"
+#include "core/light/water.h"
+
+namespace glumet {
+
+/// One wall of a scene as light in the water sees it.
+struct SceneWall {
+    WallKind kind = WallKind::Glass;
+    double refractive_index = 1.52;  ///< of a clear pane, 1…3
+    double reflectance = 0.0;        ///< of an opaque wall, 0–1, specular, at any angle
+
+    bool clear() const { return kind != WallKind::Opaque; }
+    static SceneWall glass(double index = 1.52) { return {WallKind::Glass, index, 0.0}; }
+    static SceneWall acrylic(double index = 1.49) { return {WallKind::Acrylic, index, 0.0}; }
+    static SceneWall opaque(double reflectance) { return {WallKind::Opaque, 1.52, reflectance}; }
+    static SceneWall of(const Wall& wall);
+    bool operator==(const SceneWall&) const = default;
+};
+
+/// Emitters that are dimmed together and share a spectrum.
+struct SceneChannel {
+    std::string name;
+    Attenuation attenuation;  ///< of this channel's light in this scene's water
+    bool operator==(const SceneChannel&) const = default;
+};
+
+/// A point emitter on its fixture, before the fixture is turned and placed.
+struct SceneEmitter {
+    double dx_mm = 0.0;
+    double dy_mm = 0.0;
+    double flux_umol_s = 0.0;  ///< ≥ 0, at full level
+    std::size_t beam = 0;      ///< index into LightScene::beams
+    std::size_t channel = 0;   ///< index into LightScene::channels
+    bool operator==(const SceneEmitter&) const = default;
+};
+
+/// A fixture where it hangs. `rotation_deg` turns +x towards +y.
+struct SceneFixture {
+    double x_mm = 0.0;
+    double y_mm = 0.0;
+    double height_mm = 200.0;  ///< of the emitters over the surface, > 0
+    double rotation_deg = 0.0;
+    double level = 1.0;                  ///< ≥ 0, of all channels
+    std::vector<double> channel_levels;  ///< by channel, ≥ 0; those left out are 1
+    std::vector<SceneEmitter> emitters;
+    bool operator==(const SceneFixture&) const = default;
+};
+
+/// What shines into a tank: x along the length from the left, y from front to back, depth down from the
+/// surface, height up from it, mm. The glass above the water line is crossed freely in air; a ray enters the
+/// water only where it meets the surface inside the footprint. The bottom absorbs.
+struct LightScene {
+    double length_mm = 600.0;
+    double width_mm = 600.0;
+    double water_depth_mm = 560.0;
+    std::array<SceneWall, 4> walls{};  ///< in the order of kSides
+    Water water;
+    std::vector<Beam> beams;
+    std::vector<SceneChannel> channels{SceneChannel{}};
+    std::vector<SceneFixture> fixtures;
+
+    const SceneWall& wall(Side side) const { return walls[static_cast<std::size_t>(side)]; }
+    bool operator==(const LightScene&) const = default;
+};
+
+/// The first thing about a scene that cannot be computed with, naming the key as the scene file does
+/// ("fixtures[1].height_mm"), or nothing. Limits: sizes 1 mm…100 m, heights 0.1 mm…100 m, indices 1…2
+/// (water) and 1…3 (panes), reflectance 0…1, at most kMostEmitters emitters.
+std::optional<Problem> wrongWith(const LightScene& scene);
+inline constexpr std::size_t kMostEmitters = 100'000;
+
+/// One point emitter in tank coordinates with its level applied.
+struct PointSource {
+    double x_mm = 0.0;
+    double y_mm = 0.0;
+    double height_mm = 0.0;
+    double flux_umol_s = 0.0;
+    std::size_t beam = 0;
+    std::size_t channel = 0;
+    std::size_t fixture = 0;
+};
+
+/// All emitters of a scene that shine.
+std::vector<PointSource> sourcesOf(const LightScene& scene);
+/// Level of a channel of a fixture, its own level included.
+double levelOf(const SceneFixture& fixture, std::size_t channel);
+
+/// Walls and footprint of a described tank over a scene of its own; `dry` empties it.
+LightScene emptyScene(const Tank& tank, bool dry);
+
+/// Spreads `flux` evenly over the fixture's lattice of emitters, all with beam `beam`.
+std::vector<SceneEmitter> latticeEmitters(const Fixture& fixture, PhotonFlux flux, std::size_t beam);
+
+}  // namespace glumet
