@@ -2,6 +2,7 @@
 #include <QCommandLineParser>
 #include <QDateTime>
 #include <QDir>
+#include <QKeyEvent>
 #include <QStandardPaths>
 #include <QStyleFactory>
 #include <QTimer>
@@ -47,6 +48,7 @@ struct Options {
     QString unit;
     QString file;
     QString select;
+    QString keys;
     bool paper = false;
     bool startup_only = false;
 };
@@ -72,11 +74,14 @@ Options parse(const QApplication& app) {
     const QCommandLineOption select(QStringLiteral("fixture"),
                                     QStringLiteral("fixture or configuration to show"),
                                     QStringLiteral("NAME"));
+    const QCommandLineOption keys(QStringLiteral("keys"),
+                                  QStringLiteral("letters pressed before the picture is taken"),
+                                  QStringLiteral("LETTERS"));
     const QCommandLineOption paper(QStringLiteral("paper"), QStringLiteral("light theme"));
     const QCommandLineOption startup(
         QStringLiteral("startup-only"),
         QStringLiteral("say ready once the window is painted, then exit; for benchmarks"));
-    parser.addOptions({demo, shot, stage, unit, select, paper, startup});
+    parser.addOptions({demo, shot, stage, unit, select, keys, paper, startup});
     parser.process(app);
     return {parser.value(demo),
             parser.value(shot),
@@ -84,6 +89,7 @@ Options parse(const QApplication& app) {
             parser.value(unit),
             parser.positionalArguments().value(0),
             parser.value(select),
+            parser.value(keys),
             parser.isSet(paper),
             parser.isSet(startup)};
 }
@@ -108,9 +114,23 @@ void resumeBrokenOff(Session& session) {
             }
 }
 
-int takeShot(MainWindow& window, Session& session, const QString& file) {
-    // A change shows after two turns of the loop: one to refresh, one to lay out what is new.
+/// A change shows after two turns of the loop: one to refresh, one to lay out what is new.
+void letSettle() {
     for (int turn = 0; turn < 2; ++turn) QCoreApplication::processEvents();
+}
+
+void press(MainWindow& window, const QString& letters) {
+    for (const QChar letter : letters) {
+        QKeyEvent key(QEvent::KeyPress, letter.toUpper().unicode(), Qt::NoModifier, letter);
+        auto* target = window.focusWidget();
+        QCoreApplication::sendEvent(target == nullptr ? &window : target, &key);
+        letSettle();
+    }
+}
+
+int takeShot(MainWindow& window, Session& session, const QString& file, const QString& keys) {
+    letSettle();
+    press(window, keys);
     if (auto* meter = dynamic_cast<SimulatedMeter*>(session.meter())) meter->advance(kShotSeconds);
     QCoreApplication::processEvents();
     const bool done = window.grab().save(file);
@@ -150,7 +170,7 @@ int main(int argc, char** argv) {
     window.showStage(stage);
     window.show();
     if (shot) {
-        const int code = takeShot(window, session, options.shot);
+        const int code = takeShot(window, session, options.shot, options.keys);
         session.setProject(nullptr);
         if (!options.demo.isEmpty())
             for (const char* end : {"", "-wal", "-shm"}) QFile::remove(file + QLatin1String(end));

@@ -6,6 +6,7 @@
 #include <string>
 #include <vector>
 
+#include "core/light/beam.h"
 #include "core/quantity.h"
 
 namespace glumet {
@@ -70,6 +71,8 @@ struct Fixture {
     std::optional<Millimetre> claimed_height_low;
     std::optional<Millimetre> claimed_height_high;
     std::string claimed_coverage;
+    std::optional<Beam> beam;        ///< of each emitter, as described: stated, or from a photometric file
+    std::optional<PhotonFlux> flux;  ///< of the whole fixture at full level, as described
     std::string note;
 
     bool operator==(const Fixture&) const = default;

@@ -59,6 +59,15 @@ std::vector<Fixture> demoFixtures() {
     claim(all[3], 200, 300, "80 × 50 cm", 305, 2.6);
     claim(all[4], 80, 150, "60 × 40 cm", 60, 2.0);
     claim(all[5], 130, 180, "60 × 60 cm", 210, 1.4);
+    // What their makers say of beam and flux; the bench finds most of it a little kind.
+    all[0].beam = all[5].beam = *Beam::halfAngle(45.0);
+    all[0].flux = all[5].flux = PhotonFlux(128);
+    all[1].beam = *Beam::halfAngle(60.0);
+    all[1].flux = PhotonFlux(205);
+    all[2].beam = *Beam::halfAngle(60.0);
+    all[3].beam = *Beam::table({0, 10, 20, 30, 40, 50, 60, 70, 80, 90},
+                               {0.7, 0.76, 0.84, 0.97, 1.0, 0.74, 0.42, 0.18, 0.05, 0.0});
+    all[3].flux = PhotonFlux(170);
     return all;
 }
 
@@ -79,6 +88,7 @@ FixtureTruth truthOf(const Bench& bench, Id fixture_id, Id accessory) {
         return {*Beam::table({0, 15, 30, 38, 50, 65, 80, 90}, {0.72, 0.8, 0.96, 1.0, 0.72, 0.28, 0.05, 0.0}),
                 flux(1.85)};
     if (name == "Rushlight 2T") return {*Beam::cosinePower(0.8), flux(1.05)};
+    if (f != nullptr && f->beam) return {*f->beam, f->flux.value_or(flux(kInventedEfficacy))};
     return {*Beam::halfAngle(50.0), flux(kInventedEfficacy)};
 }
 
@@ -208,13 +218,13 @@ Bench demoBench() {
     Tank cube;
     cube.id = kCube;
     cube.name = "Bench cube 60";
-    for (const auto side : kSides) cube.wall(side) = {WallKind::Opaque, 0.03};
+    cube.wall(Side::Back) = {WallKind::Opaque, 0.03};
     Tank raceway = cube;
     raceway.id = 2;
     raceway.name = "Raceway 120";
     raceway.length = Millimetre(1200);
     raceway.water_depth = Millimetre(450);
-    raceway.wall(Side::Front) = {WallKind::Glass, 0.05};
+    for (const auto side : {Side::Left, Side::Right}) raceway.wall(side) = {WallKind::Opaque, 0.03};
     raceway.use = TankUse::Living;
     bench.tanks = {cube, raceway};
     bench.fixtures = demoFixtures();

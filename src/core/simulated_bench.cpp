@@ -20,8 +20,9 @@ SimulatedBench::SimulatedBench(LightScene scene, BenchNoise noise, std::uint64_t
 void SimulatedBench::placeProbe(Millimetre x, Millimetre y, Millimetre depth) {
     const double dx = hand_.normal() * noise_.placing_sd_mm;
     const double dy = hand_.normal() * noise_.placing_sd_mm;
-    still_ = field_.at(Millimetre(std::clamp(x.value() + dx, 0.0, scene().length_mm)),
-                       Millimetre(std::clamp(y.value() + dy, 0.0, scene().width_mm)), depth);
+    const std::array<double, 2> at{std::clamp(x.value() + dx, 0.0, scene().length_mm),
+                                   std::clamp(y.value() + dy, 0.0, scene().width_mm)};
+    still_ = Ppfd(field_.onPlane(depth, {&at, 1}).front());
 }
 
 Ppfd SimulatedBench::sample() { return still_ * ripple_.next(noise_.sample_interval_s); }

@@ -2,7 +2,7 @@
 
 #include <cstdint>
 
-#include "core/light/exact_field.h"
+#include "core/light/fast_field.h"
 #include "core/ripple.h"
 #include "core/run.h"
 #include "core/settled_mean.h"
@@ -35,7 +35,7 @@ class SimulatedBench {
     const BenchNoise& noise() const { return noise_; }
 
   private:
-    ExactField field_;
+    FastField field_;
     BenchNoise noise_;
     Noise hand_;
     RippleProcess ripple_;

@@ -4,6 +4,8 @@
 #include <nlohmann/json.hpp>
 #include <utility>
 
+#include "formats/beam_json.h"
+
 namespace glumet {
 namespace {
 
@@ -116,6 +118,8 @@ Json toJson(const Fixture& f) {
     putOptional(json, "rated_power_w", f.rated_power);
     putOptional(json, "claimed_height_low_mm", f.claimed_height_low);
     putOptional(json, "claimed_height_high_mm", f.claimed_height_high);
+    putOptional(json, "flux_umol_s", f.flux);
+    json["beam"] = f.beam ? jsonOfBeam(*f.beam) : Json(nullptr);
     return json;
 }
 
@@ -140,6 +144,13 @@ Fixture fixtureOf(const Json& json) {
     f.rated_power = optionalAt<Watt>(json, "rated_power_w");
     f.claimed_height_low = optionalAt<Millimetre>(json, "claimed_height_low_mm");
     f.claimed_height_high = optionalAt<Millimetre>(json, "claimed_height_high_mm");
+    // Descriptions of version 1 know no beam.
+    if (json.contains("flux_umol_s")) f.flux = optionalAt<PhotonFlux>(json, "flux_umol_s");
+    if (json.contains("beam") && !json.at("beam").is_null()) {
+        const auto beam = beamFromJson(json.at("beam"));
+        if (!beam) throw Fault{"beam." + beam.error().where, beam.error().what};
+        f.beam = *beam;
+    }
     return f;
 }
 

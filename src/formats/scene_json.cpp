@@ -7,6 +7,7 @@
 #include <nlohmann/json.hpp>
 
 #include "core/grid.h"
+#include "formats/beam_json.h"
 #include "formats/lm63.h"
 
 namespace glumet {
@@ -32,6 +33,7 @@ class Node {
     Node(const Json& json, std::string path) : json_(&json), path_(std::move(path)) {}
 
     const std::string& path() const { return path_; }
+    const Json& json() const { return *json_; }
     bool has(const char* key) const { return json_->is_object() && json_->contains(key); }
     bool isNull() const { return json_->is_null(); }
 
@@ -213,14 +215,8 @@ class SceneReader {
     }
 
     Beam beamOf(const Node& node) {
-        const auto kind = node.word("kind");
-        if (kind == "half_angle") return orFail(Beam::halfAngle(node.number("half_angle_deg")), node.path());
-        if (kind == "cosine_power") return orFail(Beam::cosinePower(node.number("m")), node.path());
-        if (kind == "table")
-            return orFail(Beam::table(node.numbers("theta_deg"), node.numbers("relative")), node.path());
-        if (kind == "lm63") return photometricBeam(node);
-        fail(node.path() + ".kind",
-             fmt::format("\"{}\" is not half_angle, cosine_power, table or lm63", kind));
+        if (node.word("kind") == "lm63") return photometricBeam(node);
+        return orFail(beamFromJson(node.json()), node.path());
     }
 
     Beam photometricBeam(const Node& node) {
@@ -288,18 +284,6 @@ Json jsonOf(const SceneWall& wall) {
             {"refractive_index", wall.refractive_index}};
 }
 
-Json jsonOf(const Beam& beam) {
-    switch (beam.kind()) {
-        case Beam::Kind::HalfAngle:
-            return {{"kind", "half_angle"}, {"half_angle_deg", beam.parameters().front()}};
-        case Beam::Kind::CosinePower:
-            return {{"kind", "cosine_power"}, {"m", beam.parameters().front()}};
-        case Beam::Kind::Table:
-            break;
-    }
-    return {{"kind", "table"}, {"theta_deg", beam.thetaDeg()}, {"relative", beam.relative()}};
-}
-
 }  // namespace
 
 Expected<SceneFile> readScene(std::string_view bytes, const OpenNamed& open) {
@@ -327,7 +311,7 @@ std::string writeScene(const SceneFile& file) {
             emitters.push_back({{"dx_mm", e.dx_mm},
                                 {"dy_mm", e.dy_mm},
                                 {"flux_umol_s", e.flux_umol_s},
-                                {"beam", jsonOf(scene.beams[e.beam])}});
+                                {"beam", jsonOfBeam(scene.beams[e.beam])}});
         fixtures.push_back({{"x_mm", fixture.x_mm},
                             {"y_mm", fixture.y_mm},
                             {"height_mm", fixture.height_mm},

@@ -67,6 +67,17 @@ std::optional<QString> damage(const QString& path) {
     return found;
 }
 
+/// All or nothing, so that a file is always of one version.
+void migrate(const ProjectFile& file) {
+    auto version = file.run(QStringLiteral("PRAGMA user_version"));
+    if (!version.next() || version.value(0).toInt() >= kSchemaVersion) return;
+    const int from = version.value(0).toInt();
+    version.finish();
+    Transaction transaction(file);
+    for (const auto& statement : migrationStatements(from)) file.run(statement);
+    transaction.commit();
+}
+
 }  // namespace
 
 ProjectFile::ProjectFile(ProjectFile&& other) noexcept
@@ -120,6 +131,7 @@ Expected<ProjectFile> ProjectFile::open(const QString& path) {
     try {
         auto file = connect(path);
         file.run(QStringLiteral("SELECT title FROM project"));
+        migrate(file);
         return file;
     } catch (const SqlFault& fault) {
         return tl::make_unexpected(problemAt(path, QStringLiteral("cannot be opened: %1").arg(fault.text)));

@@ -3,6 +3,7 @@
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QJsonObject>
+#include <array>
 
 namespace glumet {
 namespace {
@@ -47,6 +48,28 @@ std::optional<Grid> gridFrom(const QVariant& value) {
     const auto object = QJsonDocument::fromJson(value.toByteArray()).object();
     Grid grid{vectorOf(object[QStringLiteral("x_mm")]), vectorOf(object[QStringLiteral("y_mm")])};
     return grid.cells() > 0 ? std::optional(grid) : std::nullopt;
+}
+
+constexpr std::array kBeamKinds{"half_angle", "cosine_power", "table"};  // in the order of Beam::Kind
+
+QVariant beamText(const std::optional<Beam>& beam) {
+    if (!beam) return {};
+    return jsonText({{QStringLiteral("kind"), QLatin1String(kBeamKinds[static_cast<std::size_t>(beam->kind())])},
+                     {QStringLiteral("theta_deg"), arrayOf(beam->thetaDeg())},
+                     {QStringLiteral("values"), arrayOf(beam->parameters())}});
+}
+
+/// Nothing for a beam that cannot be: the fixture then simply has none described.
+std::optional<Beam> beamFrom(const QVariant& value) {
+    if (value.isNull()) return std::nullopt;
+    const auto object = QJsonDocument::fromJson(value.toByteArray()).object();
+    const auto kind = object[QStringLiteral("kind")].toString();
+    const auto values = vectorOf(object[QStringLiteral("values")]);
+    if (values.empty()) return std::nullopt;
+    const auto beam = kind == QLatin1String(kBeamKinds[0])   ? Beam::halfAngle(values.front())
+                      : kind == QLatin1String(kBeamKinds[1]) ? Beam::cosinePower(values.front())
+                                                             : Beam::table(vectorOf(object[QStringLiteral("theta_deg")]), values);
+    return beam ? std::optional(*beam) : std::nullopt;
 }
 
 QString extraText(const std::map<std::string, std::string>& extra) {
@@ -123,7 +146,9 @@ QVariantList valuesOf(const Fixture& f) {
             optional(f.claimed_height_low),
             optional(f.claimed_height_high),
             text(f.claimed_coverage),
-            text(f.note)};
+            text(f.note),
+            beamText(f.beam),
+            optional(f.flux)};
 }
 
 QVariantList valuesOf(const Accessory& accessory) { return {text(accessory.name), text(accessory.note)}; }
@@ -225,6 +250,8 @@ Fixture fixtureFrom(const QSqlQuery& row) {
     f.claimed_height_high = c.optional<Millimetre>();
     f.claimed_coverage = c.word();
     f.note = c.word();
+    f.beam = beamFrom(c.next());
+    f.flux = c.optional<PhotonFlux>();
     return f;
 }
 

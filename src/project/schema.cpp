@@ -29,7 +29,7 @@ QStringList dataTables() {
             "channels TEXT NOT NULL, rated_power_w REAL, mass_kg REAL NOT NULL, price REAL NOT NULL, "
             "currency TEXT NOT NULL, power_supply_inside INTEGER NOT NULL, claimed_low_mm REAL, "
             "claimed_high_mm REAL, "
-            "claimed_coverage TEXT NOT NULL, note TEXT NOT NULL) STRICT"),
+            "claimed_coverage TEXT NOT NULL, note TEXT NOT NULL, beam TEXT, flux_umol_s REAL) STRICT"),
         QStringLiteral(
             "CREATE TABLE accessory(id INTEGER PRIMARY KEY, name TEXT NOT NULL, note TEXT NOT NULL) STRICT"),
         QStringLiteral("CREATE TABLE meter(id INTEGER PRIMARY KEY, name TEXT NOT NULL, kind TEXT NOT NULL, "
@@ -82,7 +82,6 @@ QString journalRow(const EditableTable& table, const QString& op, const QString&
 }
 
 QStringList triggersOf(const EditableTable& table) {
-    const QString columns = table.columns.join(QStringLiteral(", "));
     const QString old = QStringLiteral("old.") + table.columns.join(QStringLiteral(", old."));
     const QString keep =
         QStringLiteral(" INSERT INTO undo_%1 SELECT last_insert_rowid(), %2;").arg(table.name, old);
@@ -90,10 +89,31 @@ QStringList triggersOf(const EditableTable& table) {
         return QStringLiteral("CREATE TRIGGER undo_%1_%2 AFTER %2 ON %1 BEGIN %3%4 END")
             .arg(table.name, op, journalRow(table, op, row), rest);
     };
-    return {QStringLiteral("CREATE TABLE undo_%1(seq INTEGER PRIMARY KEY, %2)").arg(table.name, columns),
-            trigger(QStringLiteral("insert"), QStringLiteral("new"), QString()),
+    return {trigger(QStringLiteral("insert"), QStringLiteral("new"), QString()),
             trigger(QStringLiteral("update"), QStringLiteral("old"), keep),
             trigger(QStringLiteral("delete"), QStringLiteral("old"), keep)};
+}
+
+QString oldValuesTable(const EditableTable& table) {
+    return QStringLiteral("CREATE TABLE undo_%1(seq INTEGER PRIMARY KEY, %2)")
+        .arg(table.name, table.columns.join(QStringLiteral(", ")));
+}
+
+/// Adds columns to a table and to what its journal keeps, and makes the triggers that fill it anew.
+QStringList addColumns(const char* name, const QStringList& columns) {
+    QStringList statements;
+    for (const auto& table : editableTables()) {
+        if (table.name != QLatin1String(name)) continue;
+        for (const auto& column : columns) {
+            statements += QStringLiteral("ALTER TABLE %1 ADD COLUMN %2").arg(table.name, column);
+            statements += QStringLiteral("ALTER TABLE undo_%1 ADD COLUMN %2")
+                              .arg(table.name, column.section(QLatin1Char(' '), 0, 0));
+        }
+        for (const char* op : {"insert", "update", "delete"})
+            statements += QStringLiteral("DROP TRIGGER undo_%1_%2").arg(table.name, QLatin1String(op));
+        statements += triggersOf(table);
+    }
+    return statements;
 }
 
 QStringList words(const char* text) { return QString::fromLatin1(text).split(QLatin1Char(' ')); }
@@ -112,7 +132,7 @@ const QList<EditableTable>& editableTables() {
         {QStringLiteral("fixture"),
          words("name maker kind length_mm width_mm emitter_columns emitter_rows emitter_pitch_x_mm "
                "emitter_pitch_y_mm channels rated_power_w mass_kg price currency power_supply_inside "
-               "claimed_low_mm claimed_high_mm claimed_coverage note")},
+               "claimed_low_mm claimed_high_mm claimed_coverage note beam flux_umol_s")},
         {QStringLiteral("accessory"), words("name note")},
         {QStringLiteral("meter"),
          words("name kind immersion_factor immersion_by relative_uncertainty calibrated_on note")},
@@ -128,8 +148,17 @@ const QList<EditableTable>& editableTables() {
 
 QStringList schemaStatements() {
     QStringList statements = dataTables() + journalTables();
-    for (const auto& table : editableTables()) statements += triggersOf(table);
+    for (const auto& table : editableTables()) statements += QStringList(oldValuesTable(table)) + triggersOf(table);
     statements += QStringLiteral("PRAGMA application_id = %1").arg(kApplicationId);
+    statements += QStringLiteral("PRAGMA user_version = %1").arg(kSchemaVersion);
+    return statements;
+}
+
+
+QStringList migrationStatements(int version) {
+    QStringList statements;
+    if (version < 2)
+        statements += addColumns("fixture", {QStringLiteral("beam TEXT"), QStringLiteral("flux_umol_s REAL")});
     statements += QStringLiteral("PRAGMA user_version = %1").arg(kSchemaVersion);
     return statements;
 }

@@ -11,7 +11,8 @@ inline constexpr quint32 kApplicationId = 0x474C4D54;
 
 /// Version of the tables (PRAGMA user_version). A file with a higher one is not opened.
 ///   1 (2026-11-24): first version.
-inline constexpr int kSchemaVersion = 1;
+///   2 (2026-11-25): fixture.beam and fixture.flux_umol_s.
+inline constexpr int kSchemaVersion = 2;
 
 /// A table whose edits can be undone, and its columns without the row number.
 struct EditableTable {
@@ -24,5 +25,8 @@ const QList<EditableTable>& editableTables();
 
 /// Statements that make an empty project file of kSchemaVersion, undo triggers included.
 QStringList schemaStatements();
+
+/// Statements that bring a file of an older version up to kSchemaVersion; undo history included.
+QStringList migrationStatements(int version);
 
 }  // namespace glumet

@@ -177,6 +177,16 @@ class PlanPainter {
             for (int column = 0; column < plan_.grid.columns(); ++column) work(Cell{column, row});
     }
 
+    const PlanData::Face* faceOf(Cell at) const {
+        if (plan_.faces.empty()) return nullptr;
+        return &plan_.faces[static_cast<std::size_t>(at.row * plan_.grid.columns() + at.column)];
+    }
+
+    QColor groundOf(Cell at, Ppfd value) const {
+        const auto* face = faceOf(at);
+        return face != nullptr ? face->ground : tideColour(value.value(), plan_.scale_top);
+    }
+
     QRectF inside(Cell at, bool gaps) const {
         const QRectF rect = layout_.cell(plan_.grid, at);
         const double gap = gaps ? std::min(1.0, rect.width() * 0.02) : 0.0;
@@ -193,7 +203,7 @@ class PlanPainter {
             return;
         }
         p_.setPen(Qt::NoPen);
-        p_.setBrush(tideColour(value->value(), plan_.scale_top));
+        p_.setBrush(groundOf(at, *value));
         if (gaps)
             p_.drawRoundedRect(inner, 2.5, 2.5);
         else
@@ -204,17 +214,18 @@ class PlanPainter {
         const auto value = valueAt(at);
         if (!value) return;
         const QRectF inner = inside(at, true);
-        const QColor colour = tideColour(value->value(), plan_.scale_top);
+        const QColor colour = groundOf(at, *value);
         if (plan_.band) bandMark(inner, *value, inkFor(colour));
-        if (inner.width() >= kSmallestText) valueText(inner, *value, inkFor(colour));
+        if (inner.width() >= kSmallestText) valueText(inner, at, *value, inkFor(colour));
         if (std::find(plan_.doubtful.begin(), plan_.doubtful.end(), at) != plan_.doubtful.end()) doubt(inner);
     }
 
-    void valueText(const QRectF& rect, Ppfd value, const QColor& ink) {
+    void valueText(const QRectF& rect, Cell at, Ppfd value, const QColor& ink) {
         const double size = std::clamp(std::min(rect.width() * 0.30, rect.height() * 0.36), 9.0, 22.0);
         p_.setFont(houseFont(size, true));
         p_.setPen(ink);
-        p_.drawText(rect, Qt::AlignCenter, figure(value));
+        const auto* face = faceOf(at);
+        p_.drawText(rect, Qt::AlignCenter, face != nullptr ? face->text : figure(value));
     }
 
     /// Too dim: a low bar along the foot of the cell. Too bright: a bar at its head. Plain: in the band.
@@ -339,6 +350,30 @@ PlanData planOf(const Bench& bench, const Run& run, const Plane& plane) {
         }
     }
     return plan;
+}
+
+std::vector<PlanData::Face> differenceFaces(const std::vector<std::optional<Ppfd>>& readings,
+                                            const std::vector<Ppfd>& model, const Palette& palette) {
+    constexpr double kFullColour = 0.20;  // a difference that takes the whole colour
+    const QColor neutral = palette.dark ? palette.raised : palette.line;
+    std::vector<PlanData::Face> faces;
+    for (std::size_t i = 0; i < readings.size(); ++i) {
+        if (!readings[i] || model[i].value() <= 0.0) {
+            faces.push_back({QString(), neutral});
+            continue;
+        }
+        const double off = *readings[i] / model[i] - 1.0;
+        // The two ends of the field scale: dim water below the model, cream above it; the sign says it too.
+        const QColor end = colourOf(tide(off < 0.0 ? 0.28 : 0.9));
+        const double share = std::min(std::abs(off) / kFullColour, 1.0);
+        const auto mix = [share](int from, int to) { return from + qRound((to - from) * share); };
+        const int percent = qRound(off * 100.0);
+        const QString sign = percent > 0 ? QStringLiteral("+") : percent < 0 ? QStringLiteral("−") : QString();
+        faces.push_back({sign + QString::number(std::abs(percent)),
+                         QColor(mix(neutral.red(), end.red()), mix(neutral.green(), end.green()),
+                                mix(neutral.blue(), end.blue()))});
+    }
+    return faces;
 }
 
 double scaleTop(const Bench& bench, const std::vector<std::size_t>& runs) {

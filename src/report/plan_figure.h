@@ -37,7 +37,13 @@ struct PlanData {
     std::optional<std::array<Wall, 4>> walls;
     Grid grid;
     std::vector<std::optional<Ppfd>> values;  ///< row by row from the front; grid.cells() of them
-    std::vector<Reading> free_points;         ///< for a plane without a grid
+    /// What a cell shows instead of its value: text on a ground of its own.
+    struct Face {
+        QString text;
+        QColor ground;
+    };
+    std::vector<Face> faces;           ///< as values; empty: the values in the field scale
+    std::vector<Reading> free_points;  ///< for a plane without a grid
     std::optional<Band> band;
     double scale_top = 1.0;  ///< PPFD of the cream end
     std::vector<Cell> doubtful;
@@ -61,6 +67,11 @@ PlanLayout planLayout(const QRectF& area, const PlanData& plan, bool names);
 
 /// Only the coloured cells, without text: for sheets of many planes.
 void paintSmallPlan(QPainter& painter, const QRectF& area, const PlanData& plan, const Palette& palette);
+
+/// Faces of a plane's readings against a model: how far above or below in percent, neutral where they agree.
+/// A cell without a reading has an empty face.
+std::vector<PlanData::Face> differenceFaces(const std::vector<std::optional<Ppfd>>& readings,
+                                            const std::vector<Ppfd>& model, const Palette& palette);
 
 /// A PPFD that the brightest fiftieth of a sweep's readings exceed, rounded up to two figures: the top of
 /// one field scale for all its planes.

@@ -71,6 +71,7 @@ class SectionPainter {
                            QPointF(l_.x(d_.length.value()), l_.yOfDepth(d_.water_depth)));
         p_.fillRect(basin, c_.basin);
         shelves();
+        for (const auto& line : d_.iso_lines) isoLine(line);
         p_.setPen(QPen(c_.muted, 1.8));
         const double rim = l_.yOfDepth(Millimetre(-kRimMm));
         p_.drawPolyline(QPolygonF({QPointF(basin.left(), rim), basin.bottomLeft(), basin.bottomRight(),
@@ -136,6 +137,34 @@ class SectionPainter {
             p_.drawLine(QPointF(l_.x(0), y), QPointF(l_.x(d_.length.value()), y));
             shelfLabels(shelf, y, chosen);
         }
+    }
+
+    /// The line and, at its right end, its PPFD where it is long enough to carry one.
+    void isoLine(const SectionData::IsoLine& line) {
+        constexpr double kWorthALabel = 70.0;  // px
+        QList<QLineF> pieces;
+        QPointF label(-1.0, 0.0);
+        double length = 0.0;
+        for (const auto& s : line.segments) {
+            const QLineF piece(l_.x(s.x0), l_.yOfDepth(Millimetre(s.y0)), l_.x(s.x1),
+                               l_.yOfDepth(Millimetre(s.y1)));
+            pieces << piece;
+            length += piece.length();
+            for (const auto& end : {piece.p1(), piece.p2()})
+                if (end.x() > label.x()) label = end;
+        }
+        p_.setPen(QPen(c_.basin, 3.2, Qt::SolidLine, Qt::RoundCap));
+        p_.drawLines(pieces);
+        p_.setPen(QPen(c_.text, 1.2, Qt::SolidLine, Qt::RoundCap));
+        p_.drawLines(pieces);
+        if (length < kWorthALabel) return;
+        p_.setFont(houseFont(11, true));
+        const QRectF box(std::min(label.x() - 15.0, l_.x(d_.length.value()) - 33.0), label.y() - 8.0, 30.0, 16.0);
+        p_.setPen(Qt::NoPen);
+        p_.setBrush(c_.basin);
+        p_.drawRoundedRect(box, 3, 3);
+        p_.setPen(c_.text);
+        p_.drawText(box, Qt::AlignCenter, QString::fromStdString(ppfdFigure(line.level)));
     }
 
     void profile(const SectionData::Shelf& shelf, double y, double room) {

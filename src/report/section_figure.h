@@ -5,6 +5,7 @@
 #include <optional>
 #include <vector>
 
+#include "core/contour.h"
 #include "core/spill_limit.h"
 #include "core/sweep.h"
 #include "core/wording.h"
@@ -37,6 +38,12 @@ struct SectionData {
     double profile_top = 1.0;          ///< PPFD drawn as high as the room between shelves allows
     std::optional<Millimetre> height;  ///< where the fixture hangs in the picture
     std::optional<Millimetre> depth;   ///< the chosen shelf
+    /// Where the modelled light crosses a PPFD, in the vertical plane along the middle: x and depth, mm.
+    struct IsoLine {
+        Ppfd level{0};
+        std::vector<ContourSegment> segments;
+    };
+    std::vector<IsoLine> iso_lines;
     std::optional<Millimetre> recommended;
     std::optional<Millimetre> recommended_low;
     std::optional<Millimetre> recommended_high;

@@ -269,7 +269,7 @@ class TestWindow : public QObject {
         meter.advance(1.0);
         QCOMPARE(samples.size(), std::size_t{20});
         const double still =
-            stillPpfd(sceneOf(bench, bench.runs[0]), Millimetre(300), Millimetre(300), Millimetre(150))
+            ExactField(sceneOf(bench, bench.runs[0])).at(Millimetre(300), Millimetre(300), Millimetre(150))
                 .value();
         for (const double sample : samples) QVERIFY(sample > 0.3 * still && sample < 3.0 * still);
     }

@@ -1,6 +1,7 @@
 #include "core/light/fast_field.h"
 
 #include <cmath>
+#include <numeric>
 #include <set>
 
 #include "core/light/images.h"
@@ -11,7 +12,7 @@ namespace glumet {
 namespace {
 
 /// Blocks of receivers a thread takes at a time.
-constexpr std::size_t kBlocksPerTask = 8;
+constexpr std::size_t kBlocksPerTask = 2;
 /// Below so many look-ups a second thread costs more than it saves.
 constexpr std::size_t kWorthAThread = 20'000;
 
@@ -35,21 +36,45 @@ kernel::Image kernelImage(const LightScene& scene, const AxisImage& along, const
     return image;
 }
 
-/// Points in whole blocks, padded with the last.
+/// Points in whole blocks of near neighbours, padded with the last: the closer a block's points, the more of
+/// the images it cannot see are dropped for the whole block.
 struct Blocks {
     std::vector<float> xs;
     std::vector<float> ys;
+    std::vector<std::uint32_t> order;  ///< index of each place's point
     std::size_t count = 0;
 
     explicit Blocks(std::span<const std::array<double, 2>> points)
-        : count((points.size() + kernel::kBlock - 1) / kernel::kBlock) {
-        xs.reserve(count * kernel::kBlock);
-        ys.reserve(count * kernel::kBlock);
+        : order(points.size()), count((points.size() + kernel::kBlock - 1) / kernel::kBlock) {
+        std::iota(order.begin(), order.end(), 0U);
+        gather(points, 0, points.size());
         for (std::size_t i = 0; i < count * kernel::kBlock; ++i) {
-            const auto& point = points[std::min(i, points.size() - 1)];
+            const auto& point = points[order[std::min(i, points.size() - 1)]];
             xs.push_back(static_cast<float>(point[0]));
             ys.push_back(static_cast<float>(point[1]));
         }
+    }
+
+  private:
+    /// Halves a range across its longer side, at a whole block, until one block is left.
+    void gather(std::span<const std::array<double, 2>> points, std::size_t first, std::size_t last) {
+        if (last - first <= kernel::kBlock) return;
+        std::array<double, 2> low = points[order[first]];
+        std::array<double, 2> high = low;
+        for (std::size_t i = first; i < last; ++i)
+            for (std::size_t axis = 0; axis < 2; ++axis) {
+                low[axis] = std::min(low[axis], points[order[i]][axis]);
+                high[axis] = std::max(high[axis], points[order[i]][axis]);
+            }
+        const std::size_t axis = high[0] - low[0] >= high[1] - low[1] ? 0 : 1;
+        const std::size_t blocks = (last - first + kernel::kBlock - 1) / kernel::kBlock;
+        const std::size_t middle = first + blocks / 2 * kernel::kBlock;
+        const auto at = [&](std::size_t i) { return order.begin() + static_cast<std::ptrdiff_t>(i); };
+        std::nth_element(at(first), at(middle), at(last), [&](std::uint32_t a, std::uint32_t b) {
+            return points[a][axis] < points[b][axis];
+        });
+        gather(points, first, middle);
+        gather(points, middle, last);
     }
 };
 
@@ -208,9 +233,10 @@ std::vector<std::vector<double>> FastField::onPlanes(std::span<const Millimetre>
                          std::min(first + kBlocksPerTask, blocks.count));
     });
     std::vector<std::vector<double>> out;
-    for (const auto& batch : batches)
-        out.emplace_back(batch.sums.begin(),
-                         batch.sums.begin() + static_cast<std::ptrdiff_t>(points.size()));
+    for (const auto& batch : batches) {
+        auto& values = out.emplace_back(points.size());
+        for (std::size_t i = 0; i < points.size(); ++i) values[blocks.order[i]] = batch.sums[i];
+    }
     return out;
 }
 

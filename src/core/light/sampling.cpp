@@ -58,27 +58,47 @@ double shareInBand(const LightVolume& volume, const Band& band) {
     return static_cast<double>(inside) / static_cast<double>(volume.values.size());
 }
 
-std::vector<BandDepth> bandDepths(const LightVolume& volume, Ppfd level) {
-    std::vector<BandDepth> map;
+namespace {
+
+/// Depth between two nodes at which the light crosses the limit of the band it crosses.
+Millimetre crossing(const LightVolume& volume, std::size_t inside, std::size_t outside, double in_value,
+                    double out_value, const Band& band) {
+    const double limit = out_value < in_value ? band.low.value() : band.high.value();
+    const double share = (limit - in_value) / (out_value - in_value);
+    return Millimetre(volume.depths_mm[inside] +
+                      share * (volume.depths_mm[outside] - volume.depths_mm[inside]));
+}
+
+BandRange rangeOf(const LightVolume& volume, std::size_t column, std::size_t row, const Band& band) {
+    const std::size_t layers = volume.depths_mm.size();
+    const auto value = [&](std::size_t layer) { return volume.at(column, row, layer); };
+    std::size_t first = layers;
+    std::size_t last = 0;
+    std::size_t count = 0;
+    for (std::size_t layer = 0; layer < layers; ++layer) {
+        if (!band.contains(Ppfd(value(layer)))) continue;
+        first = std::min(first, layer);
+        last = layer;
+        ++count;
+    }
+    if (count == 0) return {};
+    BandRange range;
+    range.kind = count == layers ? BandRange::Kind::All : BandRange::Kind::Part;
+    range.share = static_cast<double>(count) / static_cast<double>(layers);
+    range.from = first == 0 ? Millimetre(0)
+                            : crossing(volume, first, first - 1, value(first), value(first - 1), band);
+    range.to = last + 1 == layers ? Millimetre(volume.depths_mm.back())
+                                  : crossing(volume, last, last + 1, value(last), value(last + 1), band);
+    return range;
+}
+
+}  // namespace
+
+std::vector<BandRange> bandRanges(const LightVolume& volume, const Band& band) {
+    std::vector<BandRange> map;
     for (std::size_t row = 0; row < volume.ys_mm.size(); ++row)
-        for (std::size_t column = 0; column < volume.xs_mm.size(); ++column) {
-            BandDepth out;
-            for (std::size_t layer = 0; layer < volume.depths_mm.size(); ++layer) {
-                const double value = volume.at(column, row, layer);
-                if (value >= level.value()) {
-                    out = {BandDepth::Kind::AlwaysAbove, Millimetre(volume.depths_mm[layer])};
-                    continue;
-                }
-                if (layer == 0) break;
-                const double above = volume.at(column, row, layer - 1);
-                const double share = (above - level.value()) / (above - value);
-                out = {BandDepth::Kind::Reached,
-                       Millimetre(volume.depths_mm[layer - 1] +
-                                  share * (volume.depths_mm[layer] - volume.depths_mm[layer - 1]))};
-                break;
-            }
-            map.push_back(out);
-        }
+        for (std::size_t column = 0; column < volume.xs_mm.size(); ++column)
+            map.push_back(rangeOf(volume, column, row, band));
     return map;
 }
 

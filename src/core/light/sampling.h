@@ -41,15 +41,17 @@ inline constexpr double kMostNodes = 4e6;
 /// Share of the volume's nodes with low ≤ PPFD ≤ high, 0–1. Needs nodes.
 double shareInBand(const LightVolume& volume, const Band& band);
 
-/// Where the light first falls below `level` on the way down a column. The band begins above and ends here.
-struct BandDepth {
-    enum class Kind { Reached, AlwaysAbove, NeverAbove };
-    Kind kind = Kind::NeverAbove;
-    Millimetre depth{0};  ///< of the crossing, linear between nodes; the deepest node if AlwaysAbove
+/// Between which depths a column of water lies in a band: the two iso-PPFD surfaces that bound it, at one place.
+struct BandRange {
+    enum class Kind { None, Part, All };
+    Kind kind = Kind::None;
+    Millimetre from{0};  ///< shallowest depth in the band, linear between nodes
+    Millimetre to{0};    ///< deepest
+    double share = 0.0;  ///< of the column's nodes in the band, 0–1
 };
-/// One value a column of the volume, row by row from the front: the iso-PPFD surface as a depth map. A column
-/// that begins below the level and brightens with depth is NeverAbove: nothing falls there.
-std::vector<BandDepth> bandDepths(const LightVolume& volume, Ppfd level);
+/// One a column of the volume, row by row from the front. A column may leave the band and come back, where light
+/// from the walls adds up; `share` tells.
+std::vector<BandRange> bandRanges(const LightVolume& volume, const Band& band);
 
 /// A vertical slice along x at y: PPFD over (x, depth) as a surface whose rows are depths.
 Surface verticalSlice(FastField& field, Millimetre y, Millimetre pitch);

@@ -45,13 +45,51 @@ using M = decltype(hn::MaskFromVec(hn::Zero(D())));
 constexpr int kMantissa = 23;
 constexpr std::int32_t kOneBits = 0x3F800000;
 
+#if HWY_TARGET != HWY_SCALAR
+/// The four coefficients of lanes j, 4 + j, 8 + j … side by side.
+HWY_INLINE V coefficientsOf(const float* coefficients, const std::int32_t* pieces, std::size_t j) {
+    const hn::Full128<float> d4;
+#if HWY_TARGET <= HWY_AVX3
+    const hn::FixedTag<float, 8> d8;
+    return hn::Combine(D(),
+                       hn::Combine(d8, hn::LoadU(d4, coefficients + 4 * pieces[12 + j]),
+                                   hn::LoadU(d4, coefficients + 4 * pieces[8 + j])),
+                       hn::Combine(d8, hn::LoadU(d4, coefficients + 4 * pieces[4 + j]),
+                                   hn::LoadU(d4, coefficients + 4 * pieces[j])));
+#elif HWY_TARGET == HWY_AVX2
+    return hn::Combine(D(), hn::LoadU(d4, coefficients + 4 * pieces[4 + j]),
+                       hn::LoadU(d4, coefficients + 4 * pieces[j]));
+#else
+    return hn::LoadU(d4, coefficients + 4 * pieces[j]);
+#endif
+}
+#endif
+
+/// Value of each lane's cubic. A whole set of coefficients is one load of 16 bytes, turned about in registers:
+/// measured twice as quick as four gathers.
 HWY_INLINE V cubicAt(D d, const float* coefficients, VI piece, V t) {
-    const VI at = hn::ShiftLeft<2>(piece);
-    const V k0 = hn::GatherIndex(d, coefficients, at);
-    const V k1 = hn::GatherIndex(d, coefficients + 1, at);
-    const V k2 = hn::GatherIndex(d, coefficients + 2, at);
-    const V k3 = hn::GatherIndex(d, coefficients + 3, at);
+#if HWY_TARGET == HWY_SCALAR
+    const float* k = coefficients + 4 * hn::GetLane(piece);
+    return hn::MulAdd(hn::MulAdd(hn::MulAdd(hn::Set(d, k[3]), t, hn::Set(d, k[2])), t, hn::Set(d, k[1])), t,
+                      hn::Set(d, k[0]));
+#else
+    alignas(64) std::array<std::int32_t, kBlock> pieces;
+    hn::Store(piece, DI(), pieces.data());
+    const V a = coefficientsOf(coefficients, pieces.data(), 0);
+    const V b = coefficientsOf(coefficients, pieces.data(), 1);
+    const V c = coefficientsOf(coefficients, pieces.data(), 2);
+    const V e = coefficientsOf(coefficients, pieces.data(), 3);
+    const hn::Repartition<double, D> dd;
+    const auto ab01 = hn::BitCast(dd, hn::InterleaveLower(d, a, b));
+    const auto ab23 = hn::BitCast(dd, hn::InterleaveUpper(d, a, b));
+    const auto ce01 = hn::BitCast(dd, hn::InterleaveLower(d, c, e));
+    const auto ce23 = hn::BitCast(dd, hn::InterleaveUpper(d, c, e));
+    const V k0 = hn::BitCast(d, hn::InterleaveLower(dd, ab01, ce01));
+    const V k1 = hn::BitCast(d, hn::InterleaveUpper(dd, ab01, ce01));
+    const V k2 = hn::BitCast(d, hn::InterleaveLower(dd, ab23, ce23));
+    const V k3 = hn::BitCast(d, hn::InterleaveUpper(dd, ab23, ce23));
     return hn::MulAdd(hn::MulAdd(hn::MulAdd(k3, t, k2), t, k1), t, k0);
+#endif
 }
 
 /// Cell of each lane and the place in it.
@@ -156,18 +194,22 @@ HWY_INLINE V reflected(D d, const Footprint& footprint, const Group& group, cons
     return hn::IfThenElseZero(enters, light);
 }
 
-/// Whether light of the source can come to the box by way of the image: what is run in the water beyond a
-/// wall is at most so much of what was run in air before it.
+/// Whether light of the source can come to the box by way of the image. What is run in the water beyond a wall
+/// is at most (1 − u)/u of what was run in air before it, u the share run in air, which is least for the
+/// box's nearest point.
 HWY_INLINE bool canReach(const Footprint& footprint, const Group& group, const Source& source,
                          const Box& over) {
-    const auto air_run = [&](float beyond_low, float at, float size) {
-        if (!source.inside) return std::max(std::abs(at), std::abs(size - at));
-        return beyond_low > 0.0F ? at : size - at;
-    };
-    const float run_x = air_run(over.x_low, source.x, footprint.length);
-    const float run_y = air_run(over.y_low, source.y, footprint.width);
-    return std::max(over.x_low, over.x_high) <= group.run_ratio * run_x &&
-           std::max(over.y_low, over.y_high) <= group.run_ratio * run_y;
+    if (!source.inside) return true;
+    const float run_x = over.x_low > 0.0F ? source.x : footprint.length - source.x;
+    const float run_y = over.y_low > 0.0F ? source.y : footprint.width - source.y;
+    const float beyond_x = std::max(over.x_low, over.x_high);
+    const float beyond_y = std::max(over.y_low, over.y_high);
+    if (beyond_x > group.run_ratio * run_x || beyond_y > group.run_ratio * run_y) return false;
+    const float dx = beyond_x > 0.0F ? beyond_x + run_x : 0.0F;
+    const float dy = beyond_y > 0.0F ? beyond_y + run_y : 0.0F;
+    constexpr float kSlack = 1.0F + 1e-5F;
+    const float share = group.height * group.table->tangentAt(dx * dx + dy * dy);
+    return beyond_x * share <= (kSlack - share) * run_x && beyond_y * share <= (kSlack - share) * run_y;
 }
 
 HWY_INLINE void addImage(const Footprint& footprint, const Group& group, const Image& image, const Box& over,

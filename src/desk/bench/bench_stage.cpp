@@ -59,8 +59,8 @@ BenchStage::BenchStage(Session& session)
     layout->addWidget(makeLabel(tr("The bench"), TextRole::Title));
     fillFixtureForm();
     fillTankForm();
-    fillMeterForm();
     fillMethodForm();
+    fillMeterForm();
     layout->addWidget(makeForms(), 5);
     layout->addWidget(makeRuns(), 2);
 }
@@ -153,6 +153,10 @@ FormColumn::Write BenchStage::lengthWriter(const T& (BenchStage::*current)() con
     });
 }
 
+FormColumn::Write BenchStage::fixtureWriter(std::function<QString(Fixture&, const QString&)> change) {
+    return writer(&BenchStage::fixture, std::move(change));
+}
+
 void BenchStage::fillFixtureForm() {
     auto* add = quietButton(tr("new"));
     connect(add, &QPushButton::clicked, this, &BenchStage::newFixture);
@@ -242,6 +246,7 @@ void BenchStage::fillFixtureForm() {
         tr("13–18"));
     words(tr("maker's coverage"), &Fixture::claimed_coverage);
     words(tr("channels"), &Fixture::channels);
+    fillLightRows();
 }
 
 void BenchStage::fillTankForm() {
@@ -295,14 +300,14 @@ void BenchStage::fillTankForm() {
 void BenchStage::fillMeterForm() {
     auto* add = quietButton(tr("new"));
     connect(add, &QPushButton::clicked, this, &BenchStage::newMeter);
-    left_->addHeading(tr("Meter"), add);
-    left_->addText(
+    right_->addHeading(tr("Meter"), add);
+    right_->addText(
         tr("name"), [this] { return text(meter().name); },
         writer(&BenchStage::meter, [](MeterProfile& m, const QString& typed) {
             m.name = typed.trimmed().toStdString();
             return m.name.empty() ? tr("The meter needs a name.") : QString();
         }));
-    left_->addText(
+    right_->addText(
         tr("immersion ×"), [this] { return QString::number(meter().immersion_factor); },
         writer(&BenchStage::meter, [](MeterProfile& m, const QString& typed) -> QString {
             const auto factor = parseNumber(typed.toStdString());
@@ -311,7 +316,7 @@ void BenchStage::fillMeterForm() {
             m.immersion_factor = *factor;
             return {};
         }));
-    left_->addChoice(
+    right_->addChoice(
         tr("applied by"), {tr("nobody"), tr("the meter's own mode"), tr("Glumet")},
         [this] { return static_cast<int>(meter().immersion_by); },
         [this](int index) {
@@ -319,7 +324,7 @@ void BenchStage::fillMeterForm() {
             changed.immersion_by = static_cast<ImmersionBy>(index);
             return keep(changed);
         });
-    left_->addText(
+    right_->addText(
         tr("calibrated"), [this] { return text(meter().calibrated_on); },
         writer(&BenchStage::meter,
                [](MeterProfile& m, const QString& typed) {

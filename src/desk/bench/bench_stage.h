@@ -25,11 +25,15 @@ class BenchStage : public Stage {
     void newMeter();
     void newAccessory();
     void removeRun();
+    /// Takes the beam of a photometric file for the fixture shown; asks for the file.
+    void chooseBeamFile();
+    void takeBeam(const QString& name, const QByteArray& bytes);
 
   private:
     QWidget* makeForms();
     QWidget* makeRuns();
     void fillFixtureForm();
+    void fillLightRows();
     void fillTankForm();
     void fillMeterForm();
     void fillMethodForm();
@@ -45,6 +49,7 @@ class BenchStage : public Stage {
     template <class T>
     FormColumn::Write lengthWriter(const T& (BenchStage::*current)() const, Millimetre T::*member,
                                    double least);
+    FormColumn::Write fixtureWriter(std::function<QString(Fixture&, const QString&)> change);
     FormColumn::Write methodWriter(std::function<QString(Method&, const QString&)> change);
 
     FormColumn* left_;

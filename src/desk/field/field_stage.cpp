@@ -20,6 +20,7 @@ FieldStage::FieldStage(Session& session)
       map_(new PlanMap),
       read_out_(makeLabel({}, TextRole::Body)),
       contours_(new QPushButton(tr("contours"))),
+      views_(new QButtonGroup(this)),
       figures_(new PlaneFigures(session)),
       section_title_(makeLabel({}, TextRole::Muted)),
       section_(new QCustomPlot),
@@ -48,6 +49,7 @@ QWidget* FieldStage::makeMapColumn() {
     auto* layout = new QVBoxLayout(column);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->setSpacing(2);
+    layout->addWidget(makeViews());
     layout->addWidget(map_);
     auto* foot = new QHBoxLayout;
     read_out_->setObjectName(QStringLiteral("cellReadOut"));
@@ -60,6 +62,30 @@ QWidget* FieldStage::makeMapColumn() {
     layout->addLayout(foot);
     layout->addStretch(1);
     return column;
+}
+
+QWidget* FieldStage::makeViews() {
+    auto* row = new QWidget;
+    auto* layout = new QHBoxLayout(row);
+    layout->setContentsMargins(0, 0, 0, 4);
+    layout->setSpacing(0);
+    const std::array names{tr("readings"), tr("model"), tr("difference, %"), tr("depths in band")};
+    const std::array whys{tr("What was read"), tr("The field of the fixture as it is described, scaled to the readings"),
+                          tr("How far the readings lie above or below the model"),
+                          tr("Between which depths each column lies in the band, by the model")};
+    for (int i = 0; i < static_cast<int>(names.size()); ++i) {
+        auto* button = new QPushButton(names[static_cast<std::size_t>(i)]);
+        button->setCheckable(true);
+        button->setProperty("segment", true);
+        button->setStatusTip(whys[static_cast<std::size_t>(i)]);
+        button->setToolTip(button->statusTip());
+        button->setChecked(i == 0);
+        views_->addButton(button, i);
+        layout->addWidget(button);
+    }
+    layout->addStretch(1);
+    connect(views_, &QButtonGroup::idClicked, this, &FieldStage::viewChanged);
+    return row;
 }
 
 QWidget* FieldStage::makeLowerRow() {
@@ -83,7 +109,30 @@ QWidget* FieldStage::makeLowerRow() {
     return row;
 }
 
+/// Views of the model can be chosen where there is one; elsewhere they say what is missing.
+void FieldStage::offerViews() {
+    auto* model = session().model();
+    const bool there = model != nullptr && *model;
+    for (auto* button : views_->buttons()) {
+        if (views_->id(button) == static_cast<int>(View::Readings)) continue;
+        button->setEnabled(there);
+        button->setToolTip(there ? button->statusTip()
+                           : model == nullptr ? tr("There is no run.")
+                                              : text(model->error().what));
+    }
+    if (!there) views_->button(static_cast<int>(View::Readings))->setChecked(true);
+}
+
+void FieldStage::nextView() {
+    auto* model = session().model();
+    if (model == nullptr) return;
+    if (!*model) return session().say(tr("No model: %1.").arg(text(model->error().what)));
+    const int next = (views_->checkedId() + 1) % static_cast<int>(views_->buttons().size());
+    views_->button(next)->click();
+}
+
 void FieldStage::refresh() {
+    offerViews();
     const auto* run = session().run();
     const auto* plane = session().plane();
     if (run == nullptr || plane == nullptr) {
@@ -116,12 +165,52 @@ void FieldStage::refreshMap() {
         plan.scale_top = session().fieldScaleTop();
         plan.selected = session().cell();
         for (const auto& doubt : mirrorDoubts(*plane)) plan.doubtful.push_back(doubt.cell);
-        if (contours_->isChecked())
+        showModel(plan);
+        if (contours_->isChecked() && plan.faces.empty())
             if (const auto statistics = planeStatistics(*plane)) showContours(plan, *statistics);
     }
     map_->setHint(plane == nullptr ? tr("Readings appear here: measure them, or import a file (Ctrl+I).")
                                    : QString());
     map_->setPlan(plan, colours());
+}
+
+DescribedModel* FieldStage::shownModel() const {
+    auto* model = session().model();
+    return view() == View::Readings || model == nullptr || !*model ? nullptr : &**model;
+}
+
+/// Puts what the chosen view shows in the place of the readings; a plane with free points keeps them.
+void FieldStage::showModel(PlanData& plan) {
+    auto* model = shownModel();
+    if (model == nullptr || plan.grid.cells() == 0) return;
+    if (view() == View::BandDepth) return showBandDepth(plan, *model);
+    const auto values = model->onGrid(plan.grid, session().plane()->depth);
+    if (view() == View::Difference) {
+        plan.faces = differenceFaces(plan.values, values, colours());
+        plan.band.reset();
+        return;
+    }
+    plan.doubtful.clear();
+    plan.values.assign(values.begin(), values.end());
+}
+
+void FieldStage::showBandDepth(PlanData& plan, DescribedModel& model) {
+    plan.band.reset();
+    plan.doubtful.clear();
+    plan.values.clear();
+    for (const auto& range : model.bandRangesOn(plan.grid, session().band())) {
+        const QString figure = range.kind == BandRange::Kind::All    ? tr("all")
+                               : range.kind == BandRange::Kind::None ? tr("none")
+                                                                     : tr("%1–%2").arg(wholeLength(range.from),
+                                                                                       wholeLength(range.to));
+        plan.faces.push_back({figure, tideColour(range.share, 1.0)});
+        plan.values.emplace_back(Ppfd(0));  // a cell is drawn where it has a value
+    }
+}
+
+/// In whole units: a column's band is no finer than that.
+QString FieldStage::wholeLength(Millimetre length) const {
+    return QString::number(qRound(inUnit(length, session().unit())));
 }
 
 void FieldStage::showContours(PlanData& plan, const PlaneStatistics& statistics) {
@@ -137,6 +226,23 @@ void FieldStage::addProfile(const std::vector<std::pair<double, double>>& points
     graph->setName(name);
     graph->setPen(QPen(colour, 2.0, style));
     graph->setScatterStyle(QCPScatterStyle(QCPScatterStyle::ssDisc, colour, 5));
+}
+
+/// The model along the same row, fine enough to show its shape between the points.
+void FieldStage::addModelProfile(const Grid& grid, Cell cell) {
+    constexpr int kSteps = 60;
+    auto* model = shownModel();
+    if (model == nullptr) return;
+    Grid fine;
+    for (int i = 0; i <= kSteps; ++i)
+        fine.xs_mm.push_back(grid.xs_mm.front() + (grid.xs_mm.back() - grid.xs_mm.front()) * i / kSteps);
+    fine.ys_mm = {grid.ys_mm[static_cast<std::size_t>(cell.row)]};
+    const auto values = model->onGrid(fine, session().plane()->depth);
+    auto* graph = section_->addGraph();
+    for (std::size_t i = 0; i < values.size(); ++i)
+        graph->addData(inUnit(Millimetre(fine.xs_mm[i]), session().unit()), values[i].value());
+    graph->setName(tr("model"));
+    graph->setPen(QPen(colours().accent, 1.6));
 }
 
 void FieldStage::refreshSection() {
@@ -173,6 +279,7 @@ void FieldStage::refreshSection() {
     }
     addProfile(across, tr("column"), colours().muted, Qt::DashLine);
     addProfile(along, tr("row"), colours().water, Qt::SolidLine);
+    addModelProfile(grid, {column, row});
     section_->rescaleAxes();
     section_->xAxis->scaleRange(1.08);
     section_->yAxis->setRange(0, section_->yAxis->range().upper * 1.1);
@@ -213,6 +320,9 @@ void FieldStage::readOut(std::optional<Cell> cell) {
 std::vector<Finding> FieldStage::findings() const {
     if (!session().runIndex() || !session().depth())
         return benchFindings(session().bench(), session().findingContext());
+    if (view() != View::Readings)
+        return modelFindings(session().bench(), *session().runIndex(), *session().model(),
+                             session().findingContext());
     return fieldFindings(session().bench(), *session().runIndex(), *session().depth(),
                          session().findingContext());
 }
@@ -235,6 +345,9 @@ void FieldStage::keyPressEvent(QKeyEvent* event) {
             break;
         case Qt::Key_C:
             contours_->toggle();
+            break;
+        case Qt::Key_M:
+            nextView();
             break;
         default:
             Stage::keyPressEvent(event);

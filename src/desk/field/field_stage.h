@@ -1,5 +1,6 @@
 #pragma once
 
+#include <QButtonGroup>
 #include <QLabel>
 #include <QPushButton>
 
@@ -26,7 +27,20 @@ class FieldStage : public Stage {
     void keyPressEvent(QKeyEvent* event) override;
 
   private:
+    /// What the map shows of the plane.
+    enum class View { Readings, Model, Difference, BandDepth };
+
     QWidget* makeMapColumn();
+    QWidget* makeViews();
+    void offerViews();
+    void nextView();
+    View view() const { return static_cast<View>(views_->checkedId()); }
+    /// The model, where a view asks for it and there is one.
+    DescribedModel* shownModel() const;
+    void showModel(PlanData& plan);
+    void showBandDepth(PlanData& plan, DescribedModel& model);
+    QString wholeLength(Millimetre length) const;
+    void addModelProfile(const Grid& grid, Cell cell);
     QWidget* makeLowerRow();
     void refreshMap();
     void showContours(PlanData& plan, const PlaneStatistics& statistics);
@@ -42,6 +56,7 @@ class FieldStage : public Stage {
     PlanMap* map_;
     QLabel* read_out_;
     QPushButton* contours_;
+    QButtonGroup* views_;
     PlaneFigures* figures_;
     QLabel* section_title_;
     QCustomPlot* section_;

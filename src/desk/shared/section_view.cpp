@@ -8,7 +8,7 @@ namespace glumet {
 namespace {
 
 constexpr int kHead = 40;
-constexpr int kFoot = 104;
+constexpr int kFoot = 126;
 
 }  // namespace
 
@@ -31,11 +31,23 @@ void SectionView::refresh() {
         data_ =
             sectionOf(session_.bench(), *sweep, session_.height(), session_.depth(),
                       recommends_ ? session_.verdict() : nullptr, session_.doubtfulRuns(), session_.unit());
+    addBandLines();
     if (session_.height() && session_.depth())
         setAccessibleDescription(
             tr("Fixture at %1, plane %2 under water")
                 .arg(session_.length(*session_.height()), session_.length(*session_.depth())));
     update();
+}
+
+/// Where the band begins and ends in the water, by the described model; nothing where there is none.
+void SectionView::addBandLines() {
+    constexpr double kPitchMm = 15.0;
+    auto* model = session_.model();
+    if (model == nullptr || !*model) return;
+    auto& light = **model;
+    const auto slice = light.slice(Millimetre(light.scene().width_mm / 2.0), Millimetre(kPitchMm));
+    for (const auto level : {session_.band().low, session_.band().high})
+        data_.iso_lines.push_back({level, contour(slice, level.value())});
 }
 
 QRectF SectionView::figureArea() const { return QRectF(rect()).adjusted(4, kHead, -4, -kFoot); }
@@ -70,6 +82,14 @@ void SectionView::paintLegend(QPainter& p) const {
     paintBracket(p, 158, top + 52, top + 64, c);
     p.setPen(c.muted);
     p.drawText(QRectF(168, top + 49, 110, 18), Qt::AlignLeft | Qt::AlignVCenter, tr("recommended"));
+    if (data_.iso_lines.empty()) return;
+    p.setPen(QPen(c.text, 1.2));
+    p.drawLine(QPointF(20, top + 80), QPointF(32, top + 80));
+    p.setPen(c.muted);
+    p.drawText(QRectF(38, top + 71, width() - 50, 18), Qt::AlignLeft | Qt::AlignVCenter,
+               tr("band %1–%2, by the model")
+                   .arg(QString::fromStdString(ppfdFigure(session_.band().low)),
+                        QString::fromStdString(ppfdFigure(session_.band().high))));
 }
 
 void SectionView::paintEvent(QPaintEvent* /*event*/) {

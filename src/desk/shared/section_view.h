@@ -31,6 +31,7 @@ class SectionView : public QWidget {
     QRectF figureArea() const;
     void paintLegend(QPainter& painter) const;
     QString benchSentence() const;
+    void addBandLines();
 
     Session& session_;
     SectionData data_;

@@ -54,6 +54,7 @@ void Session::setProject(std::unique_ptr<Project> project) {
 void Session::rebuild() {
     sweeps_ = sweepsOf(bench());
     forgetVerdict();
+    model_is_current_ = false;
     settleSelection();
 }
 
@@ -188,6 +189,18 @@ const std::vector<std::size_t>& Session::doubtfulRuns() const {
 double Session::fieldScaleTop() const {
     if (!scale_top_) scale_top_ = sweep() == nullptr ? 1.0 : scaleTop(bench(), sweep()->runs);
     return *scale_top_;
+}
+
+Expected<DescribedModel>* Session::model() const {
+    const auto index = runIndex();
+    if (!index) return nullptr;
+    if (!model_ || !model_is_current_ || model_run_ != *index) {
+        auto earlier = model_ && *model_ ? (*model_)->takeField() : nullptr;
+        model_.emplace(DescribedModel::of(bench(), *run(), std::move(earlier)));
+        model_run_ = *index;
+        model_is_current_ = true;
+    }
+    return &*model_;
 }
 
 void Session::setUnit(LengthUnit unit) {

@@ -6,6 +6,7 @@
 #include <memory>
 #include <optional>
 
+#include "core/described_model.h"
 #include "core/findings.h"
 #include "core/spill_limit.h"
 #include "core/sweep.h"
@@ -62,6 +63,9 @@ class Session : public QObject {
     /// Runs of the chosen sweep that carry a doubt; computed when first asked.
     const std::vector<std::size_t>& doubtfulRuns() const;
     double fieldScaleTop() const;
+    /// The light field of the chosen run as its fixture is described, or what is missing; computed when first
+    /// asked. nullptr while there is no run.
+    Expected<DescribedModel>* model() const;
 
     LengthUnit unit() const { return unit_; }
     void setUnit(LengthUnit unit);
@@ -109,6 +113,9 @@ class Session : public QObject {
     mutable std::optional<SpillLimitVerdict> verdict_;
     mutable std::optional<std::vector<std::size_t>> doubtful_;
     mutable std::optional<double> scale_top_;
+    mutable std::optional<Expected<DescribedModel>> model_;
+    mutable std::size_t model_run_ = 0;     ///< index of the run that model_ is of
+    mutable bool model_is_current_ = false;  ///< nothing has been edited since
     LengthUnit unit_ = LengthUnit::Cm;
     bool dark_ = true;
 };

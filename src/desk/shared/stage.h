@@ -20,6 +20,10 @@ class Stage : public QWidget {
     /// The widget that takes the keys when the stage is entered.
     virtual QWidget* keyWidget() { return this; }
 
+  signals:
+    /// What is shown has changed without a change of the session: the window refreshes stage and findings.
+    void viewChanged();
+
   protected:
     Session& session() const { return session_; }
     const Palette& colours() const { return session_.palette(); }

@@ -181,7 +181,7 @@ void MainWindow::makeFileCommands() {
     command(tr("Import readings…"), QKeySequence(tr("Ctrl+I")), [this] {
         const QString path = QFileDialog::getOpenFileName(
             this, tr("Import readings"), {},
-            tr("Tables and bench descriptions (*.csv *.txt *.tsv *.json);;All files (*)"));
+            tr("Tables, bench descriptions, photometric files (*.csv *.txt *.tsv *.json *.ies);;All files (*)"));
         if (!path.isEmpty()) importFile(path);
     });
     command(tr("Export readings and bench…"), QKeySequence(tr("Ctrl+E")), [this] {
@@ -208,7 +208,7 @@ template <class Work>
 auto MainWindow::onBench(Work work) {
     return [this, work] {
         showStage(StageId::Bench);
-        (static_cast<BenchStage*>(stageWidget(StageId::Bench))->*work)();
+        std::invoke(work, *static_cast<BenchStage*>(stageWidget(StageId::Bench)));
     };
 }
 
@@ -218,6 +218,7 @@ void MainWindow::makeEditCommands() {
     command(tr("New run…"), QKeySequence(tr("Ctrl+R")), onBench(&BenchStage::newRun));
     command(tr("Remove the chosen run"), {}, onBench(&BenchStage::removeRun));
     command(tr("New fixture"), {}, onBench(&BenchStage::newFixture));
+    command(tr("Beam from a photometric file…"), {}, onBench(&BenchStage::chooseBeamFile));
     command(tr("New tank"), {}, onBench(&BenchStage::newTank));
     command(tr("New meter"), {}, onBench(&BenchStage::newMeter));
     command(tr("New accessory…"), {}, onBench(&BenchStage::newAccessory));
@@ -253,6 +254,7 @@ Stage* MainWindow::stageWidget(StageId id) {
             stage = new PublishStage(session_);
             break;
     }
+    connect(stage, &Stage::viewChanged, this, &MainWindow::scheduleRefresh);
     middle_->addWidget(stage);
     return stage;
 }
@@ -376,6 +378,10 @@ void MainWindow::importFile(const QString& path) {
         return session_.warn(tr("%1 cannot be read: %2").arg(path, file.errorString()));
     const QByteArray bytes = file.readAll();
     const QString name = QFileInfo(path).fileName();
+    if (path.endsWith(QLatin1String(".ies"), Qt::CaseInsensitive)) {
+        onBench([&](BenchStage& bench_stage) { bench_stage.takeBeam(name, bytes); })();
+        return;
+    }
     if (!path.endsWith(QLatin1String(".json"))) {
         ImportDialog(session_, name, bytes, this).exec();
         return;

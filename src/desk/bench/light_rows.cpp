@@ -1,0 +1,154 @@
+// The rows of the fixture's form that describe its light: emitters, beam, flux.
+#include <QFile>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QRegularExpression>
+
+#include "core/wording.h"
+#include "desk/bench/bench_stage.h"
+#include "formats/lm63.h"
+#include "report/text.h"
+
+namespace glumet {
+namespace {
+
+QString beamText(const std::optional<Beam>& beam) {
+    if (!beam) return {};
+    const double value = beam->parameters().front();
+    switch (beam->kind()) {
+        case Beam::Kind::HalfAngle:
+            return BenchStage::tr("half at %1°").arg(value);
+        case Beam::Kind::CosinePower:
+            return BenchStage::tr("cosine to the power %1").arg(value);
+        case Beam::Kind::Table:
+            break;
+    }
+    return BenchStage::tr("table of %1 angles").arg(beam->thetaDeg().size());
+}
+
+/// "4 × 3", "4x3" or "4 3"; nothing for anything else.
+std::optional<std::pair<QString, QString>> pairOf(const QString& typed) {
+    auto parts = typed.split(QRegularExpression(QStringLiteral("\\s*[×x*]\\s*")), Qt::SkipEmptyParts);
+    if (parts.size() == 1) parts << parts.front();
+    if (parts.size() != 2) return std::nullopt;
+    return std::pair{parts[0].trimmed(), parts[1].trimmed()};
+}
+
+QString takeEmitters(Fixture& f, const QString& typed) {
+    constexpr int kMostAlong = 200;
+    const auto pair = pairOf(typed);
+    bool columns_fine = false;
+    bool rows_fine = false;
+    const int columns = pair ? pair->first.toInt(&columns_fine) : 0;
+    const int rows = pair ? pair->second.toInt(&rows_fine) : 0;
+    if (!columns_fine || !rows_fine || columns < 1 || rows < 1 || columns > kMostAlong || rows > kMostAlong)
+        return BenchStage::tr("Give the emitters as columns × rows, such as 4 × 3.");
+    f.emitter_columns = columns;
+    f.emitter_rows = rows;
+    return {};
+}
+
+QString takeSpacing(Fixture& f, const QString& typed, LengthUnit unit) {
+    // "2.8 × 3 cm": the unit at the end holds for both figures.
+    const auto pair = pairOf(typed);
+    const auto y = pair ? parseLength(pair->second.toStdString(), unit) : std::nullopt;
+    const QString ending =
+        pair ? pair->second.mid(pair->second.indexOf(QRegularExpression(QStringLiteral("[a-z\"]")))) : QString();
+    const bool own_unit = pair && pair->first.contains(QRegularExpression(QStringLiteral("[a-z\"]")));
+    const bool named = pair && pair->second.contains(QRegularExpression(QStringLiteral("[a-z\"]")));
+    const auto x = pair ? parseLength((own_unit || !named ? pair->first : pair->first + ending).toStdString(), unit)
+                        : std::nullopt;
+    if (!x || !y || x->value() < 0.0 || y->value() < 0.0)
+        return BenchStage::tr("Give the distance between emitters along and across, such as 2.8 × 2.8 cm.");
+    f.emitter_pitch_x = *x;
+    f.emitter_pitch_y = *y;
+    return {};
+}
+
+QString takeBeamText(Fixture& f, const QString& typed) {
+    if (typed.trimmed().isEmpty()) {
+        f.beam.reset();
+        return {};
+    }
+    static const QRegularExpression figure(QStringLiteral("(\\d+(?:[.,]\\d+)?)\\s*°?\\s*$"));
+    const auto match = figure.match(typed.trimmed());
+    const auto degrees = match.hasMatch() ? parseNumber(match.captured(1).toStdString()) : std::nullopt;
+    const auto beam = degrees ? Beam::halfAngle(*degrees) : problem("", "");
+    if (!beam)
+        return BenchStage::tr("Give the angle from the axis at which the light has fallen to half, 1 to 89°; half "
+                              "of the maker's full beam angle.");
+    f.beam = *beam;
+    return {};
+}
+
+QString takeFlux(Fixture& f, const QString& typed) {
+    f.flux.reset();
+    if (typed.trimmed().isEmpty()) return {};
+    const auto flux = parseNumber(typed.toStdString());
+    if (!flux || *flux <= 0.0) return BenchStage::tr("\"%1\" is not a photon flux above 0 µmol/s.").arg(typed);
+    f.flux = PhotonFlux(*flux);
+    return {};
+}
+
+}  // namespace
+
+void BenchStage::fillLightRows() {
+    left_
+        ->addText(
+            tr("emitters"),
+            [this] { return tr("%1 × %2").arg(fixture().emitter_columns).arg(fixture().emitter_rows); },
+            fixtureWriter(takeEmitters), tr("columns × rows"))
+        ->setObjectName(QStringLiteral("emitters"));
+    left_
+        ->addText(
+            tr("their spacing"),
+            [this] {
+                return tr("%1 × %2").arg(session().figure(fixture().emitter_pitch_x),
+                                         session().length(fixture().emitter_pitch_y));
+            },
+            fixtureWriter([this](Fixture& f, const QString& typed) {
+                return takeSpacing(f, typed, session().unit());
+            }))
+        ->setObjectName(QStringLiteral("emitterSpacing"));
+    auto* beam = left_->addText(
+        tr("beam"), [this] { return beamText(fixture().beam); }, fixtureWriter(takeBeamText),
+        tr("angle to half, or a file"));
+    beam->setObjectName(QStringLiteral("beam"));
+    beam->setToolTip(tr("Angle from the axis at which the light has fallen to half. A photometric file (LM-63) can "
+                        "be dropped on the window instead."));
+    left_
+        ->addText(
+            tr("flux, µmol/s"),
+            [this] { return fixture().flux ? QString::number(fixture().flux->value()) : QString(); },
+            fixtureWriter(takeFlux), tr("if it is stated"))
+        ->setObjectName(QStringLiteral("flux"));
+}
+
+void BenchStage::chooseBeamFile() {
+    const QString path = QFileDialog::getOpenFileName(this, tr("Beam from a photometric file"), {},
+                                                      tr("Photometric files (*.ies *.IES);;All files (*)"));
+    if (path.isEmpty()) return;
+    QFile file(path);
+    if (!file.open(QIODevice::ReadOnly))
+        return session().warn(tr("%1 cannot be read: %2").arg(path, file.errorString()));
+    takeBeam(QFileInfo(path).fileName(), file.readAll());
+}
+
+void BenchStage::takeBeam(const QString& name, const QByteArray& bytes) {
+    constexpr double kUneven = 0.1;
+    if (session().project() == nullptr) return session().warn(tr("Open or make a project first."));
+    if (session().bench().fixtures.empty()) return session().warn(tr("Make a fixture first."));
+    const auto read =
+        readLm63(std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
+    if (!read) return session().warn(tr("%1: %2.").arg(name, text(read.error().sentence())));
+    Fixture changed = fixture();
+    changed.beam = read->beam;
+    const auto done = session().project()->save(changed);
+    if (!done) return session().warn(text(done.error().sentence()));
+    QString said = tr("%1 has the beam of %2").arg(text(changed.name), name);
+    if (read->unevenness > kUneven)
+        said += tr("; its planes differ by up to %1 and were averaged").arg(text(percentText(read->unevenness)));
+    session().say(said + QLatin1Char('.'));
+}
+
+}  // namespace glumet
