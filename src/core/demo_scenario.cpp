@@ -68,6 +68,9 @@ std::vector<Fixture> demoFixtures() {
     all[3].beam = *Beam::table({0, 10, 20, 30, 40, 50, 60, 70, 80, 90},
                                {0.7, 0.76, 0.84, 0.97, 1.0, 0.74, 0.42, 0.18, 0.05, 0.0});
     all[3].flux = PhotonFlux(170);
+    all[0].emitter_size = all[5].emitter_size = Millimetre(18);
+    all[1].emitter_size = Millimetre(14);
+    all[3].emitter_size = Millimetre(70);
     return all;
 }
 

@@ -118,6 +118,7 @@ Json toJson(const Fixture& f) {
     putOptional(json, "rated_power_w", f.rated_power);
     putOptional(json, "claimed_height_low_mm", f.claimed_height_low);
     putOptional(json, "claimed_height_high_mm", f.claimed_height_high);
+    json["emitter_size_mm"] = f.emitter_size.value();
     putOptional(json, "flux_umol_s", f.flux);
     json["beam"] = f.beam ? jsonOfBeam(*f.beam) : Json(nullptr);
     return json;
@@ -145,6 +146,7 @@ Fixture fixtureOf(const Json& json) {
     f.claimed_height_low = optionalAt<Millimetre>(json, "claimed_height_low_mm");
     f.claimed_height_high = optionalAt<Millimetre>(json, "claimed_height_high_mm");
     // Descriptions of version 1 know no beam.
+    if (json.contains("emitter_size_mm")) f.emitter_size = Millimetre(numberAt(json, "emitter_size_mm", 0.0));
     if (json.contains("flux_umol_s")) f.flux = optionalAt<PhotonFlux>(json, "flux_umol_s");
     if (json.contains("beam") && !json.at("beam").is_null()) {
         const auto beam = beamFromJson(json.at("beam"));

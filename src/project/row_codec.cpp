@@ -148,7 +148,8 @@ QVariantList valuesOf(const Fixture& f) {
             text(f.claimed_coverage),
             text(f.note),
             beamText(f.beam),
-            optional(f.flux)};
+            optional(f.flux),
+            f.emitter_size.value()};
 }
 
 QVariantList valuesOf(const Accessory& accessory) { return {text(accessory.name), text(accessory.note)}; }
@@ -252,6 +253,7 @@ Fixture fixtureFrom(const QSqlQuery& row) {
     f.note = c.word();
     f.beam = beamFrom(c.next());
     f.flux = c.optional<PhotonFlux>();
+    f.emitter_size = c.length();
     return f;
 }
 

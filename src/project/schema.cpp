@@ -29,7 +29,8 @@ QStringList dataTables() {
             "channels TEXT NOT NULL, rated_power_w REAL, mass_kg REAL NOT NULL, price REAL NOT NULL, "
             "currency TEXT NOT NULL, power_supply_inside INTEGER NOT NULL, claimed_low_mm REAL, "
             "claimed_high_mm REAL, "
-            "claimed_coverage TEXT NOT NULL, note TEXT NOT NULL, beam TEXT, flux_umol_s REAL) STRICT"),
+            "claimed_coverage TEXT NOT NULL, note TEXT NOT NULL, beam TEXT, flux_umol_s REAL, "
+            "emitter_size_mm REAL NOT NULL DEFAULT 0) STRICT"),
         QStringLiteral(
             "CREATE TABLE accessory(id INTEGER PRIMARY KEY, name TEXT NOT NULL, note TEXT NOT NULL) STRICT"),
         QStringLiteral("CREATE TABLE meter(id INTEGER PRIMARY KEY, name TEXT NOT NULL, kind TEXT NOT NULL, "
@@ -132,7 +133,7 @@ const QList<EditableTable>& editableTables() {
         {QStringLiteral("fixture"),
          words("name maker kind length_mm width_mm emitter_columns emitter_rows emitter_pitch_x_mm "
                "emitter_pitch_y_mm channels rated_power_w mass_kg price currency power_supply_inside "
-               "claimed_low_mm claimed_high_mm claimed_coverage note beam flux_umol_s")},
+               "claimed_low_mm claimed_high_mm claimed_coverage note beam flux_umol_s emitter_size_mm")},
         {QStringLiteral("accessory"), words("name note")},
         {QStringLiteral("meter"),
          words("name kind immersion_factor immersion_by relative_uncertainty calibrated_on note")},
@@ -158,7 +159,8 @@ QStringList schemaStatements() {
 QStringList migrationStatements(int version) {
     QStringList statements;
     if (version < 2)
-        statements += addColumns("fixture", {QStringLiteral("beam TEXT"), QStringLiteral("flux_umol_s REAL")});
+        statements += addColumns("fixture", {QStringLiteral("beam TEXT"), QStringLiteral("flux_umol_s REAL"),
+                                                QStringLiteral("emitter_size_mm REAL NOT NULL DEFAULT 0")});
     statements += QStringLiteral("PRAGMA user_version = %1").arg(kSchemaVersion);
     return statements;
 }

@@ -11,7 +11,7 @@ inline constexpr quint32 kApplicationId = 0x474C4D54;
 
 /// Version of the tables (PRAGMA user_version). A file with a higher one is not opened.
 ///   1 (2026-11-24): first version.
-///   2 (2026-11-25): fixture.beam and fixture.flux_umol_s.
+///   2 (2026-11-25): fixture.beam, fixture.flux_umol_s and fixture.emitter_size_mm.
 inline constexpr int kSchemaVersion = 2;
 
 /// A table whose edits can be undone, and its columns without the row number.

@@ -221,11 +221,14 @@ class PlanPainter {
     }
 
     void valueText(const QRectF& rect, Cell at, Ppfd value, const QColor& ink) {
-        const double size = std::clamp(std::min(rect.width() * 0.30, rect.height() * 0.36), 9.0, 22.0);
+        const auto* face = faceOf(at);
+        const QString shown = face != nullptr ? face->text : figure(value);
+        double size = std::clamp(std::min(rect.width() * 0.30, rect.height() * 0.36), 9.0, 22.0);
+        const double wide = QFontMetricsF(houseFont(size, true)).horizontalAdvance(shown);
+        if (wide > rect.width() * 0.84) size = std::max(9.0, size * rect.width() * 0.84 / wide);
         p_.setFont(houseFont(size, true));
         p_.setPen(ink);
-        const auto* face = faceOf(at);
-        p_.drawText(rect, Qt::AlignCenter, face != nullptr ? face->text : figure(value));
+        p_.drawText(rect, Qt::AlignCenter, shown);
     }
 
     /// Too dim: a low bar along the foot of the cell. Too bright: a bar at its head. Plain: in the band.

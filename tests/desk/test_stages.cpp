@@ -59,6 +59,41 @@ class TestStages : public QObject {
         QCOMPARE(w_->plane().readings[index].flag, std::string(flag::kDoubtful));
     }
 
+    void theDescribedModelIsLaidBesideTheReadings() {
+        goTo(StageId::Field);
+        auto* map = w_->window.findChild<PlanMap*>();
+        const auto readings = map->plan().values;
+        w_->key(Qt::Key_M);
+        const auto model = map->plan().values;
+        QCOMPARE(model.size(), readings.size());
+        double off = 0.0;
+        double sum = 0.0;
+        for (std::size_t i = 0; i < model.size(); ++i) {
+            off += std::abs(*model[i] / *readings[i] - 1.0);
+            sum += *model[i] / *readings[i];
+        }
+        // Close, because the maker's beam is nearly right; not equal, because these are not the readings.
+        QVERIFY(off > 0.0 && off / 36.0 < 0.05);
+        QVERIFY(std::abs(sum / 36.0 - 1.0) < 0.02);
+        w_->key(Qt::Key_M);
+        QCOMPARE(map->plan().faces.size(), readings.size());
+        const double first = *readings[0] / *model[0] - 1.0;
+        QVERIFY(map->plan().faces[0].text.endsWith(QString::number(std::abs(qRound(first * 100.0)))));
+        w_->key(Qt::Key_M);
+        QVERIFY(!map->plan().faces[14].text.isEmpty());
+        w_->key(Qt::Key_M);
+        QVERIFY(map->plan().faces.empty());
+        QVERIFY(map->plan().values == readings);
+        // Only the factor follows an edit; without a beam there is nothing to show, and it says so.
+        auto fixture = w_->session.bench().fixtures.front();
+        fixture.beam.reset();
+        QVERIFY(w_->session.project()->save(fixture));
+        w_->settle();
+        w_->key(Qt::Key_M);
+        QVERIFY(map->plan().values == readings);
+        QVERIFY(w_->lastWord().contains(QLatin1String("beam is not described")));
+    }
+
     void thePlaneSheetChoosesAPlane() {
         goTo(StageId::Field);
         auto* sheet = w_->window.findChild<PlaneSheetView*>();

@@ -274,6 +274,62 @@ class TestWindow : public QObject {
         for (const double sample : samples) QVERIFY(sample > 0.3 * still && sample < 3.0 * still);
     }
 
+    void theFixturesLightIsDescribedInBench() {
+        QVERIFY(w_->createWithRuns({200}));
+        w_->window.showStage(StageId::Bench);
+        w_->settle();
+        const auto type = [&](const char* name, const char* words) {
+            auto* edit = w_->find<QLineEdit>(name);
+            edit->setFocus();
+            edit->selectAll();
+            QTest::keyClicks(edit, QString::fromUtf8(words));
+            QTest::keyClick(edit, Qt::Key_Return);
+            w_->settle();
+        };
+        const auto fixture = [&] { return w_->session.bench().fixtures[0]; };
+        QVERIFY(!*w_->session.model());
+        type("emitters", "4 x 3");
+        type("emitterSpacing", "2.8 x 30 mm");
+        type("emitterSize", "12 mm");
+        type("beam", "42");
+        type("flux", "88,5");
+        QCOMPARE(fixture().emitter_columns, 4);
+        QCOMPARE(fixture().emitter_rows, 3);
+        QCOMPARE(fixture().emitter_pitch_x.value(), 2.8);
+        QCOMPARE(fixture().emitter_pitch_y.value(), 30.0);
+        QCOMPARE(fixture().emitter_size.value(), 12.0);
+        QVERIFY(fixture().beam == *Beam::halfAngle(42.0));
+        QCOMPARE(fixture().flux->value(), 88.5);
+        QVERIFY(*w_->session.model());
+        const auto kept = fixture();
+        type("beam", "wide");
+        type("beam", "90");
+        type("emitters", "0 x 3");
+        type("emitterSpacing", "near");
+        type("flux", "-4");
+        QVERIFY(fixture() == kept);
+    }
+
+    void aPhotometricFileBecomesTheBeam() {
+        QVERIFY(w_->createWithRuns({200}));
+        const auto drop = [&](const char* name, const QByteArray& bytes) {
+            QFile file(w_->path(name));
+            QVERIFY(file.open(QIODevice::WriteOnly));
+            file.write(bytes);
+            file.close();
+            w_->window.importFile(w_->path(name));
+            w_->settle();
+        };
+        drop("good.ies", "IES:LM-63-2019\n[LUMINAIRE] Reed 4\nTILT=NONE\n1 -1 1 4 1 1 2 0 0 0\n1 1 0\n"
+                         "0 30 60 90\n0\n100 80 30 0\n");
+        const auto beam = w_->session.bench().fixtures[0].beam;
+        QVERIFY(beam && beam->kind() == Beam::Kind::Table);
+        QVERIFY(std::abs(beam->relative()[1] / beam->relative()[0] - 0.8) < 1e-9);
+        drop("tilted.ies", "IES:LM-63-2019\nTILT=INCLUDE\n");
+        QVERIFY(w_->lastWord().contains(QLatin1String("TILT=INCLUDE")));
+        QVERIFY(w_->session.bench().fixtures[0].beam == beam);
+    }
+
   private:
     std::unique_ptr<WindowFixture> w_;
 };

@@ -37,7 +37,7 @@ class TestBenchJson : public QObject {
         QTest::addColumn<QString>("from");
         QTest::addColumn<QString>("to");
         QTest::addColumn<QString>("part");
-        QTest::newRow("newer") << "\"version\": 1"
+        QTest::newRow("newer") << "\"version\": 2"
                                << "\"version\": 99"
                                << "newer";
         QTest::newRow("foreign") << "glumet bench"

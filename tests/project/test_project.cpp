@@ -60,6 +60,29 @@ class TestProject : public QObject {
         QVERIFY(project->bench().tanks[0] == tank);
     }
 
+    void aFileOfTheFirstFormatIsBroughtUpToDate() {
+        QVERIFY(QFile::copy(QStringLiteral(GLUMET_SOURCE_DIR "/tests/data/version1.glumet"), path_));
+        QFile::setPermissions(path_, QFile::ReadOwner | QFile::WriteOwner);
+        auto project = opened();
+        QCOMPARE(project->bench().runs[0].planes[0].readings.size(), std::size_t{2});
+        auto fixture = project->bench().fixtures[0];
+        QVERIFY(!fixture.beam);
+        QCOMPARE(fixture.emitter_size.value(), 0.0);
+        fixture.beam = *Beam::table({0, 40, 80}, {1.0, 0.7, 0.0});
+        fixture.flux = PhotonFlux(90);
+        QVERIFY(project->save(fixture));
+        project.reset();
+        project = opened();
+        QVERIFY(project->bench().fixtures[0] == fixture);
+        // What was done before the change of format can still be undone, and so can what came after.
+        QVERIFY(project->undo());
+        QVERIFY(!project->bench().fixtures[0].beam);
+        QVERIFY(project->undo());
+        QVERIFY(project->bench().runs.empty());
+        QVERIFY(project->redo() && project->redo());
+        QVERIFY(project->bench().fixtures[0] == fixture);
+    }
+
     void undoAndRedoEveryKindOfEditAcrossARestart() {
         auto project = created();
         std::vector<std::string> states{described(project->bench())};

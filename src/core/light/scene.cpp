@@ -2,6 +2,7 @@
 
 #include <fmt/format.h>
 
+#include <algorithm>
 #include <cmath>
 #include <numbers>
 
@@ -120,12 +121,22 @@ LightScene emptyScene(const Tank& tank, bool dry) {
 std::vector<SceneEmitter> latticeEmitters(const Fixture& fixture, PhotonFlux flux, std::size_t beam) {
     const int columns = fixture.emitter_columns;
     const int rows = fixture.emitter_rows;
+    constexpr double kPointPitchMm = 15.0;
+    constexpr int kMostAcross = 4;
+    const double size = fixture.emitter_size.value();
+    const int across = std::clamp(static_cast<int>(std::ceil(size / kPointPitchMm)), 1, kMostAcross);
+    const double step = size / across;
+    const double share = flux.value() / (columns * rows * across * across);
+    const auto offset = [](int index, int count, double pitch) { return (index - 0.5 * (count - 1)) * pitch; };
     std::vector<SceneEmitter> emitters;
     for (int row = 0; row < rows; ++row)
         for (int column = 0; column < columns; ++column)
-            emitters.push_back({(column - 0.5 * (columns - 1)) * fixture.emitter_pitch_x.value(),
-                                (row - 0.5 * (rows - 1)) * fixture.emitter_pitch_y.value(),
-                                flux.value() / (columns * rows), beam, 0});
+            for (int j = 0; j < across; ++j)
+                for (int i = 0; i < across; ++i)
+                    emitters.push_back(
+                        {offset(column, columns, fixture.emitter_pitch_x.value()) + offset(i, across, step),
+                         offset(row, rows, fixture.emitter_pitch_y.value()) + offset(j, across, step), share, beam,
+                         0});
     return emitters;
 }
 

@@ -110,6 +110,16 @@ void BenchStage::fillLightRows() {
                 return takeSpacing(f, typed, session().unit());
             }))
         ->setObjectName(QStringLiteral("emitterSpacing"));
+    left_
+        ->addText(
+            tr("size of each"), [this] { return session().length(fixture().emitter_size); },
+            fixtureWriter([this](Fixture& f, const QString& typed) {
+                const auto size = parseLength(typed.toStdString(), session().unit());
+                if (!size || size->value() < 0.0) return tr("\"%1\" is not a length of 0 or more.").arg(typed);
+                f.emitter_size = *size;
+                return QString();
+            }))
+        ->setObjectName(QStringLiteral("emitterSize"));
     auto* beam = left_->addText(
         tr("beam"), [this] { return beamText(fixture().beam); }, fixtureWriter(takeBeamText),
         tr("angle to half, or a file"));

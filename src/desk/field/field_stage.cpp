@@ -143,7 +143,7 @@ void FieldStage::refresh() {
                             .arg(session().length(plane->depth), session().length(run->height)));
         const auto statistics = planeStatistics(*plane);
         headline_->setText(
-            statistics ? tr("mean %1   peak %2")
+            statistics ? (view() == View::Readings ? tr("mean %1   peak %2") : tr("read: mean %1   peak %2"))
                              .arg(text(ppfdFigure(statistics->mean)), text(ppfdFigure(statistics->max)))
                        : tr("not read yet"));
     }
@@ -269,7 +269,8 @@ void FieldStage::refreshSection() {
     for (int j = 0; j < grid.rows(); ++j)
         across.emplace_back(grid.ys_mm[static_cast<std::size_t>(j)],
                             surface->values[static_cast<std::size_t>(j * grid.columns() + column)]);
-    section_title_->setText(tr("Through %1: row (line) and column (dashed), %2")
+    section_title_->setText((shownModel() == nullptr ? tr("Through %1: row (line) and column (dashed), %2")
+                                                     : tr("Through %1: row, column (dashed), model (thin), %2"))
                                 .arg(text(cellName({column, row})), text(unitName(session().unit()))));
     for (const auto level : {session().band().low, session().band().high}) {
         auto* line = new QCPItemStraightLine(section_);
@@ -312,6 +313,10 @@ void FieldStage::readOut(std::optional<Cell> cell) {
     line += tr("   %1 | %2 %3")
                 .arg(session().figure(reading->x), session().figure(reading->y),
                      text(unitName(session().unit())));
+    if (auto* model = shownModel()) {
+        const Grid point{{reading->x.value()}, {reading->y.value()}};
+        line += tr("   model %1").arg(text(ppfdFigure(model->onGrid(point, session().plane()->depth).front())));
+    }
     if (!reading->flag.empty()) line += QStringLiteral("   ") + text(reading->flag);
     read_out_->setText(line);
     map_->setAccessibleDescription(line);

@@ -1,0 +1,133 @@
+#include <QTest>
+#include <cmath>
+
+#include "core/demo_scenario.h"
+#include "core/described_model.h"
+#include "core/light/exact_field.h"
+
+using namespace glumet;
+
+namespace {
+
+/// The demonstration's first fixture, read without any error at two depths: the described field times `factor`.
+Bench readBench(double factor) {
+    Bench bench = demoBench();
+    Run run;
+    run.id = 1;
+    run.fixture = bench.fixtures[0].id;
+    run.tank = bench.tanks[0].id;
+    run.height = Millimetre(210);
+    const ExactField field(*describedScene(bench, run));
+    for (const double depth : {150.0, 400.0}) {
+        Plane plane;
+        plane.depth = Millimetre(depth);
+        plane.grid = cellCentres(Millimetre(600), Millimetre(600), 6, 6);
+        for (const auto cell : serpentine(*plane.grid)) {
+            Reading reading;
+            reading.x = Millimetre(plane.grid->xs_mm[static_cast<std::size_t>(cell.column)]);
+            reading.y = Millimetre(plane.grid->ys_mm[static_cast<std::size_t>(cell.row)]);
+            reading.mean = field.at(reading.x, reading.y, plane.depth) * factor;
+            plane.readings.push_back(reading);
+        }
+        run.planes.push_back(plane);
+    }
+    bench.runs = {run};
+    return bench;
+}
+
+const Finding* titled(const std::vector<Finding>& findings, const std::string& part) {
+    for (const auto& finding : findings)
+        if (finding.title.find(part) != std::string::npos) return &finding;
+    return nullptr;
+}
+
+}  // namespace
+
+class TestDescribedModel : public QObject {
+    Q_OBJECT
+
+  private slots:
+    void aTrueDescriptionFitsAndTellsTheFlux() {
+        const auto bench = readBench(0.8);
+        auto model = DescribedModel::of(bench, bench.runs[0]);
+        QVERIFY(model.has_value());
+        QVERIFY(std::abs(model->factor() - 0.8) < 1e-4);
+        QVERIFY(std::abs(model->impliedFlux().value() - 0.8 * 128.0) < 0.02);
+        QCOMPARE(model->agreement().n, 72);
+        QVERIFY(model->agreement().rms < 1e-3);
+        const auto values = model->onGrid(*bench.runs[0].planes[1].grid, Millimetre(400));
+        const auto index = static_cast<std::size_t>(readingOfCell(*bench.runs[0].planes[1].grid,
+                                                                  bench.runs[0].planes[1].readings)[8]);
+        QVERIFY(std::abs(values[8] / bench.runs[0].planes[1].readings[index].mean - 1.0) < 1e-3);
+    }
+
+    void aWrongReadingIsNamed() {
+        auto bench = readBench(1.0);
+        auto& reading = bench.runs[0].planes[0].readings[3];
+        reading.mean = reading.mean * 1.5;
+        auto model = DescribedModel::of(bench, bench.runs[0]);
+        QVERIFY(model->agreement().worst > 0.4);
+        const auto findings = modelFindings(bench, 0, model, {LengthUnit::Cm, Band{Ppfd(150), Ppfd(300)}});
+        const auto* fits = titled(findings, "The description");
+        QVERIFY(fits != nullptr && fits->cell.has_value());
+        QCOMPARE(*fits->cell, *cellAt(*bench.runs[0].planes[0].grid, reading.x, reading.y));
+        QVERIFY(titled(findings, "Readings imply"));
+        QVERIFY(titled(findings, "of the water in 150–300"));
+    }
+
+    void anotherBeamIsAnotherShape() {
+        auto bench = readBench(1.0);
+        bench.fixtures[0].beam = *Beam::halfAngle(20.0);
+        auto model = DescribedModel::of(bench, bench.runs[0]);
+        QVERIFY(model->agreement().rms > 0.1);
+        QCOMPARE(titled(modelFindings(bench, 0, model, {}), "off by")->kind, FindingKind::Doubt);
+    }
+
+    void whatIsMissingIsSaid() {
+        auto bench = readBench(1.0);
+        const auto reason = [&] {
+            auto model = DescribedModel::of(bench, bench.runs[0]);
+            return model ? std::string() : model.error().what;
+        };
+        bench.runs[0].accessory = 1;
+        QVERIFY(reason().find("accessory") != std::string::npos);
+        bench.runs[0].accessory = 0;
+        bench.fixtures[0].beam.reset();
+        QVERIFY(reason().find("beam is not described") != std::string::npos);
+        auto none = DescribedModel::of(bench, bench.runs[0]);
+        QCOMPARE(modelFindings(bench, 0, none, {}).front().kind, FindingKind::Next);
+        bench.runs[0].tank = 0;
+        QVERIFY(reason().find("tank") != std::string::npos);
+    }
+
+    void tablesOutliveAnEdit() {
+        auto bench = readBench(1.0);
+        auto first = DescribedModel::of(bench, bench.runs[0]);
+        bench.runs[0].planes[0].readings.pop_back();
+        auto field = first->takeField();
+        const auto made = field->effort().evaluations;
+        auto second = DescribedModel::of(bench, bench.runs[0], std::move(field));
+        QCOMPARE(second->agreement().n, 71);
+        QCOMPARE(second->takeField()->effort().evaluations, made);
+    }
+
+    void emittersOfSomeSizeAreSpread() {
+        Fixture pair = demoBench().fixtures[3];
+        const auto spread = latticeEmitters(pair, PhotonFlux(100), 0);
+        QCOMPARE(spread.size(), std::size_t{2 * 16});
+        double flux = 0.0;
+        double left = 0.0;
+        for (const auto& emitter : spread) {
+            flux += emitter.flux_umol_s;
+            left = std::min(left, emitter.dx_mm);
+        }
+        QVERIFY(std::abs(flux - 100.0) < 1e-9);
+        // The outermost points lie inside the patch of 70 mm about −150 mm.
+        QVERIFY(left > -185.0 && left < -170.0);
+        pair.emitter_size = Millimetre(0);
+        QCOMPARE(latticeEmitters(pair, PhotonFlux(100), 0).size(), std::size_t{2});
+    }
+};
+
+QTEST_GUILESS_MAIN(TestDescribedModel)
+#include "test_described_model.moc"
