@@ -114,9 +114,10 @@ void resumeBrokenOff(Session& session) {
             }
 }
 
-/// A change shows after two turns of the loop: one to refresh, one to lay out what is new.
+/// A change shows after a few turns of the loop: to refresh, to lay out what is new, to paint and to add what comes
+/// after the first paint.
 void letSettle() {
-    for (int turn = 0; turn < 2; ++turn) QCoreApplication::processEvents();
+    for (int turn = 0; turn < 4; ++turn) QCoreApplication::processEvents();
 }
 
 void press(MainWindow& window, const QString& letters) {

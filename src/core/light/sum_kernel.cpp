@@ -185,11 +185,19 @@ HWY_INLINE V reflected(D d, const Footprint& footprint, const Group& group, cons
     if (hn::AllFalse(d, enters)) return zero;
     V light = hn::Mul(hn::Set(d, source.flux * image.weight), lightAt(d, table, cell, s));
     if (!image.itself) {
-        // sin θw / r = g / (n √(1 + g² s))
-        const V sine = hn::Div(g, hn::Mul(hn::Set(d, footprint.refractive_index),
-                                          hn::Sqrt(hn::MulAdd(hn::Mul(g, g), s, hn::Set(d, 1.0F)))));
-        light = panes(d, hn::Mul(sine, hn::Abs(dx)), image.panes_x, footprint.refractive_index, light);
-        light = panes(d, hn::Mul(sine, hn::Abs(dy)), image.panes_y, footprint.refractive_index, light);
+        // cos = sin θw |dx| / r with sin θw / r = g / (n √(1 + g² s)). Reflection is total while
+        // cos² ≤ 1 − 1/n², which is told without root or quotient; most often it holds for all lanes.
+        const V g2 = hn::Mul(g, g);
+        const V stretch = hn::MulAdd(g2, s, hn::Set(d, 1.0F));
+        const float n = footprint.refractive_index;
+        const V total = hn::Mul(stretch, hn::Set(d, n * n - 1.0F));
+        const M partly_x = hn::Gt(hn::Mul(g2, hn::Mul(dx, dx)), total);
+        const M partly_y = hn::Gt(hn::Mul(g2, hn::Mul(dy, dy)), total);
+        if (!hn::AllFalse(d, hn::And(enters, hn::Or(partly_x, partly_y)))) {
+            const V sine = hn::Div(g, hn::Mul(hn::Set(d, n), hn::Sqrt(stretch)));
+            light = panes(d, hn::Mul(sine, hn::Abs(dx)), image.panes_x, n, light);
+            light = panes(d, hn::Mul(sine, hn::Abs(dy)), image.panes_y, n, light);
+        }
     }
     return hn::IfThenElseZero(enters, light);
 }

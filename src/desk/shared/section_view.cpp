@@ -3,6 +3,7 @@
 #include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPainter>
+#include <QTimer>
 
 namespace glumet {
 namespace {
@@ -31,7 +32,7 @@ void SectionView::refresh() {
         data_ =
             sectionOf(session_.bench(), *sweep, session_.height(), session_.depth(),
                       recommends_ ? session_.verdict() : nullptr, session_.doubtfulRuns(), session_.unit());
-    addBandLines();
+    if (painted_) addBandLines();
     if (session_.height() && session_.depth())
         setAccessibleDescription(
             tr("Fixture at %1, plane %2 under water")
@@ -41,7 +42,7 @@ void SectionView::refresh() {
 
 /// Where the band begins and ends in the water, by the described model; nothing where there is none.
 void SectionView::addBandLines() {
-    constexpr double kPitchMm = 15.0;
+    constexpr double kPitchMm = 20.0;
     auto* model = session_.model();
     if (model == nullptr || !*model) return;
     auto& light = **model;
@@ -93,6 +94,9 @@ void SectionView::paintLegend(QPainter& p) const {
 }
 
 void SectionView::paintEvent(QPaintEvent* /*event*/) {
+    // The window is up before the model is computed for the first time.
+    if (!painted_) QTimer::singleShot(0, this, &SectionView::refresh);
+    painted_ = true;
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     const auto& c = session_.palette();

@@ -36,6 +36,7 @@ class SectionView : public QWidget {
     Session& session_;
     SectionData data_;
     bool recommends_ = false;
+    bool painted_ = false;
 };
 
 }  // namespace glumet
