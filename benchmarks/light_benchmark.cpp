@@ -100,12 +100,15 @@ void planes(Results& results) {
     double worst = 0.0;
     const auto tabulated = fast.onPlanes(kDepths, points);
     for (std::size_t i = 0; i < reference.size(); ++i)
-        worst = std::max(worst, std::abs(tabulated[i / points.size()][i % points.size()] / reference[i] - 1.0));
-    results.add("light_new_height_ms", "3 x 60 emitters, 3 planes x 66 points: new height", cold, "ms", "bar 3");
+        worst =
+            std::max(worst, std::abs(tabulated[i / points.size()][i % points.size()] / reference[i] - 1.0));
+    results.add("light_new_height_ms", "3 x 60 emitters, 3 planes x 66 points: new height", cold, "ms",
+                "bar 3");
     results.add("light_sideways_ms", "the same: one fixture moved sideways", move, "ms", "bar 1");
     results.add("light_ordinary_ms", "the same sums, ordinary evaluation, both cores", plain, "ms", "");
     results.add("light_ratio_move", "ordinary / sideways move", plain / move, "x", "");
-    results.add("light_worst_error", "greatest relative difference of the two, 1e-4", worst * 1e4, "", "bar 1");
+    results.add("light_worst_error", "greatest relative difference of the two, 1e-4", worst * 1e4, "",
+                "bar 1");
 }
 
 void volume(Results& results) {
@@ -143,21 +146,24 @@ void volume(Results& results) {
     results.add("volume_ms", "volume 1200x600x600 at 20 mm, 54 000 nodes, new height", cold, "ms", "bar 100");
     results.add("volume_warm_ms", "the same, tables at hand", warm, "ms", "");
     results.add("volume_one_thread_ms", "the same on one core", alone, "ms", "");
-    results.add("volume_ordinary_ms", "ordinary, both cores (1 % of the nodes x 100)", plain * 100.0, "ms", "");
+    results.add("volume_ordinary_ms", "ordinary, both cores (1 % of the nodes x 100)", plain * 100.0, "ms",
+                "");
     results.add("volume_ratio", "ordinary / fast", plain * 100.0 / cold, "x", "");
-    results.add("volume_table_kib", "one table", static_cast<double>(effort.table_bytes) /
-                                                    static_cast<double>(effort.tables) / 1024.0, "KiB", "");
+    results.add("volume_table_kib", "one table",
+                static_cast<double>(effort.table_bytes) / static_cast<double>(effort.tables) / 1024.0, "KiB",
+                "");
 }
 
-/// What one look-up costs on one core against what fetching and turning its coefficients alone costs: 16 bytes a
-/// receiver from a table in the first cache, four at a time.
+/// What one look-up costs on one core against what fetching and turning its coefficients alone costs: 16
+/// bytes a receiver from a table in the first cache, four at a time.
 void bound(Results& results) {
     auto scene = planner(3, 10, 6, 200.0);
     for (auto& wall : scene.walls) wall = SceneWall::opaque(0.0);
     FastField fast(scene, {.threads = 1});
     (void)sampleVolume(fast, Millimetre(20));
     double nodes = 0.0;
-    const double spent = median(9, [&] { nodes = static_cast<double>(sampleVolume(fast, Millimetre(20))->nodes()); });
+    const double spent =
+        median(9, [&] { nodes = static_cast<double>(sampleVolume(fast, Millimetre(20))->nodes()); });
     const double look_up = spent * 1e6 / (nodes * 180.0);
     constexpr std::size_t kLookUps = 1 << 14;
     std::vector<float> table(4 * 186, 1.0F);
@@ -177,7 +183,8 @@ void bound(Results& results) {
     const volatile float kept = _mm_cvtss_f32(sum);  // the sum is used, so it is computed
     (void)kept;
     results.add("look_up_ns", "one direct look-up, one core", look_up, "ns", "");
-    results.add("look_up_floor_ns", "its coefficients fetched and turned, SSE, alone", floor * 1e6 / kLookUps, "ns", "");
+    results.add("look_up_floor_ns", "its coefficients fetched and turned, SSE, alone", floor * 1e6 / kLookUps,
+                "ns", "");
 }
 
 /// How cost grows: each line relative to the first.
@@ -188,43 +195,48 @@ void growth(Results& results) {
         return median(5, [&] { (void)sampleVolume(fast, Millimetre(pitch)); });
     };
     const double base = cost(planner(2, 10, 6, 200.0), 30.0);
-    results.add("growth_emitters", "cost of 4 x the emitters", cost(planner(2, 20, 12, 200.0), 30.0) / base, "x",
-                "linear 4");
+    results.add("growth_emitters", "cost of 4 x the emitters", cost(planner(2, 20, 12, 200.0), 30.0) / base,
+                "x", "linear 4");
     results.add("growth_nodes", "cost of 8 x the nodes", cost(planner(2, 10, 6, 200.0), 15.0) / base, "x",
                 "linear 8");
     auto dark = planner(2, 10, 6, 200.0);
     for (auto& wall : dark.walls) wall = SceneWall::opaque(0.0);
     auto clear = planner(2, 10, 6, 200.0);
     clear.walls.fill(SceneWall::glass());
-    results.add("growth_images", "four clear walls / walls that absorb", cost(clear, 30.0) / cost(dark, 30.0), "x",
-                "");
+    results.add("growth_images", "four clear walls / walls that absorb", cost(clear, 30.0) / cost(dark, 30.0),
+                "x", "");
 }
 
 void others(Results& results) {
     const auto scene = planner(3, 10, 6, 200.0);
-    results.add("budget_ms", "budget of light, 180 emitters", median(3, [&] { (void)lightBudget(scene, kDepths); }),
-                "ms", "");
+    results.add("budget_ms", "budget of light, 180 emitters",
+                median(3, [&] { (void)lightBudget(scene, kDepths); }), "ms", "");
     const ExactField exact(scene);
-    results.add("slopes_us", "all slopes at one point, 180 emitters",
-                1e3 * median(51, [&] { (void)exact.slopesAt(Millimetre(410), Millimetre(210), Millimetre(300)); }),
-                "us", "");
+    results.add(
+        "slopes_us", "all slopes at one point, 180 emitters",
+        1e3 * median(51, [&] { (void)exact.slopesAt(Millimetre(410), Millimetre(210), Millimetre(300)); }),
+        "us", "");
     const Beam beam = *Beam::halfAngle(55.0);
     double height = 200.0;
-    results.add("table_us", "one table made", 1e3 * median(51, [&] {
-                                   (void)tabulate(beam, Attenuation{}, {height += 0.1, 300.0, 1.333, 0, 0}, 4e6, 1e-4);
-                               }),
-                "us", "");
+    results.add(
+        "table_us", "one table made",
+        1e3 * median(51,
+                     [&] {
+                         (void)tabulate(beam, Attenuation{}, {height += 0.1, 300.0, 1.333, 0, 0}, 4e6, 1e-4);
+                     }),
+        "us", "");
     rusage usage{};
     getrusage(RUSAGE_SELF, &usage);
-    results.add("light_peak_mib", "peak memory of this benchmark", static_cast<double>(usage.ru_maxrss) / 1024.0,
-                "MiB", "");
+    results.add("light_peak_mib", "peak memory of this benchmark",
+                static_cast<double>(usage.ru_maxrss) / 1024.0, "MiB", "");
 }
 
 }  // namespace
 
 int main(int argc, char** argv) {
     Results results;
-    std::printf("light field, %s, %u threads\n", kernel::instructionSet(), std::thread::hardware_concurrency());
+    std::printf("light field, %s, %u threads\n", kernel::instructionSet(),
+                std::thread::hardware_concurrency());
     planes(results);
     volume(results);
     bound(results);

@@ -12,7 +12,8 @@ namespace glumet {
 /// Figures of a benchmark: printed as a table line by line, kept for a JSON file.
 class Results {
   public:
-    void add(const std::string& key, const std::string& what, double value, const char* unit, const char* bar) {
+    void add(const std::string& key, const std::string& what, double value, const char* unit,
+             const char* bar) {
         json_[key] = {{"what", what}, {"value", value}, {"unit", unit}, {"bar", bar}};
         std::printf("%-58s %9.2f %-4s %s\n", what.c_str(), value, unit, bar);
         std::fflush(stdout);

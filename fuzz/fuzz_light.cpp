@@ -1,5 +1,5 @@
-// Throws bytes at the readers of scenes and photometric files: none may crash, hang, allocate by a lying count,
-// or accept what cannot be computed.
+// Throws bytes at the readers of scenes and photometric files: none may crash, hang, allocate by a lying
+// count, or accept what cannot be computed.
 #include <cstdint>
 #include <cstdlib>
 

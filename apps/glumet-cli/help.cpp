@@ -48,7 +48,8 @@ std::optional<std::string> helpOf(const std::string& verb) {
          "Checks a project file's integrity and format and counts what it holds. Nothing is changed.\n"},
         {"field",
          "glumet-cli field SCENE.json [--budget] [--json]\n\n"
-         "PPFD of still water at every point and depth a scene asks for: direct light through the surface and "
+         "PPFD of still water at every point and depth a scene asks for: direct light through the surface "
+         "and "
          "light\n"
          "reflected at the walls, source by source, nothing tabulated. --budget adds where the photons go "
          "(spilled,\n"
@@ -59,7 +60,8 @@ std::optional<std::string> helpOf(const std::string& verb) {
          "glumet-cli beam FILE [--out BEAM.ies] [--json]\n\n"
          "Reads a photometric file (IES LM-63-2002 or -2019, type C, TILT=NONE) as a rotationally symmetric "
          "beam\n"
-         "table: the mean of its horizontal planes, 0…90° from straight down. Says how much light goes upward "
+         "table: the mean of its horizontal planes, 0…90° from straight down. Says how much light goes "
+         "upward "
          "and how\n"
          "far the planes differ. --out writes the table back as LM-63-2019.\n"},
         {"help", "glumet-cli help VERB\n\nWhat a verb does, asks and answers.\n"},

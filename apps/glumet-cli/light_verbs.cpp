@@ -60,7 +60,8 @@ std::string budgetText(const LightBudget& b) {
                            b.emitted > 0.0 ? value / b.emitted * 100.0 : 0.0);
     };
     std::string text = line("emitted", b.emitted) + line("spilled past the tank", b.spilled) +
-                       line("reflected at the surface", b.reflected) + line("absorbed by the water", b.absorbed);
+                       line("reflected at the surface", b.reflected) +
+                       line("absorbed by the water", b.absorbed);
     constexpr std::array kNames{"lost at the left wall", "lost at the right wall", "lost at the front wall",
                                 "lost at the back wall"};
     for (std::size_t i = 0; i < kNames.size(); ++i) text += line(kNames[i], b.walls[i]);
@@ -106,7 +107,8 @@ Expected<Output> beam(const std::string& name, const std::string& target) {
         return problem(photometry.error().where.empty() ? name : name + ", " + photometry.error().where,
                        photometry.error().what);
     if (!target.empty())
-        if (const auto done = writeText(path(target), writeLm63(photometry->beam, 1.0, photometry->name)); !done)
+        if (const auto done = writeText(path(target), writeLm63(photometry->beam, 1.0, photometry->name));
+            !done)
             return tl::make_unexpected(done.error());
     const Json json{{"name", photometry->name},
                     {"beam",
@@ -116,12 +118,12 @@ Expected<Output> beam(const std::string& name, const std::string& target) {
                     {"upward_share", photometry->upward_share},
                     {"unevenness", photometry->unevenness},
                     {"input_w", photometry->watt}};
-    return Output{json.dump(2),
-                  fmt::format("{}: {} angles, {:.1f} % of the light upward, planes differ by up to {:.1f} % of "
-                              "the peak\n",
-                              photometry->name.empty() ? name : photometry->name,
-                              photometry->beam.thetaDeg().size(), photometry->upward_share * 100.0,
-                              photometry->unevenness * 100.0)};
+    return Output{
+        json.dump(2),
+        fmt::format("{}: {} angles, {:.1f} % of the light upward, planes differ by up to {:.1f} % of "
+                    "the peak\n",
+                    photometry->name.empty() ? name : photometry->name, photometry->beam.thetaDeg().size(),
+                    photometry->upward_share * 100.0, photometry->unevenness * 100.0)};
 }
 
 }  // namespace glumet::cli

@@ -114,8 +114,8 @@ void resumeBrokenOff(Session& session) {
             }
 }
 
-/// A change shows after a few turns of the loop: to refresh, to lay out what is new, to paint and to add what comes
-/// after the first paint.
+/// A change shows after a few turns of the loop: to refresh, to lay out what is new, to paint and to add what
+/// comes after the first paint.
 void letSettle() {
     for (int turn = 0; turn < 4; ++turn) QCoreApplication::processEvents();
 }

@@ -63,7 +63,7 @@ struct Fixture {
     Millimetre emitter_pitch_x{0};
     Millimetre emitter_pitch_y{0};
     Millimetre emitter_size{0};  ///< side of the patch each shines from: a lens, a cluster; 0 is a point
-    std::string channels;  ///< names, comma-separated
+    std::string channels;        ///< names, comma-separated
     std::optional<Watt> rated_power;
     double mass_kg = 0.0;
     double price = 0.0;

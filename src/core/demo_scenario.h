@@ -25,8 +25,8 @@ Bench demoBench();
 Bench demoReadings(std::uint64_t seed);
 
 /// Light under a run's fixtures, hung in a row along the middle of its tank: the demonstration's hidden truth
-/// for its fixtures; for any other its described beam and flux, or an invented wide beam of 1.8 µmol per rated
-/// joule (100 W if not stated).
+/// for its fixtures; for any other its described beam and flux, or an invented wide beam of 1.8 µmol per
+/// rated joule (100 W if not stated).
 LightScene sceneOf(const Bench& bench, const Run& run);
 
 }  // namespace glumet

@@ -30,13 +30,13 @@ Expected<LightScene> describedScene(const Bench& bench, const Run& run) {
     const auto* tank = byId(bench.tanks, run.tank);
     if (tank == nullptr) return problem("", "the tank of this run is not described");
     if (fixture == nullptr || !fixture->beam)
-        return problem("", "the fixture's beam is not described: give its half angle or a photometric file in Bench");
+        return problem(
+            "", "the fixture's beam is not described: give its half angle or a photometric file in Bench");
     if (run.accessory != 0)
         return problem("", "an accessory changes the beam, and only the bare fixture's is described");
     auto scene = emptyScene(*tank, run.water == WaterState::Dry);
     scene.beams = {*fixture->beam};
-    const auto emitters =
-        latticeEmitters(*fixture, fixture->flux.value_or(PhotonFlux(kUnstatedFlux)), 0);
+    const auto emitters = latticeEmitters(*fixture, fixture->flux.value_or(PhotonFlux(kUnstatedFlux)), 0);
     for (int i = 0; i < run.fixtures; ++i) {
         SceneFixture placed;
         placed.x_mm = scene.length_mm * ((i + 1.0) / (run.fixtures + 1.0));
@@ -78,7 +78,8 @@ void DescribedModel::compare(const Run& run) {
         std::vector<std::array<double, 2>> points;
         std::vector<const Reading*> readings;
         for (const auto& reading : plane.readings) {
-            const bool inside = reading.x.value() <= scene().length_mm && reading.y.value() <= scene().width_mm;
+            const bool inside =
+                reading.x.value() <= scene().length_mm && reading.y.value() <= scene().width_mm;
             if (!reading.counts() || !inside) continue;
             points.push_back({reading.x.value(), reading.y.value()});
             readings.push_back(&reading);
@@ -156,7 +157,8 @@ Finding agreementFinding(const Bench& bench, std::size_t index, const DescribedM
     out.depth = agreement.worst_depth;
     std::string place = fmt::format("{} | {}", lengthFigure(agreement.worst_x, context.unit),
                                     lengthText(agreement.worst_y, context.unit));
-    if (const auto* plane = planeAt(bench.runs[index], agreement.worst_depth); plane != nullptr && plane->grid)
+    if (const auto* plane = planeAt(bench.runs[index], agreement.worst_depth);
+        plane != nullptr && plane->grid)
         if (const auto cell = cellAt(*plane->grid, agreement.worst_x, agreement.worst_y)) {
             out.cell = cell;
             place = cellName(*cell);

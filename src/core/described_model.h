@@ -14,8 +14,8 @@ namespace glumet {
 /// that is not stated. Fails saying what is missing: the beam, the tank, or the beam under an accessory.
 Expected<LightScene> describedScene(const Bench& bench, const Run& run);
 
-/// The light field of a described scene beside the readings of its run. One factor, the ratio of the sums over
-/// all counted readings, brings the model to the readings' level: what is compared is the shape.
+/// The light field of a described scene beside the readings of its run. One factor, the ratio of the sums
+/// over all counted readings, brings the model to the readings' level: what is compared is the shape.
 class DescribedModel {
   public:
     /// `earlier` is the field of another run or of the same before an edit: its tables are used again.
@@ -43,7 +43,7 @@ class DescribedModel {
     /// How far the readings lie from the scaled model, over all counted readings of the run.
     struct Agreement {
         int n = 0;
-        double rms = 0.0;  ///< of reading/model − 1
+        double rms = 0.0;    ///< of reading/model − 1
         double worst = 0.0;  ///< the largest in magnitude, with its sign
         Millimetre worst_depth{0};
         Millimetre worst_x{0};

@@ -113,7 +113,8 @@ Header readHeader(Source& source, Photometry& out) {
     header.horizontal = wholeNumber(source, "the number of horizontal angles", 1, kMostAngles);
     const int type = wholeNumber(source, "the photometric type", 1, 3);
     if (type != 1)
-        fail(source.lineNumber(), fmt::format("photometric type {} is not read, only type C", type == 2 ? 'B' : 'A'));
+        fail(source.lineNumber(),
+             fmt::format("photometric type {} is not read, only type C", type == 2 ? 'B' : 'A'));
     const double unit = wholeNumber(source, "the unit of length", 1, 2) == 1 ? kFootMm : 1000.0;
     // Negative sizes stand for round openings: their magnitude is the diameter.
     out.width_mm = std::abs(source.number("the width of the opening")) * unit;
@@ -149,10 +150,11 @@ void checkVertical(const std::vector<double>& angles, std::size_t line) {
 void checkHorizontal(const std::vector<double>& angles, std::size_t line) {
     const double first = angles.front();
     const double last = angles.back();
-    const bool from_zero = near(first, 0.0) && (angles.size() == 1 || near(last, 90.0) || near(last, 180.0) ||
-                                                near(last, 360.0));
+    const bool from_zero = near(first, 0.0) &&
+                           (angles.size() == 1 || near(last, 90.0) || near(last, 180.0) || near(last, 360.0));
     if (!from_zero && !(near(first, 90.0) && near(last, 270.0)))
-        fail(line, fmt::format("horizontal angles {:g}…{:g} are not those of a symmetry of type C", first, last));
+        fail(line,
+             fmt::format("horizontal angles {:g}…{:g} are not those of a symmetry of type C", first, last));
 }
 
 /// Half the way to the neighbours; a whole turn counts its first plane, which is also its last, once in all.
@@ -237,7 +239,8 @@ void keepDownward(const Distribution& d, std::size_t line, Photometry& out) {
 
 Expected<Photometry> readLm63(std::string_view bytes) {
     if (bytes.size() > kMostBytes)
-        return problem("", fmt::format("the file has {} bytes, at most {} are read", bytes.size(), kMostBytes));
+        return problem("",
+                       fmt::format("the file has {} bytes, at most {} are read", bytes.size(), kMostBytes));
     if (bytes.find('\0') != std::string_view::npos) return problem("", "the file is binary, not LM-63 text");
     try {
         Photometry out{*Beam::cosinePower(1.0), {}};

@@ -10,13 +10,13 @@ namespace glumet {
 
 /// What a photometric file says of a luminaire that Glumet uses.
 struct Photometry {
-    Beam beam;                 ///< averaged over the horizontal planes, 0…90° from straight down
-    std::string name;          ///< of the luminaire, from its keywords; may be empty
-    double length_mm = 0.0;    ///< of the luminous opening; 0 where it is a point
+    Beam beam;               ///< averaged over the horizontal planes, 0…90° from straight down
+    std::string name;        ///< of the luminaire, from its keywords; may be empty
+    double length_mm = 0.0;  ///< of the luminous opening; 0 where it is a point
     double width_mm = 0.0;
-    double watt = 0.0;         ///< input power stated, 0 if none
+    double watt = 0.0;          ///< input power stated, 0 if none
     double upward_share = 0.0;  ///< of the flux above the horizontal, which no tank sees; 0–1
-    double unevenness = 0.0;  ///< greatest departure of a plane from their mean, as a share of the peak
+    double unevenness = 0.0;    ///< greatest departure of a plane from their mean, as a share of the peak
 };
 
 /// Reads IES LM-63-2002 and LM-63-2019: photometric type C, horizontal angles 0; 0…90; 0…180; 0…360; 90…270,

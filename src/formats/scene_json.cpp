@@ -182,7 +182,8 @@ class SceneReader {
             node.at("channel_levels").forEachKey([&](const std::string& name, const Node& level) {
                 fixture.channel_levels[channelNamed(name, level.path())] = level.number();
             });
-        for (const auto& emitter : node.at("emitters").items()) fixture.emitters.push_back(emitterOf(emitter));
+        for (const auto& emitter : node.at("emitters").items())
+            fixture.emitters.push_back(emitterOf(emitter));
         if (fixture.emitters.empty()) fail(node.path() + ".emitters", "needs one emitter or more");
         file_.scene.fixtures.push_back(std::move(fixture));
     }
@@ -299,7 +300,8 @@ Expected<SceneFile> readScene(std::string_view bytes, const OpenNamed& open) {
 std::string writeScene(const SceneFile& file) {
     const auto& scene = file.scene;
     Json walls;
-    for (const auto side : kSides) walls[kSideWords[static_cast<std::size_t>(side)]] = jsonOf(scene.wall(side));
+    for (const auto side : kSides)
+        walls[kSideWords[static_cast<std::size_t>(side)]] = jsonOf(scene.wall(side));
     Json water = nullptr;
     if (scene.water != Water::none())
         water = {{"refractive_index", scene.water.refractive_index},

@@ -54,9 +54,10 @@ constexpr std::array kBeamKinds{"half_angle", "cosine_power", "table"};  // in t
 
 QVariant beamText(const std::optional<Beam>& beam) {
     if (!beam) return {};
-    return jsonText({{QStringLiteral("kind"), QLatin1String(kBeamKinds[static_cast<std::size_t>(beam->kind())])},
-                     {QStringLiteral("theta_deg"), arrayOf(beam->thetaDeg())},
-                     {QStringLiteral("values"), arrayOf(beam->parameters())}});
+    return jsonText(
+        {{QStringLiteral("kind"), QLatin1String(kBeamKinds[static_cast<std::size_t>(beam->kind())])},
+         {QStringLiteral("theta_deg"), arrayOf(beam->thetaDeg())},
+         {QStringLiteral("values"), arrayOf(beam->parameters())}});
 }
 
 /// Nothing for a beam that cannot be: the fixture then simply has none described.
@@ -66,9 +67,10 @@ std::optional<Beam> beamFrom(const QVariant& value) {
     const auto kind = object[QStringLiteral("kind")].toString();
     const auto values = vectorOf(object[QStringLiteral("values")]);
     if (values.empty()) return std::nullopt;
-    const auto beam = kind == QLatin1String(kBeamKinds[0])   ? Beam::halfAngle(values.front())
-                      : kind == QLatin1String(kBeamKinds[1]) ? Beam::cosinePower(values.front())
-                                                             : Beam::table(vectorOf(object[QStringLiteral("theta_deg")]), values);
+    const auto beam = kind == QLatin1String(kBeamKinds[0]) ? Beam::halfAngle(values.front())
+                      : kind == QLatin1String(kBeamKinds[1])
+                          ? Beam::cosinePower(values.front())
+                          : Beam::table(vectorOf(object[QStringLiteral("theta_deg")]), values);
     return beam ? std::optional(*beam) : std::nullopt;
 }
 

@@ -149,18 +149,18 @@ const QList<EditableTable>& editableTables() {
 
 QStringList schemaStatements() {
     QStringList statements = dataTables() + journalTables();
-    for (const auto& table : editableTables()) statements += QStringList(oldValuesTable(table)) + triggersOf(table);
+    for (const auto& table : editableTables())
+        statements += QStringList(oldValuesTable(table)) + triggersOf(table);
     statements += QStringLiteral("PRAGMA application_id = %1").arg(kApplicationId);
     statements += QStringLiteral("PRAGMA user_version = %1").arg(kSchemaVersion);
     return statements;
 }
 
-
 QStringList migrationStatements(int version) {
     QStringList statements;
     if (version < 2)
         statements += addColumns("fixture", {QStringLiteral("beam TEXT"), QStringLiteral("flux_umol_s REAL"),
-                                                QStringLiteral("emitter_size_mm REAL NOT NULL DEFAULT 0")});
+                                             QStringLiteral("emitter_size_mm REAL NOT NULL DEFAULT 0")});
     statements += QStringLiteral("PRAGMA user_version = %1").arg(kSchemaVersion);
     return statements;
 }

@@ -371,7 +371,9 @@ std::vector<PlanData::Face> differenceFaces(const std::vector<std::optional<Ppfd
         const double share = std::min(std::abs(off) / kFullColour, 1.0);
         const auto mix = [share](int from, int to) { return from + qRound((to - from) * share); };
         const int percent = qRound(off * 100.0);
-        const QString sign = percent > 0 ? QStringLiteral("+") : percent < 0 ? QStringLiteral("−") : QString();
+        const QString sign = percent > 0   ? QStringLiteral("+")
+                             : percent < 0 ? QStringLiteral("−")
+                                           : QString();
         faces.push_back({sign + QString::number(std::abs(percent)),
                          QColor(mix(neutral.red(), end.red()), mix(neutral.green(), end.green()),
                                 mix(neutral.blue(), end.blue()))});

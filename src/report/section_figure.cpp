@@ -159,7 +159,8 @@ class SectionPainter {
         p_.drawLines(pieces);
         if (length < kWorthALabel) return;
         p_.setFont(houseFont(11, true));
-        const QRectF box(std::min(label.x() - 15.0, l_.x(d_.length.value()) - 33.0), label.y() - 8.0, 30.0, 16.0);
+        const QRectF box(std::min(label.x() - 15.0, l_.x(d_.length.value()) - 33.0), label.y() - 8.0, 30.0,
+                         16.0);
         p_.setPen(Qt::NoPen);
         p_.setBrush(c_.basin);
         p_.drawRoundedRect(box, 3, 3);

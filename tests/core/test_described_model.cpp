@@ -9,7 +9,8 @@ using namespace glumet;
 
 namespace {
 
-/// The demonstration's first fixture, read without any error at two depths: the described field times `factor`.
+/// The demonstration's first fixture, read without any error at two depths: the described field times
+/// `factor`.
 Bench readBench(double factor) {
     Bench bench = demoBench();
     Run run;
@@ -56,8 +57,8 @@ class TestDescribedModel : public QObject {
         QCOMPARE(model->agreement().n, 72);
         QVERIFY(model->agreement().rms < 1e-3);
         const auto values = model->onGrid(*bench.runs[0].planes[1].grid, Millimetre(400));
-        const auto index = static_cast<std::size_t>(readingOfCell(*bench.runs[0].planes[1].grid,
-                                                                  bench.runs[0].planes[1].readings)[8]);
+        const auto index = static_cast<std::size_t>(
+            readingOfCell(*bench.runs[0].planes[1].grid, bench.runs[0].planes[1].readings)[8]);
         QVERIFY(std::abs(values[8] / bench.runs[0].planes[1].readings[index].mean - 1.0) < 1e-3);
     }
 

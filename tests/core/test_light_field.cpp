@@ -133,8 +133,7 @@ class TestLightField : public QObject {
     void photonsAreAccountedFor() {
         for (std::uint64_t seed = 40; seed < 52; ++seed) {
             const auto scene = anyScene(seed);
-            const std::array depths{Millimetre(scene.water_depth_mm * 0.4),
-                                    Millimetre(scene.water_depth_mm)};
+            const std::array depths{Millimetre(scene.water_depth_mm * 0.4), Millimetre(scene.water_depth_mm)};
             const auto budget = lightBudget(scene, depths);
             QVERIFY2(std::abs(budget.residual()) < 1e-3, qPrintable(QString::number(budget.residual())));
             QVERIFY(near(budget.planes[1].delivered, budget.bottom, 1e-9));
@@ -158,11 +157,12 @@ class TestLightField : public QObject {
     }
 
     void spillIsTheSolidAngleThatMisses() {
-        // A source of equal intensity h over the middle of a square of side 2h sends 1/6 of the sphere, 1/3 of
-        // its hemisphere, into it.
+        // A source of equal intensity h over the middle of a square of side 2h sends 1/6 of the sphere, 1/3
+        // of its hemisphere, into it.
         auto scene = cubeScene(*Beam::cosinePower(0.0), 300.0);
         const auto budget = lightBudget(scene, {});
-        QVERIFY2(near(budget.spilled, 100.0 * 2.0 / 3.0, 1e-4), qPrintable(QString::number(budget.spilled, 'g', 10)));
+        QVERIFY2(near(budget.spilled, 100.0 * 2.0 / 3.0, 1e-4),
+                 qPrintable(QString::number(budget.spilled, 'g', 10)));
     }
 
     void aSourceBesideTheTankStillShinesIn() {
@@ -217,7 +217,8 @@ class TestLightField : public QObject {
             QVERIFY(fast.effort().worst_error <= 1e-4);
         }
         // A point on the very edge of a patch may fall on either side of it.
-        QVERIFY2(apart * 500 <= count, qPrintable(QStringLiteral("%1 of %2, worst %3").arg(apart).arg(count).arg(worst)));
+        QVERIFY2(apart * 500 <= count,
+                 qPrintable(QStringLiteral("%1 of %2, worst %3").arg(apart).arg(count).arg(worst)));
     }
 
     /// The program carries a version for each instruction set; all must give the same light.
@@ -233,7 +234,8 @@ class TestLightField : public QObject {
             FastField fast(scene);
             const auto values = fast.onPlane(depth, points);
             for (std::size_t i = 0; i < points.size(); ++i) {
-                const double truth = exact.at(Millimetre(points[i][0]), Millimetre(points[i][1]), depth).value();
+                const double truth =
+                    exact.at(Millimetre(points[i][0]), Millimetre(points[i][1]), depth).value();
                 QVERIFY2(near(values[i], truth, 2e-4), hwy::TargetName(target));
             }
         }
@@ -246,7 +248,9 @@ class TestLightField : public QObject {
         const auto table = tabulate(beam, Attenuation{}, key, 4e6, 1e-4);
         const double theta = 30.0 * pi / 180.0;
         const double end = 200.0 * std::tan(theta) + 300.0 * std::tan(std::asin(std::sin(theta) / 1.333));
-        const auto at = [&](double r) { return static_cast<double>(table.lightAt(static_cast<float>(r * r))); };
+        const auto at = [&](double r) {
+            return static_cast<double>(table.lightAt(static_cast<float>(r * r)));
+        };
         QCOMPARE(at(end + 0.01), 0.0);
         for (const double r : {0.0, 3.0, 70.0, end - 30.0, end - 0.01})
             QVERIFY(near(at(r), directPpfd(beam, 1.0, 200.0, 300.0, r, 1.333, {}).value(), 1e-4));
@@ -277,30 +281,36 @@ class TestLightField : public QObject {
         scene.fixtures[0].level = 0.7;
         scene.fixtures[0].channel_levels = {1.0, 0.6};
         scene.fixtures[0].rotation_deg = 12.0;
-        const auto slopes =
-            ExactField(scene).slopesAt(Millimetre(210), Millimetre(340), Millimetre(260));
+        const auto slopes = ExactField(scene).slopesAt(Millimetre(210), Millimetre(340), Millimetre(260));
         const auto& own = slopes.fixtures[0];
         QVERIFY(near(slopes.ppfd, exactAt(scene, 210.0, 340.0, 260.0), 1e-12));
         const auto fixture = [](LightScene& s) -> SceneFixture& { return s.fixtures[0]; };
-        QVERIFY(near(own.x_per_mm, difference(scene, 0.01, [&](auto& s, double d) { fixture(s).x_mm += d; }), 1e-5));
-        QVERIFY(near(own.y_per_mm, difference(scene, 0.01, [&](auto& s, double d) { fixture(s).y_mm += d; }), 1e-5));
+        QVERIFY(near(own.x_per_mm, difference(scene, 0.01, [&](auto& s, double d) { fixture(s).x_mm += d; }),
+                     1e-5));
+        QVERIFY(near(own.y_per_mm, difference(scene, 0.01, [&](auto& s, double d) { fixture(s).y_mm += d; }),
+                     1e-5));
         QVERIFY(near(own.height_per_mm,
                      difference(scene, 0.01, [&](auto& s, double d) { fixture(s).height_mm += d; }), 1e-5));
         QVERIFY(near(own.rotation_per_deg,
-                     difference(scene, 0.01, [&](auto& s, double d) { fixture(s).rotation_deg += d; }), 1e-5));
-        QVERIFY(near(own.level, difference(scene, 0.01, [&](auto& s, double d) { fixture(s).level += d; }), 1e-6));
-        QVERIFY(near(own.channel_levels[1],
-                     difference(scene, 0.01, [&](auto& s, double d) { fixture(s).channel_levels[1] += d; }), 1e-6));
-        QVERIFY(near(slopes.beams[0][0],
-                     difference(scene, 0.01, [](auto& s, double d) { s.beams[0] = *Beam::halfAngle(48.0 + d); }),
+                     difference(scene, 0.01, [&](auto& s, double d) { fixture(s).rotation_deg += d; }),
                      1e-5));
+        QVERIFY(near(own.level, difference(scene, 0.01, [&](auto& s, double d) { fixture(s).level += d; }),
+                     1e-6));
+        QVERIFY(near(own.channel_levels[1],
+                     difference(scene, 0.01, [&](auto& s, double d) { fixture(s).channel_levels[1] += d; }),
+                     1e-6));
+        QVERIFY(
+            near(slopes.beams[0][0],
+                 difference(scene, 0.01, [](auto& s, double d) { s.beams[0] = *Beam::halfAngle(48.0 + d); }),
+                 1e-5));
         for (std::size_t knot = 0; knot < 3; ++knot)
-            QVERIFY(near(slopes.beams[1][knot], difference(scene, 1e-4,
-                                                           [&](auto& s, double d) {
-                                                               auto values = s.beams[1].relative();
-                                                               values[knot] += d;
-                                                               s.beams[1] = *Beam::table({0, 30, 60, 90}, values);
-                                                           }),
+            QVERIFY(near(slopes.beams[1][knot],
+                         difference(scene, 1e-4,
+                                    [&](auto& s, double d) {
+                                        auto values = s.beams[1].relative();
+                                        values[knot] += d;
+                                        s.beams[1] = *Beam::table({0, 30, 60, 90}, values);
+                                    }),
                          1e-5));
     }
 
@@ -338,7 +348,9 @@ class TestLightField : public QObject {
         QVERIFY(near(line[2].value(), exactAt(scene, 300, 300, 300), 1e-12));
         QVERIFY(shareInBand(*volume, {Ppfd(0), Ppfd(1e9)}) == 1.0);
         // The column under the emitter falls with depth: the band lies between its two crossings.
-        const auto under = [&](double depth) { return exactAt(scene, volume->xs_mm[6], volume->ys_mm[6], depth); };
+        const auto under = [&](double depth) {
+            return exactAt(scene, volume->xs_mm[6], volume->ys_mm[6], depth);
+        };
         const auto range = bandRanges(*volume, {Ppfd(under(330.0)), Ppfd(under(170.0))})[6 * 12 + 6];
         QCOMPARE(range.kind, BandRange::Kind::Part);
         QVERIFY(std::abs(range.from.value() - 170.0) < 10.0 && std::abs(range.to.value() - 330.0) < 10.0);
@@ -348,8 +360,8 @@ class TestLightField : public QObject {
         QVERIFY(!sampleVolume(fast, Millimetre(0.5)));
         QVERIFY(!sampleVolume(fast, Millimetre(2)));
         const auto slice = verticalSlice(fast, Millimetre(300), Millimetre(50));
-        QVERIFY(near(slice.values[5 * 12 + 3], exactAt(scene, slice.grid.xs_mm[3], 300.0, slice.grid.ys_mm[5]),
-                     1e-4));
+        QVERIFY(near(slice.values[5 * 12 + 3],
+                     exactAt(scene, slice.grid.xs_mm[3], 300.0, slice.grid.ys_mm[5]), 1e-4));
     }
 
     void whatCannotBeComputedIsNamed() {
@@ -366,7 +378,8 @@ class TestLightField : public QObject {
         QCOMPARE(wrong([&](auto& s) { s.width_mm = nan; }), std::string("tank.width_mm"));
         QCOMPARE(wrong([](auto& s) { s.walls[2] = SceneWall::opaque(1.2); }),
                  std::string("tank.walls.front.reflectance"));
-        QCOMPARE(wrong([](auto& s) { s.water.refractive_index = 0.9; }), std::string("water.refractive_index"));
+        QCOMPARE(wrong([](auto& s) { s.water.refractive_index = 0.9; }),
+                 std::string("water.refractive_index"));
         QCOMPARE(wrong([](auto& s) { s.fixtures[1].height_mm = 0.0; }), std::string("fixtures[1].height_mm"));
         QCOMPARE(wrong([&](auto& s) { s.fixtures[0].emitters[2].flux_umol_s = nan; }),
                  std::string("fixtures[0].emitters[2].flux_umol_s"));

@@ -49,7 +49,8 @@ class TestLightSurface : public QObject {
         const double through = 1.0 - std::pow((n - 1) / (n + 1), 2);
         const double apparent = 0.2 + 0.3 / n;
         const double expected = 3.0 / (2.0 * pi) * through / (apparent * apparent) * std::exp(-0.5 * 0.3);
-        QVERIFY(near(directPpfd(beam, 1.0, 200.0, 300.0, 0.0, n, Attenuation::grey(0.5)).value(), expected, 1e-9));
+        QVERIFY(near(directPpfd(beam, 1.0, 200.0, 300.0, 0.0, n, Attenuation::grey(0.5)).value(), expected,
+                     1e-9));
     }
 
     void continuousAcrossTheAxis() {

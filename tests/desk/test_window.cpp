@@ -268,9 +268,9 @@ class TestWindow : public QObject {
         meter.probeMoved(Millimetre(300), Millimetre(300), Millimetre(150));
         meter.advance(1.0);
         QCOMPARE(samples.size(), std::size_t{20});
-        const double still =
-            ExactField(sceneOf(bench, bench.runs[0])).at(Millimetre(300), Millimetre(300), Millimetre(150))
-                .value();
+        const double still = ExactField(sceneOf(bench, bench.runs[0]))
+                                 .at(Millimetre(300), Millimetre(300), Millimetre(150))
+                                 .value();
         for (const double sample : samples) QVERIFY(sample > 0.3 * still && sample < 3.0 * still);
     }
 
@@ -320,8 +320,9 @@ class TestWindow : public QObject {
             w_->window.importFile(w_->path(name));
             w_->settle();
         };
-        drop("good.ies", "IES:LM-63-2019\n[LUMINAIRE] Reed 4\nTILT=NONE\n1 -1 1 4 1 1 2 0 0 0\n1 1 0\n"
-                         "0 30 60 90\n0\n100 80 30 0\n");
+        drop("good.ies",
+             "IES:LM-63-2019\n[LUMINAIRE] Reed 4\nTILT=NONE\n1 -1 1 4 1 1 2 0 0 0\n1 1 0\n"
+             "0 30 60 90\n0\n100 80 30 0\n");
         const auto beam = w_->session.bench().fixtures[0].beam;
         QVERIFY(beam && beam->kind() == Beam::Kind::Table);
         QVERIFY(std::abs(beam->relative()[1] / beam->relative()[0] - 0.8) < 1e-9);

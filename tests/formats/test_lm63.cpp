@@ -51,10 +51,14 @@ class TestLm63 : public QObject {
   private slots:
     void bothRevisionsAndEverySymmetry() {
         for (const char* revision : {"IESNA:LM-63-2002", "IES:LM-63-2019"})
-            for (const auto& horizontal :
-                 {std::vector<double>{0}, {0, 45, 90}, {0, 60, 120, 180}, {0, 90, 180, 270, 360}, {90, 180, 270}}) {
+            for (const auto& horizontal : {std::vector<double>{0},
+                                           {0, 45, 90},
+                                           {0, 60, 120, 180},
+                                           {0, 90, 180, 270, 360},
+                                           {90, 180, 270}}) {
                 const auto read = readLm63(fileOf(kDown, horizontal, cosineLaw, revision));
-                QVERIFY2(read.has_value(), qPrintable(refusal(fileOf(kDown, horizontal, cosineLaw, revision))));
+                QVERIFY2(read.has_value(),
+                         qPrintable(refusal(fileOf(kDown, horizontal, cosineLaw, revision))));
                 QCOMPARE(read->beam.thetaDeg(), kDown);
                 QVERIFY(std::abs(read->beam.relative()[2] - cosineLaw(30, 0)) < 1e-4);
                 QVERIFY(read->unevenness < 1e-6);
@@ -81,13 +85,15 @@ class TestLm63 : public QObject {
         QCOMPARE(read->beam.lastAngle(), 90.0);
         QVERIFY(std::abs(read->upward_share - 0.5) < 1e-9);
         // A table that steps over the horizontal ends there all the same.
-        const auto stepping = readLm63(fileOf({0, 40, 80, 120, 180}, {0}, [](double v, double) { return 180 - v; }));
+        const auto stepping =
+            readLm63(fileOf({0, 40, 80, 120, 180}, {0}, [](double v, double) { return 180 - v; }));
         QCOMPARE(stepping->beam.lastAngle(), 90.0);
         QVERIFY(std::abs(stepping->beam.relative().back() - 90.0) < 1e-9);
     }
 
     void writtenBackItIsTheSameBeam() {
-        for (const auto& beam : {*Beam::halfAngle(38.0), *Beam::table({0, 10, 35, 60}, {0.4, 1.0, 0.7, 0.2})}) {
+        for (const auto& beam :
+             {*Beam::halfAngle(38.0), *Beam::table({0, 10, 35, 60}, {0.4, 1.0, 0.7, 0.2})}) {
             const auto text = writeLm63(beam, 80.0, "Reed 4\nTILT=HACK");
             const auto read = readLm63(text);
             QVERIFY2(read.has_value(), qPrintable(refusal(text)));
@@ -101,7 +107,8 @@ class TestLm63 : public QObject {
 
     void othersAreRefusedByName() {
         const auto good = fileOf(kDown, {0}, cosineLaw);
-        QVERIFY(refusal(replaced(good, "IES:LM-63-2019", "IESNA:LM-63-1995")).contains(QLatin1String("1995")));
+        QVERIFY(
+            refusal(replaced(good, "IES:LM-63-2019", "IESNA:LM-63-1995")).contains(QLatin1String("1995")));
         QVERIFY(refusal(replaced(good, "IES:LM-63-2019", "hello")).contains(QLatin1String("not an LM-63")));
         QVERIFY(refusal(replaced(good, "TILT=NONE", "TILT=INCLUDE")).contains(QLatin1String("TILT=INCLUDE")));
         QVERIFY(refusal(replaced(good, "7 1 1 2 0.1", "7 1 2 2 0.1")).contains(QLatin1String("type B")));
@@ -116,13 +123,18 @@ class TestLm63 : public QObject {
         for (std::size_t cut = 0; cut + 30 < good.size(); cut += 7)
             QVERIFY2(!readLm63(std::string_view(good).substr(0, cut)), qPrintable(QString::number(cut)));
         QVERIFY(refusal(replaced(good, "7 3 1 2", "2000 2000 1 2")).startsWith(QLatin1String("line ")));
-        QVERIFY(refusal(replaced(good, "7 3 1 2", "2000000000 3 1 2")).contains(QLatin1String("whole number")));
+        QVERIFY(
+            refusal(replaced(good, "7 3 1 2", "2000000000 3 1 2")).contains(QLatin1String("whole number")));
         QVERIFY(refusal(replaced(good, "7 3 1 2", "-7 3 1 2")).contains(QLatin1String("whole number")));
         QVERIFY(refusal(replaced(good, "15.000000", "nan")).contains(QLatin1String("nan")));
         QVERIFY(refusal(replaced(good, "45.000000", "5.000000")).contains(QLatin1String("ascend")));
         QVERIFY(refusal(replaced(good, "1000 2.0", "1000 0")).contains(QLatin1String("multiplier")));
-        QVERIFY(refusal(fileOf(kDown, {0}, [](double, double) { return 0.0; })).contains(QLatin1String("no light")));
-        QVERIFY(refusal(fileOf(kDown, {0}, [](double, double) { return -1.0; })).contains(QLatin1String("0 or more")));
+        QVERIFY(refusal(fileOf(kDown, {0}, [](double, double) {
+                    return 0.0;
+                })).contains(QLatin1String("no light")));
+        QVERIFY(refusal(fileOf(kDown, {0}, [](double, double) {
+                    return -1.0;
+                })).contains(QLatin1String("0 or more")));
         QVERIFY(refusal(std::string("IES:LM-63-2019\n\0\1\2", 18)).contains(QLatin1String("binary")));
         QVERIFY(refusal(std::string(11'000'000, ' ')).contains(QLatin1String("bytes")));
         QVERIFY(!readLm63(""));

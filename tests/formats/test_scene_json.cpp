@@ -45,8 +45,8 @@ class TestSceneJson : public QObject {
     Q_OBJECT
 
   private slots:
-    /// An independent ray tracer's fields: within 3.5 of its standard errors or 0.5 %, whichever is larger, at
-    /// every point; where the boundary of a beam crosses its bin, the average over the bin.
+    /// An independent ray tracer's fields: within 3.5 of its standard errors or 0.5 %, whichever is larger,
+    /// at every point; where the boundary of a beam crosses its bin, the average over the bin.
     void agreesWithTheTracedReference_data() {
         QTest::addColumn<QString>("name");
         for (const char* name : {"A_h200", "A_h350", "B"}) QTest::newRow(name) << QString::fromLatin1(name);
@@ -74,7 +74,12 @@ class TestSceneJson : public QObject {
                                          : exact.at(Millimetre(x), Millimetre(y), file->depths[d]).value();
                 QVERIFY2(std::abs(ours - traced) <= allowed,
                          qPrintable(QStringLiteral("%1 | %2 at %3: %4 against %5 ± %6")
-                                        .arg(x).arg(y).arg(depth).arg(ours).arg(traced).arg(allowed)));
+                                        .arg(x)
+                                        .arg(y)
+                                        .arg(depth)
+                                        .arg(ours)
+                                        .arg(traced)
+                                        .arg(allowed)));
                 if (!edge) QVERIFY(std::abs(tabulated[d][i] - traced) <= allowed * 1.001);
                 ++compared;
             }
@@ -130,7 +135,8 @@ class TestSceneJson : public QObject {
         QTest::addColumn<QString>("value");
         QTest::addColumn<QString>("where");
         const auto row = [](const char* pointer, const char* value, const char* where) {
-            QTest::newRow(qPrintable(QStringLiteral("%1 = %2").arg(QLatin1String(pointer), QLatin1String(value))))
+            QTest::newRow(
+                qPrintable(QStringLiteral("%1 = %2").arg(QLatin1String(pointer), QLatin1String(value))))
                 << QString::fromLatin1(pointer) << QString::fromLatin1(value) << QString::fromLatin1(where);
         };
         row("/tank/length_mm", "0", "tank.length_mm");

@@ -36,8 +36,8 @@ std::optional<Problem> wrongTable(const std::vector<double>& theta_deg, const st
     if (theta_deg.size() < 2 || theta_deg.size() != relative.size())
         return Problem{"theta_deg", "needs two angles or more and as many values of relative"};
     if (theta_deg.size() > Beam::kMostNodes)
-        return Problem{"theta_deg", fmt::format("has {} angles, at most {} are read", theta_deg.size(),
-                                                Beam::kMostNodes)};
+        return Problem{"theta_deg",
+                       fmt::format("has {} angles, at most {} are read", theta_deg.size(), Beam::kMostNodes)};
     for (std::size_t i = 0; i < theta_deg.size(); ++i) {
         if (!(theta_deg[i] >= 0.0 && theta_deg[i] <= 90.0) || (i > 0 && theta_deg[i] <= theta_deg[i - 1]))
             return Problem{"theta_deg", fmt::format("must ascend within 0…90, value {} does not", i + 1)};
@@ -114,8 +114,8 @@ double Beam::intensitySlope(double cos_theta) const {
     const double sine = std::sqrt(std::max(0.0, 1.0 - cos_theta * cos_theta));
     const auto at = placeOf(degreesOf(cos_theta));
     if (at.beyond || at.node == 0 || sine < 1e-9) return 0.0;
-    const double per_degree = (relative_[at.node] - relative_[at.node - 1]) /
-                              (theta_deg_[at.node] - theta_deg_[at.node - 1]);
+    const double per_degree =
+        (relative_[at.node] - relative_[at.node - 1]) / (theta_deg_[at.node] - theta_deg_[at.node - 1]);
     return -scale_ * per_degree / kDegree / sine;
 }
 

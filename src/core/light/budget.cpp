@@ -97,10 +97,12 @@ class Descent {
         length_m_ = 0.0;
         power_ = power;
         const double tangent = sine / cosine_;
-        Axis along{x, std::cos(phi) * tangent, scene_.length_mm, sine * std::abs(std::cos(phi)), Side::Left,
-                   Side::Right};
-        Axis across{y, std::sin(phi) * tangent, scene_.width_mm, sine * std::abs(std::sin(phi)), Side::Front,
-                    Side::Back};
+        Axis along{
+            x,          std::cos(phi) * tangent, scene_.length_mm, sine * std::abs(std::cos(phi)), Side::Left,
+            Side::Right};
+        Axis across{
+            y,         std::sin(phi) * tangent, scene_.width_mm, sine * std::abs(std::sin(phi)), Side::Front,
+            Side::Back};
         std::size_t plane = 0;
         const double bottom = scene_.water_depth_mm;
         for (double depth = 0.0; depth < bottom && left_ > 1e-9;) {

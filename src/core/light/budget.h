@@ -8,13 +8,14 @@
 
 namespace glumet {
 
-/// Where the photons of a scene go, all µmol/s. Every part is summed by itself, none is the rest of the others:
+/// Where the photons of a scene go, all µmol/s. Every part is summed by itself, none is the rest of the
+/// others:
 ///   emitted = spilled + reflected + absorbed + Σ walls + delivered at the bottom, to `residual`.
 struct LightBudget {
-    double emitted = 0.0;    ///< Σ flux × level
-    double spilled = 0.0;    ///< meets the surface plane outside the footprint, or runs along it
-    double reflected = 0.0;  ///< at the water's surface
-    double absorbed = 0.0;   ///< by the water on the way to the bottom
+    double emitted = 0.0;           ///< Σ flux × level
+    double spilled = 0.0;           ///< meets the surface plane outside the footprint, or runs along it
+    double reflected = 0.0;         ///< at the water's surface
+    double absorbed = 0.0;          ///< by the water on the way to the bottom
     std::array<double, 4> walls{};  ///< lost through or in each wall, in the order of kSides
     double bottom = 0.0;            ///< arrives at the bottom
     struct PlaneShare {
@@ -28,11 +29,12 @@ struct LightBudget {
     double residual() const;
 };
 
-/// Follows rays of every source. Around each source the surface is integrated in rings: whole rings for what the
-/// direction alone decides (reflection), the arcs inside and outside the footprint for the rest, by
+/// Follows rays of every source. Around each source the surface is integrated in rings: whole rings for what
+/// the direction alone decides (reflection), the arcs inside and outside the footprint for the rest, by
 /// Gauss-Legendre in the angle between the places where the integrand breaks. On the way down a ray meets the
 /// walls at fixed angles; each meeting takes 1 − R of what is left, each stretch its share of absorption.
-/// The scene must pass wrongWith; depths within the water. Closes to 0.1 % for any scene of usual proportions.
+/// The scene must pass wrongWith; depths within the water. Closes to 0.1 % for any scene of usual
+/// proportions.
 LightBudget lightBudget(const LightScene& scene, std::span<const Millimetre> depths);
 
 }  // namespace glumet

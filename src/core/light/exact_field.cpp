@@ -39,9 +39,9 @@ T wallsLeft(const Target& target, const T& cos_x, const T& cos_y) {
     const auto cross = [&](Side side, int times, const T& cosine) {
         const auto& wall = target.scene.wall(side);
         if (times == 0) return;
-        const T once = wall.clear() ? paneReflectance(cosine, target.scene.water.refractive_index,
-                                                      wall.refractive_index)
-                                    : T(wall.reflectance);
+        const T once =
+            wall.clear() ? paneReflectance(cosine, target.scene.water.refractive_index, wall.refractive_index)
+                         : T(wall.reflectance);
         for (int i = 0; i < times; ++i) left = left * once;
     };
     cross(Side::Left, target.along.low_crossings, cos_x);
@@ -53,7 +53,7 @@ T wallsLeft(const Target& target, const T& cos_x, const T& cos_y) {
 
 template <class T>
 struct Arrival {
-    T per_flux;              ///< PPFD of one µmol/s, 1/m²
+    T per_flux;                 ///< PPFD of one µmol/s, 1/m²
     double without_beam = 0.0;  ///< the same without I(θ)
     double cos_air = 1.0;
 };
@@ -110,8 +110,8 @@ Ppfd ExactField::at(Millimetre x, Millimetre y, Millimetre depth) const {
         const auto& beam = scene_.beams[source.beam];
         const auto& attenuation = scene_.channels[source.channel].attenuation;
         forEachTarget(scene_, source, x.value(), y.value(), depth.value(), [&](const Target& target) {
-            if (const auto light = arrival<double>(target, beam, attenuation, source.x_mm, source.y_mm,
-                                                   source.height_mm))
+            if (const auto light =
+                    arrival<double>(target, beam, attenuation, source.x_mm, source.y_mm, source.height_mm))
                 sum += source.flux_umol_s * light->per_flux;
         });
     }
@@ -134,14 +134,13 @@ ExactField::Slopes ExactField::slopesAt(Millimetre x, Millimetre y, Millimetre d
         const auto& fixture = scene_.fixtures[source.fixture];
         const double full = source.flux_umol_s;
         const double flux = full * levelOf(fixture, source.channel);
-        const double own = source.channel < fixture.channel_levels.size()
-                               ? fixture.channel_levels[source.channel]
-                               : 1.0;
+        const double own =
+            source.channel < fixture.channel_levels.size() ? fixture.channel_levels[source.channel] : 1.0;
         auto& slopes = out.fixtures[source.fixture];
         forEachTarget(scene_, source, x.value(), y.value(), depth.value(), [&](const Target& target) {
             const auto light =
-                arrival<Jet>(target, beam, scene_.channels[source.channel].attenuation,
-                             Jet(source.x_mm, 0), Jet(source.y_mm, 1), Jet(source.height_mm, 2));
+                arrival<Jet>(target, beam, scene_.channels[source.channel].attenuation, Jet(source.x_mm, 0),
+                             Jet(source.y_mm, 1), Jet(source.height_mm, 2));
             if (!light) return;
             const auto& by = light->per_flux.v;
             out.ppfd += flux * light->per_flux.a;
@@ -149,9 +148,9 @@ ExactField::Slopes ExactField::slopesAt(Millimetre x, Millimetre y, Millimetre d
             slopes.y_per_mm += flux * by[1];
             slopes.height_per_mm += flux * by[2];
             // Turning moves the emitter across its arm.
-            slopes.rotation_per_deg += flux * std::numbers::pi / 180.0 *
-                                       (by[1] * (source.x_mm - fixture.x_mm) -
-                                        by[0] * (source.y_mm - fixture.y_mm));
+            slopes.rotation_per_deg +=
+                flux * std::numbers::pi / 180.0 *
+                (by[1] * (source.x_mm - fixture.x_mm) - by[0] * (source.y_mm - fixture.y_mm));
             slopes.level += full * own * light->per_flux.a;
             slopes.channel_levels[source.channel] += full * fixture.level * light->per_flux.a;
             const auto by_beam = beam.parameterSlopes(light->cos_air);

@@ -70,9 +70,8 @@ struct Blocks {
         const std::size_t blocks = (last - first + kernel::kBlock - 1) / kernel::kBlock;
         const std::size_t middle = first + blocks / 2 * kernel::kBlock;
         const auto at = [&](std::size_t i) { return order.begin() + static_cast<std::ptrdiff_t>(i); };
-        std::nth_element(at(first), at(middle), at(last), [&](std::uint32_t a, std::uint32_t b) {
-            return points[a][axis] < points[b][axis];
-        });
+        std::nth_element(at(first), at(middle), at(last),
+                         [&](std::uint32_t a, std::uint32_t b) { return points[a][axis] < points[b][axis]; });
         gather(points, first, middle);
         gather(points, middle, last);
     }
@@ -98,8 +97,7 @@ std::vector<SourceGroup> groupsOf(const LightScene& scene, const std::vector<Poi
             source.x_mm >= 0.0 && source.x_mm <= length && source.y_mm >= 0.0 && source.y_mm <= width;
         group.sources.push_back({static_cast<float>(source.x_mm), static_cast<float>(source.y_mm),
                                  static_cast<float>(source.flux_umol_s), inside});
-        group.air_run_x =
-            std::max({group.air_run_x, std::abs(source.x_mm), std::abs(length - source.x_mm)});
+        group.air_run_x = std::max({group.air_run_x, std::abs(source.x_mm), std::abs(length - source.x_mm)});
         group.air_run_y = std::max({group.air_run_y, std::abs(source.y_mm), std::abs(width - source.y_mm)});
     }
     std::vector<SourceGroup> list;
@@ -128,10 +126,10 @@ struct FastField::Batch {
             const double reach_x = waterReach(beam, key.height_mm, depth, n, group.air_run_x);
             const double reach_y = waterReach(beam, key.height_mm, depth, n, group.air_run_y);
             auto& list = images.emplace_back();
-            for (const auto& along : axisImages(scene.length_mm, reach_x, scene.wall(Side::Left),
-                                                scene.wall(Side::Right)))
-                for (const auto& across : axisImages(scene.width_mm, reach_y, scene.wall(Side::Front),
-                                                     scene.wall(Side::Back)))
+            for (const auto& along :
+                 axisImages(scene.length_mm, reach_x, scene.wall(Side::Left), scene.wall(Side::Right)))
+                for (const auto& across :
+                     axisImages(scene.width_mm, reach_y, scene.wall(Side::Front), scene.wall(Side::Back)))
                     list.push_back(kernelImage(scene, along, across));
             kernel::Group out;
             out.table = &field.tableOf(key);
@@ -168,8 +166,9 @@ double FastField::farthest2() const {
     // table need not go. A dry tank has no bound by angle, so the run in air bounds it.
     double farthest = 0.0;
     for (const auto& source : sources_) {
-        const double run = std::hypot(std::max(std::abs(source.x_mm), std::abs(scene_.length_mm - source.x_mm)),
-                                      std::max(std::abs(source.y_mm), std::abs(scene_.width_mm - source.y_mm)));
+        const double run =
+            std::hypot(std::max(std::abs(source.x_mm), std::abs(scene_.length_mm - source.x_mm)),
+                       std::max(std::abs(source.y_mm), std::abs(scene_.width_mm - source.y_mm)));
         const double reach = waterReach(scene_.beams[source.beam], source.height_mm, scene_.water_depth_mm,
                                         scene_.water.refractive_index, run);
         farthest = std::max(farthest, run + reach);

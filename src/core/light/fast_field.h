@@ -13,18 +13,18 @@ namespace glumet {
 
 /// How the fast field computes.
 struct FastFieldOptions {
-    double relative_error = 1e-4;  ///< of each tabulated source, 1e-6…1e-2
-    int threads = 0;               ///< 0: as many as the machine has
+    double relative_error = 1e-4;    ///< of each tabulated source, 1e-6…1e-2
+    int threads = 0;                 ///< 0: as many as the machine has
     std::size_t most_tables = 4096;  ///< kept for later; the oldest are dropped
 };
 
 /// The light field of ExactField by tabulated sources: same scenes, same limits, each source within
-/// `relative_error` where it gives more than 10⁻⁵ of its peak. The kinks of beams, the footprint's edge and the
-/// onset of total reflection are kept sharp; a receiver within rounding (10⁻⁷ of the tank) of such an edge may
-/// fall on its other side.
+/// `relative_error` where it gives more than 10⁻⁵ of its peak. The kinks of beams, the footprint's edge and
+/// the onset of total reflection are kept sharp; a receiver within rounding (10⁻⁷ of the tank) of such an
+/// edge may fall on its other side.
 ///
-/// Tables are kept across scenes: a move sideways, a turn or a new level recomputes no table, a new height only
-/// those of its own sources. Not for use by two threads at once.
+/// Tables are kept across scenes: a move sideways, a turn or a new level recomputes no table, a new height
+/// only those of its own sources. Not for use by two threads at once.
 class FastField {
   public:
     explicit FastField(LightScene scene, FastFieldOptions options = {});
@@ -41,7 +41,7 @@ class FastField {
 
     /// What was spent, for benchmarks and the curious.
     struct Effort {
-        std::size_t tables = 0;       ///< held now
+        std::size_t tables = 0;  ///< held now
         std::size_t table_bytes = 0;
         std::size_t evaluations = 0;  ///< exact evaluations for tables, since the start
         double worst_error = 0.0;     ///< of any table held

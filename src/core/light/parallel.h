@@ -7,8 +7,8 @@
 
 namespace glumet {
 
-/// Calls work(i) for 0 ≤ i < count on up to `threads` threads, this one included; 0 means all the machine has.
-/// Which thread takes which i is open, so work must not depend on it. Exceptions are the work's fault.
+/// Calls work(i) for 0 ≤ i < count on up to `threads` threads, this one included; 0 means all the machine
+/// has. Which thread takes which i is open, so work must not depend on it. Exceptions are the work's fault.
 template <class Work>
 void forEachIndex(std::size_t count, int threads, const Work& work) {
     const auto wanted = static_cast<std::size_t>(

@@ -69,8 +69,7 @@ std::vector<double> breaksOf(const Beam& beam, const RadialKey& key) {
     for (const double degrees : beam.breaks()) {
         const double theta = degrees * std::numbers::pi / 180.0;
         const double sine = std::sin(theta) / key.refractive_index;
-        const double r =
-            key.height_mm * std::tan(theta) + key.depth_mm * sine / std::sqrt(1.0 - sine * sine);
+        const double r = key.height_mm * std::tan(theta) + key.depth_mm * sine / std::sqrt(1.0 - sine * sine);
         breaks.push_back(r * r);
     }
     return breaks;
@@ -187,7 +186,8 @@ class Builder {
 bool crowded(const std::vector<double>& breaks, int shift, double s0) {
     std::int32_t last = -1;
     for (const double s : breaks) {
-        const auto cell = (std::bit_cast<std::int32_t>(static_cast<float>(1.0 + s / s0)) - kBitsOfOne) >> shift;
+        const auto cell =
+            (std::bit_cast<std::int32_t>(static_cast<float>(1.0 + s / s0)) - kBitsOfOne) >> shift;
         if (cell == last) return true;
         last = cell;
     }

@@ -26,7 +26,8 @@ struct RadialKey {
 /// which the beam has a kink or ends carries two cubics and the s at which they part: nothing is smeared.
 ///
 /// B and s₀ are raised until the tabulated value is within `error_asked` of the exact one wherever that is
-/// more than kFloor of the greatest so far; `error_met` is the worst found at the test points, two in every piece.
+/// more than kFloor of the greatest so far; `error_met` is the worst found at the test points, two in every
+/// piece.
 struct RadialTable {
     /// Relative errors are only asked of values above this share of the greatest.
     static constexpr double kFloor = 1e-5;
@@ -36,8 +37,8 @@ struct RadialTable {
     std::int32_t cells = 0;
     bool has_splits = false;
     std::vector<float> splits;  ///< s of the kink in a cell, mm²; +∞ without one; size cells
-    std::vector<float> light;   ///< 4 coefficients a piece, two pieces a cell with has_splits, else one; 1/m²
-    std::vector<float> tangent; ///< 4 coefficients a cell; 1/mm
+    std::vector<float> light;  ///< 4 coefficients a piece, two pieces a cell with has_splits, else one; 1/m²
+    std::vector<float> tangent;  ///< 4 coefficients a cell; 1/mm
     double error_asked = 0.0;
     double error_met = 0.0;
     int evaluations = 0;  ///< exact values computed for it

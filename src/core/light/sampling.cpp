@@ -40,9 +40,12 @@ Expected<LightVolume> sampleVolume(FastField& field, Millimetre pitch) {
         return problem("pitch_mm", fmt::format("must be 1 or more, is {:g}", pitch.value()));
     const double nodes = scene.length_mm * scene.width_mm * scene.water_depth_mm / std::pow(pitch.value(), 3);
     if (nodes > kMostNodes)
-        return problem("pitch_mm", fmt::format("asks for {:.3g} nodes, at most {:.3g} are computed", nodes, kMostNodes));
-    LightVolume volume{centres(scene.length_mm, pitch.value()), centres(scene.width_mm, pitch.value()),
-                       centres(scene.water_depth_mm, pitch.value()), {}};
+        return problem("pitch_mm",
+                       fmt::format("asks for {:.3g} nodes, at most {:.3g} are computed", nodes, kMostNodes));
+    LightVolume volume{centres(scene.length_mm, pitch.value()),
+                       centres(scene.width_mm, pitch.value()),
+                       centres(scene.water_depth_mm, pitch.value()),
+                       {}};
     std::vector<std::array<double, 2>> points;
     for (const double y : volume.ys_mm)
         for (const double x : volume.xs_mm) points.push_back({x, y});
@@ -85,8 +88,8 @@ BandRange rangeOf(const LightVolume& volume, std::size_t column, std::size_t row
     BandRange range;
     range.kind = count == layers ? BandRange::Kind::All : BandRange::Kind::Part;
     range.share = static_cast<double>(count) / static_cast<double>(layers);
-    range.from = first == 0 ? Millimetre(0)
-                            : crossing(volume, first, first - 1, value(first), value(first - 1), band);
+    range.from =
+        first == 0 ? Millimetre(0) : crossing(volume, first, first - 1, value(first), value(first - 1), band);
     range.to = last + 1 == layers ? Millimetre(volume.depths_mm.back())
                                   : crossing(volume, last, last + 1, value(last), value(last + 1), band);
     return range;

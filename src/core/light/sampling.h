@@ -21,7 +21,8 @@ struct Place {
 /// PPFD at `count` ≥ 2 places evenly along the straight line between two, ends included; µmol·m⁻²·s⁻¹.
 std::vector<Ppfd> alongLine(const ExactField& field, const Place& from, const Place& to, int count);
 
-/// PPFD in the whole water at the centres of cells of about one pitch; values [layer][row][column], x fastest.
+/// PPFD in the whole water at the centres of cells of about one pitch; values [layer][row][column], x
+/// fastest.
 struct LightVolume {
     std::vector<double> xs_mm;
     std::vector<double> ys_mm;
@@ -41,7 +42,8 @@ inline constexpr double kMostNodes = 4e6;
 /// Share of the volume's nodes with low ≤ PPFD ≤ high, 0–1. Needs nodes.
 double shareInBand(const LightVolume& volume, const Band& band);
 
-/// Between which depths a column of water lies in a band: the two iso-PPFD surfaces that bound it, at one place.
+/// Between which depths a column of water lies in a band: the two iso-PPFD surfaces that bound it, at one
+/// place.
 struct BandRange {
     enum class Kind { None, Part, All };
     Kind kind = Kind::None;
@@ -49,8 +51,8 @@ struct BandRange {
     Millimetre to{0};    ///< deepest
     double share = 0.0;  ///< of the column's nodes in the band, 0–1
 };
-/// One a column of the volume, row by row from the front. A column may leave the band and come back, where light
-/// from the walls adds up; `share` tells.
+/// One a column of the volume, row by row from the front. A column may leave the band and come back, where
+/// light from the walls adds up; `share` tells.
 std::vector<BandRange> bandRanges(const LightVolume& volume, const Band& band);
 
 /// A vertical slice along x at y: PPFD over (x, depth) as a surface whose rows are depths.

@@ -127,7 +127,9 @@ std::vector<SceneEmitter> latticeEmitters(const Fixture& fixture, PhotonFlux flu
     const int across = std::clamp(static_cast<int>(std::ceil(size / kPointPitchMm)), 1, kMostAcross);
     const double step = size / across;
     const double share = flux.value() / (columns * rows * across * across);
-    const auto offset = [](int index, int count, double pitch) { return (index - 0.5 * (count - 1)) * pitch; };
+    const auto offset = [](int index, int count, double pitch) {
+        return (index - 0.5 * (count - 1)) * pitch;
+    };
     std::vector<SceneEmitter> emitters;
     for (int row = 0; row < rows; ++row)
         for (int column = 0; column < columns; ++column)
@@ -135,8 +137,8 @@ std::vector<SceneEmitter> latticeEmitters(const Fixture& fixture, PhotonFlux flu
                 for (int i = 0; i < across; ++i)
                     emitters.push_back(
                         {offset(column, columns, fixture.emitter_pitch_x.value()) + offset(i, across, step),
-                         offset(row, rows, fixture.emitter_pitch_y.value()) + offset(j, across, step), share, beam,
-                         0});
+                         offset(row, rows, fixture.emitter_pitch_y.value()) + offset(j, across, step), share,
+                         beam, 0});
     return emitters;
 }
 

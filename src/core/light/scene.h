@@ -96,8 +96,8 @@ double levelOf(const SceneFixture& fixture, std::size_t channel);
 /// Walls and footprint of a described tank over a scene of its own; `dry` empties it.
 LightScene emptyScene(const Tank& tank, bool dry);
 
-/// Spreads `flux` evenly over the fixture's lattice of emitters, all with beam `beam`; an emitter of some size is
-/// up to 4 × 4 points over its patch, about 15 mm apart.
+/// Spreads `flux` evenly over the fixture's lattice of emitters, all with beam `beam`; an emitter of some
+/// size is up to 4 × 4 points over its patch, about 15 mm apart.
 std::vector<SceneEmitter> latticeEmitters(const Fixture& fixture, PhotonFlux flux, std::size_t beam);
 
 }  // namespace glumet

@@ -65,8 +65,8 @@ HWY_INLINE V coefficientsOf(const float* coefficients, const std::int32_t* piece
 }
 #endif
 
-/// Value of each lane's cubic. A whole set of coefficients is one load of 16 bytes, turned about in registers:
-/// measured twice as quick as four gathers.
+/// Value of each lane's cubic. A whole set of coefficients is one load of 16 bytes, turned about in
+/// registers: measured twice as quick as four gathers.
 HWY_INLINE V cubicAt(D d, const float* coefficients, VI piece, V t) {
 #if HWY_TARGET == HWY_SCALAR
     const float* k = coefficients + 4 * hn::GetLane(piece);
@@ -102,8 +102,8 @@ HWY_INLINE Cell cellOf(D d, const RadialTable& table, V s) {
     const DI di;
     const VI bits = hn::BitCast(di, hn::MulAdd(s, hn::Set(d, table.inverse_s0), hn::Set(d, 1.0F)));
     const VI mask = hn::Set(di, (1 << table.shift) - 1);
-    const VI fraction = hn::Or(hn::ShiftLeftSame(hn::And(bits, mask), kMantissa - table.shift),
-                               hn::Set(di, kOneBits));
+    const VI fraction =
+        hn::Or(hn::ShiftLeftSame(hn::And(bits, mask), kMantissa - table.shift), hn::Set(di, kOneBits));
     const VI cell = hn::ShiftRightSame(hn::Sub(bits, hn::Set(di, kOneBits)), table.shift);
     const VI last = hn::Set(di, table.cells - 1);
     return {hn::Min(cell, last), hn::Sub(hn::BitCast(d, fraction), hn::Set(d, 1.0F)),
@@ -202,8 +202,8 @@ HWY_INLINE V reflected(D d, const Footprint& footprint, const Group& group, cons
     return hn::IfThenElseZero(enters, light);
 }
 
-/// Whether light of the source can come to the box by way of the image. What is run in the water beyond a wall
-/// is at most (1 − u)/u of what was run in air before it, u the share run in air, which is least for the
+/// Whether light of the source can come to the box by way of the image. What is run in the water beyond a
+/// wall is at most (1 − u)/u of what was run in air before it, u the share run in air, which is least for the
 /// box's nearest point.
 HWY_INLINE bool canReach(const Footprint& footprint, const Group& group, const Source& source,
                          const Box& over) {

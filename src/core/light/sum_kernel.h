@@ -33,10 +33,10 @@ struct PaneCrossing {
 struct Image {
     float sign_x = 1.0F, offset_x = 0.0F;
     float sign_y = 1.0F, offset_y = 0.0F;
-    float weight = 1.0F;                 ///< of the opaque walls crossed
+    float weight = 1.0F;                  ///< of the opaque walls crossed
     std::array<PaneCrossing, 2> panes_x;  ///< left, right
     std::array<PaneCrossing, 2> panes_y;  ///< front, back
-    bool itself = false;                 ///< the tank, no wall crossed
+    bool itself = false;                  ///< the tank, no wall crossed
 };
 
 /// Sources that share a table.

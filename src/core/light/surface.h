@@ -23,11 +23,11 @@ T surfaceTransmittance(const T& cos_air, double n) {
 /// the horizontal distance r, so that nothing is divided by it.
 template <class T>
 struct Crossing {
-    T tan_per_mm;    ///< tan θ / r, θ the air angle, 1/mm
-    T cos_air;       ///< cos θ
-    T sine_per_mm;   ///< sin θw / r, θw the water angle, 1/mm
-    T cos_water;     ///< cos θw
-    T air_share;     ///< share of r that is run before the surface, h tan θ / r
+    T tan_per_mm;   ///< tan θ / r, θ the air angle, 1/mm
+    T cos_air;      ///< cos θ
+    T sine_per_mm;  ///< sin θw / r, θw the water angle, 1/mm
+    T cos_water;    ///< cos θw
+    T air_share;    ///< share of r that is run before the surface, h tan θ / r
 };
 
 /// tan θ / r for h > 0, d ≥ 0 in mm, squared horizontal distance s ≥ 0 in mm², index n ≥ 1. Solves
@@ -71,7 +71,6 @@ T spreading(const Crossing<T>& ray, const T& h_mm, double d_mm, double n) {
     return 1e6 * ray.tan_per_mm * ray.cos_air / slope_mm * surfaceTransmittance(ray.cos_air, n);
 }
 
-
 /// PPFD (µmol·m⁻²·s⁻¹) on a horizontal cosine-correct receiver from a point emitter of `flux_umol_s`
 /// at height h over a flat surface; depth d, horizontal distance r, all mm, h > 0, d ≥ 0, r ≥ 0; n ≥ 1.
 ///   E(r) = Φ I(θ) T(θ) sin θ / (r r′) · transmittance(d / cos θw)
@@ -96,10 +95,10 @@ T paneReflectance(const T& cos_incidence, double n_water, double n_pane) {
         return (a + b - 2.0 * a * b) / (1.0 - a * b);
     };
     const auto ratio = [](const T& x, const T& y) { return (x - y) / (x + y); };
-    const T s = both(ratio(n_water * cos_incidence, n_pane * cos_pane),
-                     ratio(n_pane * cos_pane, T(cos_outside)));
-    const T p = both(ratio(n_pane * cos_incidence, n_water * cos_pane),
-                     ratio(T(cos_pane), n_pane * cos_outside));
+    const T s =
+        both(ratio(n_water * cos_incidence, n_pane * cos_pane), ratio(n_pane * cos_pane, T(cos_outside)));
+    const T p =
+        both(ratio(n_pane * cos_incidence, n_water * cos_pane), ratio(T(cos_pane), n_pane * cos_outside));
     return 0.5 * (s + p);
 }
 

@@ -35,8 +35,7 @@ double valueAt(const Spectrum& s, double nm) {
     const auto next = std::upper_bound(s.wavelength_nm.begin(), s.wavelength_nm.end() - 1, nm);
     const auto i = std::max<std::ptrdiff_t>(next - s.wavelength_nm.begin(), 1);
     const auto k = static_cast<std::size_t>(i);
-    const double share =
-        (nm - s.wavelength_nm[k - 1]) / (s.wavelength_nm[k] - s.wavelength_nm[k - 1]);
+    const double share = (nm - s.wavelength_nm[k - 1]) / (s.wavelength_nm[k] - s.wavelength_nm[k - 1]);
     return s.relative[k - 1] + share * (s.relative[k] - s.relative[k - 1]);
 }
 

@@ -40,10 +40,10 @@ struct Spectrum {
 
 /// What is in the water, or that there is none.
 struct Water {
-    double refractive_index = 1.333;   ///< 1 is a dry tank, else up to 2
-    double attenuation_per_m = 0.0;    ///< at every wavelength, ≥ 0
-    bool absorbs = false;              ///< add the absorption of pure water to channels with a spectrum
-    double yellow_440_per_m = 0.0;     ///< yellow substance: a(440) ≥ 0, falling as exp(−0.014 (λ − 440))
+    double refractive_index = 1.333;  ///< 1 is a dry tank, else up to 2
+    double attenuation_per_m = 0.0;   ///< at every wavelength, ≥ 0
+    bool absorbs = false;             ///< add the absorption of pure water to channels with a spectrum
+    double yellow_440_per_m = 0.0;  ///< yellow substance: a(440) ≥ 0, falling as exp(−0.014 (λ − 440))
     bool operator==(const Water&) const = default;
 
     static Water none() { return {1.0, 0.0, false, 0.0}; }

@@ -53,11 +53,13 @@ QString takeSpacing(Fixture& f, const QString& typed, LengthUnit unit) {
     const auto pair = pairOf(typed);
     const auto y = pair ? parseLength(pair->second.toStdString(), unit) : std::nullopt;
     const QString ending =
-        pair ? pair->second.mid(pair->second.indexOf(QRegularExpression(QStringLiteral("[a-z\"]")))) : QString();
+        pair ? pair->second.mid(pair->second.indexOf(QRegularExpression(QStringLiteral("[a-z\"]"))))
+             : QString();
     const bool own_unit = pair && pair->first.contains(QRegularExpression(QStringLiteral("[a-z\"]")));
     const bool named = pair && pair->second.contains(QRegularExpression(QStringLiteral("[a-z\"]")));
-    const auto x = pair ? parseLength((own_unit || !named ? pair->first : pair->first + ending).toStdString(), unit)
-                        : std::nullopt;
+    const auto x =
+        pair ? parseLength((own_unit || !named ? pair->first : pair->first + ending).toStdString(), unit)
+             : std::nullopt;
     if (!x || !y || x->value() < 0.0 || y->value() < 0.0)
         return BenchStage::tr("Give the distance between emitters along and across, such as 2.8 × 2.8 cm.");
     f.emitter_pitch_x = *x;
@@ -75,8 +77,9 @@ QString takeBeamText(Fixture& f, const QString& typed) {
     const auto degrees = match.hasMatch() ? parseNumber(match.captured(1).toStdString()) : std::nullopt;
     const auto beam = degrees ? Beam::halfAngle(*degrees) : problem("", "");
     if (!beam)
-        return BenchStage::tr("Give the angle from the axis at which the light has fallen to half, 1 to 89°; half "
-                              "of the maker's full beam angle.");
+        return BenchStage::tr(
+            "Give the angle from the axis at which the light has fallen to half, 1 to 89°; half "
+            "of the maker's full beam angle.");
     f.beam = *beam;
     return {};
 }
@@ -85,7 +88,8 @@ QString takeFlux(Fixture& f, const QString& typed) {
     f.flux.reset();
     if (typed.trimmed().isEmpty()) return {};
     const auto flux = parseNumber(typed.toStdString());
-    if (!flux || *flux <= 0.0) return BenchStage::tr("\"%1\" is not a photon flux above 0 µmol/s.").arg(typed);
+    if (!flux || *flux <= 0.0)
+        return BenchStage::tr("\"%1\" is not a photon flux above 0 µmol/s.").arg(typed);
     f.flux = PhotonFlux(*flux);
     return {};
 }
@@ -106,16 +110,18 @@ void BenchStage::fillLightRows() {
                 return tr("%1 × %2").arg(session().figure(fixture().emitter_pitch_x),
                                          session().length(fixture().emitter_pitch_y));
             },
-            fixtureWriter([this](Fixture& f, const QString& typed) {
-                return takeSpacing(f, typed, session().unit());
-            }))
+            fixtureWriter(
+                [this](Fixture& f, const QString& typed) { return takeSpacing(f, typed, session().unit()); }))
         ->setObjectName(QStringLiteral("emitterSpacing"));
     left_
         ->addText(
             tr("size of each"), [this] { return session().length(fixture().emitter_size); },
             fixtureWriter([this](Fixture& f, const QString& typed) {
                 const auto size = parseLength(typed.toStdString(), session().unit());
-                if (!size || size->value() < 0.0) return tr("\"%1\" is not a length of 0 or more.").arg(typed);
+                constexpr double kWidestMm = 300.0;
+                if (!size || size->value() < 0.0 || size->value() > kWidestMm)
+                    return tr("Each emitter shines from a patch of 0 to %1.")
+                        .arg(session().length(Millimetre(kWidestMm)));
                 f.emitter_size = *size;
                 return QString();
             }))
@@ -124,8 +130,9 @@ void BenchStage::fillLightRows() {
         tr("beam"), [this] { return beamText(fixture().beam); }, fixtureWriter(takeBeamText),
         tr("angle to half, or a file"));
     beam->setObjectName(QStringLiteral("beam"));
-    beam->setToolTip(tr("Angle from the axis at which the light has fallen to half. A photometric file (LM-63) can "
-                        "be dropped on the window instead."));
+    beam->setToolTip(
+        tr("Angle from the axis at which the light has fallen to half. A photometric file (LM-63) can "
+           "be dropped on the window instead."));
     left_
         ->addText(
             tr("flux, µmol/s"),
@@ -148,8 +155,7 @@ void BenchStage::takeBeam(const QString& name, const QByteArray& bytes) {
     constexpr double kUneven = 0.1;
     if (session().project() == nullptr) return session().warn(tr("Open or make a project first."));
     if (session().bench().fixtures.empty()) return session().warn(tr("Make a fixture first."));
-    const auto read =
-        readLm63(std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
+    const auto read = readLm63(std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
     if (!read) return session().warn(tr("%1: %2.").arg(name, text(read.error().sentence())));
     Fixture changed = fixture();
     changed.beam = read->beam;
@@ -157,7 +163,8 @@ void BenchStage::takeBeam(const QString& name, const QByteArray& bytes) {
     if (!done) return session().warn(text(done.error().sentence()));
     QString said = tr("%1 has the beam of %2").arg(text(changed.name), name);
     if (read->unevenness > kUneven)
-        said += tr("; its planes differ by up to %1 and were averaged").arg(text(percentText(read->unevenness)));
+        said +=
+            tr("; its planes differ by up to %1 and were averaged").arg(text(percentText(read->unevenness)));
     session().say(said + QLatin1Char('.'));
 }
 

@@ -70,7 +70,8 @@ QWidget* FieldStage::makeViews() {
     layout->setContentsMargins(0, 0, 0, 4);
     layout->setSpacing(0);
     const std::array names{tr("readings"), tr("model"), tr("difference, %"), tr("depths in band")};
-    const std::array whys{tr("What was read"), tr("The field of the fixture as it is described, scaled to the readings"),
+    const std::array whys{tr("What was read"),
+                          tr("The field of the fixture as it is described, scaled to the readings"),
                           tr("How far the readings lie above or below the model"),
                           tr("Between which depths each column lies in the band, by the model")};
     for (int i = 0; i < static_cast<int>(names.size()); ++i) {
@@ -116,7 +117,7 @@ void FieldStage::offerViews() {
     for (auto* button : views_->buttons()) {
         if (views_->id(button) == static_cast<int>(View::Readings)) continue;
         button->setEnabled(there);
-        button->setToolTip(there ? button->statusTip()
+        button->setToolTip(there              ? button->statusTip()
                            : model == nullptr ? tr("There is no run.")
                                               : text(model->error().what));
     }
@@ -199,10 +200,10 @@ void FieldStage::showBandDepth(PlanData& plan, DescribedModel& model) {
     plan.doubtful.clear();
     plan.values.clear();
     for (const auto& range : model.bandRangesOn(plan.grid, session().band())) {
-        const QString figure = range.kind == BandRange::Kind::All    ? tr("all")
-                               : range.kind == BandRange::Kind::None ? tr("none")
-                                                                     : tr("%1–%2").arg(wholeLength(range.from),
-                                                                                       wholeLength(range.to));
+        const QString figure = range.kind == BandRange::Kind::All ? tr("all")
+                               : range.kind == BandRange::Kind::None
+                                   ? tr("none")
+                                   : tr("%1–%2").arg(wholeLength(range.from), wholeLength(range.to));
         plan.faces.push_back({figure, tideColour(range.share, 1.0)});
         plan.values.emplace_back(Ppfd(0));  // a cell is drawn where it has a value
     }
@@ -269,8 +270,9 @@ void FieldStage::refreshSection() {
     for (int j = 0; j < grid.rows(); ++j)
         across.emplace_back(grid.ys_mm[static_cast<std::size_t>(j)],
                             surface->values[static_cast<std::size_t>(j * grid.columns() + column)]);
-    section_title_->setText((shownModel() == nullptr ? tr("Through %1: row (line) and column (dashed), %2")
-                                                     : tr("Through %1: row, column (dashed), model (thin), %2"))
+    section_title_->setText((shownModel() == nullptr
+                                 ? tr("Through %1: row (line) and column (dashed), %2")
+                                 : tr("Through %1: row, column (dashed), model (thin), %2"))
                                 .arg(text(cellName({column, row})), text(unitName(session().unit()))));
     for (const auto level : {session().band().low, session().band().high}) {
         auto* line = new QCPItemStraightLine(section_);
@@ -315,7 +317,8 @@ void FieldStage::readOut(std::optional<Cell> cell) {
                      text(unitName(session().unit())));
     if (auto* model = shownModel()) {
         const Grid point{{reading->x.value()}, {reading->y.value()}};
-        line += tr("   model %1").arg(text(ppfdFigure(model->onGrid(point, session().plane()->depth).front())));
+        line +=
+            tr("   model %1").arg(text(ppfdFigure(model->onGrid(point, session().plane()->depth).front())));
     }
     if (!reading->flag.empty()) line += QStringLiteral("   ") + text(reading->flag);
     read_out_->setText(line);

@@ -73,17 +73,8 @@ KeySheet::KeySheet(const QList<QAction*>& actions, QWidget* parent) : QDialog(pa
     grid->setContentsMargins(24, 20, 24, 20);
     grid->setHorizontalSpacing(20);
     grid->setVerticalSpacing(7);
-    int row = 0;
-    int column = 0;
-    const auto add = [&](const QString& keys, const QString& what) {
-        auto* key = makeLabel(keys, TextRole::Accent);
-        grid->addWidget(key, row, column);
-        grid->addWidget(makeLabel(what, TextRole::Body), row, column + 1);
-        if (++row == 15) {
-            row = 0;
-            column += 2;
-        }
-    };
+    QList<std::pair<QString, QString>> lines;
+    const auto add = [&](const QString& keys, const QString& what) { lines.append({keys, what}); };
     add(tr("Space"), tr("Measure: take the mean once settled; again: take it now"));
     add(tr("0–9, Enter"), tr("Measure: type a value and keep it"));
     add(tr("Backspace"), tr("Measure: one point back"));
@@ -91,10 +82,17 @@ KeySheet::KeySheet(const QList<QAction*>& actions, QWidget* parent) : QDialog(pa
     add(tr("G"), tr("Measure: go to the first doubtful point"));
     add(tr("Arrows"), tr("Walk the grid"));
     add(tr("D, X, C"), tr("Field: doubtful, excluded, contours"));
+    add(tr("M"), tr("Field: readings, model, difference, depths in band"));
     add(tr("Tab"), tr("Next part of the window"));
     for (const auto* action : actions)
         if (!action->shortcut().isEmpty())
             add(action->shortcut().toString(QKeySequence::NativeText), plainText(action));
+    // Two columns of equal length.
+    const int rows = static_cast<int>(lines.size() + 1) / 2;
+    for (int i = 0; i < lines.size(); ++i) {
+        grid->addWidget(makeLabel(lines[i].first, TextRole::Accent), i % rows, 2 * (i / rows));
+        grid->addWidget(makeLabel(lines[i].second, TextRole::Body), i % rows, 2 * (i / rows) + 1);
+    }
 }
 
 }  // namespace glumet

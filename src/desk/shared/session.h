@@ -114,7 +114,7 @@ class Session : public QObject {
     mutable std::optional<std::vector<std::size_t>> doubtful_;
     mutable std::optional<double> scale_top_;
     mutable std::optional<Expected<DescribedModel>> model_;
-    mutable std::size_t model_run_ = 0;     ///< index of the run that model_ is of
+    mutable std::size_t model_run_ = 0;      ///< index of the run that model_ is of
     mutable bool model_is_current_ = false;  ///< nothing has been edited since
     LengthUnit unit_ = LengthUnit::Cm;
     bool dark_ = true;

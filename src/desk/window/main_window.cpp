@@ -179,9 +179,10 @@ void MainWindow::makeFileCommands() {
         done ? session_.say(tr("Copied to %1").arg(path)) : session_.warn(text(done.error().sentence()));
     });
     command(tr("Import readings…"), QKeySequence(tr("Ctrl+I")), [this] {
-        const QString path = QFileDialog::getOpenFileName(
-            this, tr("Import readings"), {},
-            tr("Tables, bench descriptions, photometric files (*.csv *.txt *.tsv *.json *.ies);;All files (*)"));
+        const QString path =
+            QFileDialog::getOpenFileName(this, tr("Import readings"), {},
+                                         tr("Tables, bench descriptions, photometric files (*.csv *.txt "
+                                            "*.tsv *.json *.ies);;All files (*)"));
         if (!path.isEmpty()) importFile(path);
     });
     command(tr("Export readings and bench…"), QKeySequence(tr("Ctrl+E")), [this] {
