@@ -1,7 +1,7 @@
 """Gives the shipped B612 fonts family names of their own: rename_fonts.py IN_FOLDER OUT_FOLDER
 
-Both the proportional and the mono cut call their typographic family "B612", so a font system cannot tell
-them apart by name. Only the name table changes. Needs python3-fonttools.
+The proportional and the mono cut both call their typographic family "B612", so a font system that has both cannot
+tell them apart by name. Only the name table changes. Needs python3-fonttools.
 """
 import pathlib
 import sys
@@ -14,8 +14,8 @@ TYPOGRAPHIC_FAMILY, TYPOGRAPHIC_STYLE = 16, 17
 
 def rename(source: pathlib.Path, target: pathlib.Path) -> None:
     font = TTFont(source)
-    stem, style = source.stem.split("-")
-    family = "Glumet Mono" if stem.endswith("Mono") else "Glumet Text"
+    _, style = source.stem.split("-")
+    family = "Glumet Text"
     table = font["name"]
     table.names = [n for n in table.names if n.nameID not in (TYPOGRAPHIC_FAMILY, TYPOGRAPHIC_STYLE)]
     words = {FAMILY: family, STYLE: style, FULL: f"{family} {style}", POSTSCRIPT: f"{family}-{style}".replace(" ", "")}
@@ -32,10 +32,8 @@ def rename(source: pathlib.Path, target: pathlib.Path) -> None:
 
 def main() -> None:
     source, target = map(pathlib.Path, sys.argv[1:3])
-    for path in sorted(source.glob("B612*-*.otf")):
-        if "Italic" not in path.stem:
-            stem, style = path.stem.split("-")
-            rename(path, target / f"Glumet{'Mono' if stem.endswith('Mono') else 'Text'}-{style}.otf")
+    for style in ("Regular", "Bold"):
+        rename(source / f"B612-{style}.otf", target / f"GlumetText-{style}.otf")
 
 
 main()

@@ -7,11 +7,14 @@
 
 namespace glumet {
 
-enum class MeterState { Idle, Live, Lost };
+enum class MeterState { Idle, Connecting, Live, Lost };
 
-/// An instrument that sends PPFD samples. Life: start() → any number of sampled() → stop(); state changes are
-/// told as they happen and a value is never made up. Transports are given to the constructors, so that tests
-/// and replays stand in for hardware.
+/// What an instrument's value is: PPFD in µmol·m⁻²·s⁻¹, or power at the wall in W.
+enum class Measures { Light, Power };
+
+/// An instrument that sends samples. Life: start() → any number of sampled() → stop(); state changes are told as they
+/// happen and a value is never made up. Transports are given to the constructors, so that tests and replays stand
+/// in for hardware.
 class Meter : public QObject {
     Q_OBJECT
 
@@ -26,10 +29,12 @@ class Meter : public QObject {
     virtual void stop() = 0;
     /// The probe is now meant to be here; real instruments do not care.
     virtual void probeMoved(Millimetre /*x*/, Millimetre /*y*/, Millimetre /*depth*/) {}
+    /// One sentence on the connection, with what could not be read; empty when there is nothing to say.
+    virtual QString trouble() const { return {}; }
 
   signals:
-    /// Time on the meter's own ascending clock, s; PPFD, µmol·m⁻²·s⁻¹.
-    void sampled(double seconds, double ppfd);
+    /// Time on the meter's own ascending clock, s; value in the unit of what it measures.
+    void sampled(double seconds, double value);
     void stateChanged(glumet::MeterState state);
 };
 

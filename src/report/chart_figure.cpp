@@ -50,7 +50,7 @@ Range yRange(const ChartData& chart) {
 }
 
 void paintGrid(QPainter& p, const Axes& axes, const ChartData& chart, Range x, Range y, const Palette& c) {
-    p.setFont(houseFont(10, false, Face::Figures));
+    p.setFont(houseFont(10));
     for (const double tick : roundTicks(y.low, y.high, 5)) {
         const QPointF left = axes.at(x.low, tick);
         p.setPen(QPen(c.line, 0.8));

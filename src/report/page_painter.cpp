@@ -110,7 +110,7 @@ class PagePainter {
             {tr("height"), 0}, {tr("depth"), 62}, {tr("n"), 118}, {tr("mean"), 152},
             {tr("min"), 204},  {tr("max"), 250},  {tr("CV"), 298}};
         const auto cell = [&](double x, const QString& value, bool head) {
-            p_.setFont(houseFont(9, false, head ? Face::Text : Face::Figures));
+            p_.setFont(houseFont(9));
             p_.setPen(head ? c_.muted : c_.text);
             p_.drawText(QRectF(kMargin + x, y_, 50, 13), Qt::AlignRight | Qt::AlignVCenter, value);
         };

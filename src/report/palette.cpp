@@ -7,24 +7,15 @@ namespace {
 
 QColor hex(const char* text) { return QColor(QLatin1String(text)); }
 
-/// Adds both cuts of a shipped family to the program; true, so that a static can remember it.
-bool loadFamily(const char* family) {
-    for (const char* cut : {"Regular", "Bold"})
-        QFontDatabase::addApplicationFont(
-            QStringLiteral(":/fonts/%1-%2.otf").arg(QLatin1String(family), QLatin1String(cut)));
-    return true;
-}
-
-/// Each family costs a few milliseconds, so it is loaded when first asked for.
-QString familyOf(Face face) {
-    if (face == Face::Text) {
-        static const bool loaded = loadFamily("GlumetText");
-        Q_UNUSED(loaded)
-        return QStringLiteral("Glumet Text");
-    }
-    static const bool loaded = loadFamily("GlumetMono");
+/// The shipped cuts are added to the program when first asked for; it costs a few milliseconds.
+QString houseFamily() {
+    static const bool loaded = [] {
+        for (const char* cut : {"Regular", "Bold"})
+            QFontDatabase::addApplicationFont(QStringLiteral(":/fonts/GlumetText-%1.otf").arg(QLatin1String(cut)));
+        return true;
+    }();
     Q_UNUSED(loaded)
-    return QStringLiteral("Glumet Mono");
+    return QStringLiteral("Glumet Text");
 }
 
 }  // namespace
@@ -57,8 +48,8 @@ QColor tideColour(double ppfd, double top) { return colourOf(tide(top > 0.0 ? pp
 
 QColor inkFor(const QColor& ground) { return colourOf(inkOn({ground.red(), ground.green(), ground.blue()})); }
 
-QFont houseFont(double pixel_size, bool bold, Face face) {
-    QFont font(familyOf(face));
+QFont houseFont(double pixel_size, bool bold) {
+    QFont font(houseFamily());
     font.setPixelSize(qMax(1, qRound(pixel_size)));
     font.setBold(bold);
     // Shaping would replace signs beside digits, which then cannot be copied out of a PDF.

@@ -33,9 +33,8 @@ QColor tideColour(double ppfd, double top);
 /// Black or white ink for text on a field colour.
 QColor inkFor(const QColor& ground);
 
-enum class Face { Text, Figures };
-
-/// B612 for text and large figures, B612 Mono for tables. Loads the shipped files on first use.
-QFont houseFont(double pixel_size, bool bold = false, Face face = Face::Text);
+/// B612, whose digits are of one width, so that figures line up in tables too: its Mono cut sets the decimal point in
+/// a full cell, apart from its number. Loads the shipped files on first use.
+QFont houseFont(double pixel_size, bool bold = false);
 
 }  // namespace glumet

@@ -104,7 +104,7 @@ QWidget* BenchStage::makeRuns() {
     runs_->setSelectionBehavior(QAbstractItemView::SelectRows);
     runs_->setSelectionMode(QAbstractItemView::SingleSelection);
     runs_->setShowGrid(false);
-    runs_->setFont(houseFont(12, false, Face::Figures));
+    runs_->setFont(houseFont(12));
     runs_->setTabKeyNavigation(false);
     runs_->horizontalHeader()->setHighlightSections(false);
     runs_->verticalHeader()->hide();

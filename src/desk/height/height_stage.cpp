@@ -50,7 +50,7 @@ HeightStage::HeightStage(Session& session)
     table_->verticalHeader()->setDefaultSectionSize(kRowHeight);
     table_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
     table_->horizontalHeader()->setHighlightSections(false);
-    table_->setFont(houseFont(12, false, Face::Figures));
+    table_->setFont(houseFont(12));
     table_->setTabKeyNavigation(false);
     layout->addWidget(table_);
     connect(table_, &QTableWidget::currentCellChanged, this, [this](int row) {
@@ -275,7 +275,7 @@ void HeightStage::refreshTable(const SpillLimitVerdict& v) {
             item->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
             if (v.height && e.height == *v.height) {
                 item->setForeground(colours().accent);
-                item->setFont(houseFont(12, true, Face::Figures));
+                item->setFont(houseFont(12, true));
             }
             table_->setItem(row, column, item);
         }

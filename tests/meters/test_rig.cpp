@@ -1,0 +1,146 @@
+#include <QSignalSpy>
+#include <QTest>
+#include <cmath>
+
+#include "core/demo_scenario.h"
+#include "core/light/exact_field.h"
+#include "meters/instrument.h"
+#include "servers.h"
+
+using namespace glumet;
+using glumet::rig::Rig;
+using glumet::rig::Servers;
+
+namespace {
+
+LightScene scene() {
+    const auto bench = demoBench();
+    Run run;
+    run.fixture = bench.fixtures.front().id;
+    run.tank = bench.tanks.front().id;
+    run.height = Millimetre(200);
+    return sceneOf(bench, run);
+}
+
+double meanOf(Rig& rig, int samples) {
+    double sum = 0.0;
+    for (int i = 0; i < samples; ++i) {
+        rig.advance(0.05);
+        sum += rig.ppfd();
+    }
+    return sum / samples;
+}
+
+}  // namespace
+
+/// Every transport, from the simulated bench through a real socket or terminal into an instrument.
+class TestRig : public QObject {
+    Q_OBJECT
+
+  private slots:
+    void theProbeReadsTheField() {
+        Rig rig(scene(), 1);
+        QCOMPARE(rig.command(QStringLiteral("probe 250 300 200")), QStringLiteral("ok"));
+        const double truth =
+            ExactField(scene()).at(Millimetre(250), Millimetre(300), Millimetre(200)).value();
+        QVERIFY(std::abs(meanOf(rig, 6000) / truth - 1.0) < 0.06);  // placing error and ripple
+    }
+
+    void faultsAreWhatTheySay() {
+        Rig rig(scene(), 1);
+        const double sound = meanOf(rig, 4000);
+        const auto with = [&](const char* fault) {
+            rig.command(QStringLiteral("mend"));
+            rig.command(QString::fromLatin1(fault));
+            return meanOf(rig, 4000) / sound;
+        };
+        constexpr double kRipple = 0.02;
+        QVERIFY(std::abs(with("fault driver 0.5") - 0.5) < kRipple);
+        QVERIFY(std::abs(rig.watt() - 31.0) < 1.0);
+        QVERIFY(std::abs(with("fault mode 0.8") - 0.8) < kRipple);
+        QVERIFY(std::abs(with("fault tilt 60") - 0.5) < kRipple);
+        QVERIFY(with("fault room 500") > 1.4);
+        QVERIFY(std::abs(with("mend") - 1.0) < kRipple);
+        QVERIFY(rig.command(QStringLiteral("fault gremlin")).startsWith(QLatin1String("wrong")));
+        QVERIFY(rig.command(QStringLiteral("probe 9999 0 0")).startsWith(QLatin1String("wrong")));
+        QVERIFY(rig.command(QString()).startsWith(QLatin1String("wrong")));
+    }
+
+    void everyTransportBringsTheSameValue_data() {
+        QTest::addColumn<QString>("kind");
+        for (const char* kind : {"tcp", "serial", "scpi", "modbus-tcp", "modbus-rtu"})
+            QTest::newRow(kind) << QString::fromLatin1(kind);
+    }
+    void everyTransportBringsTheSameValue() {
+        QFETCH(QString, kind);
+        Rig rig(scene(), 3);
+        Servers servers(rig);
+        InstrumentProfile profile;
+        profile.name = kind;
+        profile.every_ms = 20;
+        Expected<QString> where = problem("", "");
+        if (kind == QLatin1String("tcp")) where = servers.lines(0);
+        if (kind == QLatin1String("serial")) where = servers.terminal();
+        if (kind == QLatin1String("scpi")) where = servers.scpi(0);
+        if (kind == QLatin1String("modbus-tcp")) where = servers.modbusTcp(0);
+        if (kind == QLatin1String("modbus-rtu")) where = servers.modbusRtu();
+        QVERIFY2(where.has_value(), where ? "" : where.error().sentence().c_str());
+        const auto words = where->split(QLatin1Char(' '));
+        profile.place = words[1];
+        if (words.size() > 2) profile.number = words[2].toInt();
+        profile.transport = kind == QLatin1String("modbus-tcp")   ? Transport::ModbusTcp
+                            : kind == QLatin1String("modbus-rtu") ? Transport::ModbusRtu
+                            : kind == QLatin1String("serial")     ? Transport::Serial
+                                                                  : Transport::Tcp;
+        if (kind == QLatin1String("scpi")) profile.question = QStringLiteral("MEAS:PPFD?");
+        if (kind == QLatin1String("tcp") || kind == QLatin1String("serial"))
+            profile.format.pattern = QStringLiteral("PPFD=([0-9.]+)");
+        profile.modbus.input = true;
+        profile.modbus.type = ModbusRegister::Type::Float32;
+        QVERIFY2(!profile.invalid(), profile.invalid() ? profile.invalid()->sentence().c_str() : "");
+        const auto meter = makeInstrument(profile, machineClock());
+        QSignalSpy samples(meter.get(), &Meter::sampled);
+        meter->start();
+        QTRY_COMPARE(meter->state(), MeterState::Live);
+        QTRY_VERIFY((rig.advance(0.05), samples.size() >= 3));
+        // Two decimals on the wire, four figures by question, a float in registers.
+        QTRY_VERIFY(std::abs(samples.last()[1].toDouble() / rig.ppfd() - 1.0) < 1e-3);
+    }
+
+    void aPulledCableIsNoticedAndMended() {
+        Rig rig(scene(), 4);
+        Servers servers(rig);
+        const auto words = servers.lines(0)->split(QLatin1Char(' '));
+        InstrumentProfile profile;
+        profile.name = QStringLiteral("S1");
+        profile.transport = Transport::Tcp;
+        profile.place = words[1];
+        profile.number = words[2].toInt();
+        profile.format.pattern = QStringLiteral("PPFD=([0-9.]+)");
+        const auto meter = makeInstrument(profile, machineClock());
+        meter->setRetry(1);
+        QSignalSpy samples(meter.get(), &Meter::sampled);
+        meter->start();
+        QTRY_VERIFY((rig.advance(0.05), samples.size() >= 2));
+        rig.command(QStringLiteral("fault silence 1"));
+        QTRY_COMPARE(meter->state(), MeterState::Lost);
+        const auto kept = samples.size();
+        for (int i = 0; i < 10; ++i) rig.advance(0.05);
+        QCOMPARE(samples.size(), kept);
+        QTRY_VERIFY((rig.advance(0.05), meter->state() == MeterState::Live && samples.size() > kept));
+        rig.command(QStringLiteral("fault garbage"));
+        QTRY_VERIFY((rig.advance(0.05), meter->trouble().contains(QLatin1String("could not be read"))));
+    }
+
+    void theHandWalksItsRoute() {
+        Rig rig(scene(), 5);
+        QSignalSpy moves(&rig, &Rig::handMoved);
+        rig.setRoute({{100, 100, 150}, {200, 100, 150}, {300, 100, 150}}, {true, 2.0, 0.5});
+        for (int i = 0; i < 200; ++i) rig.advance(0.05);
+        QCOMPARE(moves.size(), 3);
+        QCOMPARE(moves.last()[0].toString(), QStringLiteral("300 100 150"));
+    }
+};
+
+QTEST_GUILESS_MAIN(TestRig)
+#include "test_rig.moc"
