@@ -6,12 +6,14 @@
 #include <QProcess>
 #include <QTemporaryDir>
 #include <algorithm>
+#include <fstream>
 #include <functional>
 
 #include "core/grid.h"
 #include "core/ripple.h"
 #include "core/simulated_bench.h"
 #include "desk/window/main_window.h"
+#include "meters/simulated_meter.h"
 #include "results.h"
 
 namespace {
@@ -170,7 +172,53 @@ void changes(const QString& path) {
            "ms", "");
 }
 
+long residentKib() {
+    std::ifstream status("/proc/self/status");
+    std::string line;
+    while (std::getline(status, line))
+        if (line.starts_with("VmRSS:")) return std::stol(line.substr(6));
+    return 0;
+}
+
+/// Twenty samples a second into the Measure stage, each shown: share of one core, and what an hour of them leaves
+/// in memory.
+void measuring(const QString& demo) {
+    Session session([] { return QStringLiteral("2026-11-24T12:00:00"); });
+    MainWindow window(session);
+    window.openProject(demo);
+    auto owned = std::make_unique<SimulatedMeter>(3);
+    auto* meter = owned.get();
+    session.setMeter(std::move(owned));
+    window.show();
+    window.showStage(StageId::Measure);
+    session.chooseHeight(Millimetre(330));
+    session.chooseDepth(Millimetre(300));
+    meter->stop();
+    const auto feed = [&](int samples) {
+        for (int i = 0; i < samples; ++i) {
+            meter->advance(0.05);
+            QCoreApplication::processEvents();
+        }
+    };
+    feed(1200);
+    constexpr int kSamples = 1200;
+    const double spent = median(3, [&] { feed(kSamples); });
+    report("measuring_core_pct", "20 samples a second shown in Measure, of one core", spent / kSamples * 20.0 / 10.0, "%",
+           "bar 5");
+    const long before = residentKib();
+    feed(72'000);
+    report("measuring_hour_kib", "memory after an hour of them more than before",
+           static_cast<double>(residentKib() - before), "KiB", "flat");
+}
+
 }  // namespace
+
+QString copyOfDemo(const QTemporaryDir& dir) {
+    const QString path = dir.filePath(QStringLiteral("demo.glumet"));
+    QFile::copy(QStringLiteral(GLUMET_SOURCE_DIR "/data/demo/nursery.glumet"), path);
+    QFile::setPermissions(path, QFile::ReadOwner | QFile::WriteOwner);
+    return path;
+}
 
 int main(int argc, char** argv) {
     qputenv("QT_QPA_PLATFORM", "offscreen");
@@ -182,6 +230,7 @@ int main(int argc, char** argv) {
     startUp("offscreen", "");
     largeProject(dir.filePath(QStringLiteral("large.glumet")));
     changes(dir.filePath(QStringLiteral("large.glumet")));
+    measuring(copyOfDemo(dir));
     if (argc > 1) results.write(argv[1]);
     return 0;
 }

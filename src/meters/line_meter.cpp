@@ -28,6 +28,12 @@ LineMeter::LineMeter(QString name, std::unique_ptr<LineSource> source, const Lin
     connect(&timer_, &QTimer::timeout, this, &LineMeter::ask);
 }
 
+LineMeter::~LineMeter() {
+    // A connection that ends with its meter is no loss to tell anybody of.
+    disconnect(source_.get(), nullptr, this, nullptr);
+    source_->close();
+}
+
 void LineMeter::openTransport() { source_->open(); }
 
 void LineMeter::closeTransport() {

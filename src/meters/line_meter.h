@@ -21,6 +21,7 @@ class LineMeter : public ConnectedMeter {
 
     LineMeter(QString name, std::unique_ptr<LineSource> source, const LineFormat& format, Question question,
               MonotonicClock clock, QObject* parent = nullptr);
+    ~LineMeter() override;
 
     QString trouble() const override;
     const LineParser& parser() const { return parser_; }

@@ -27,6 +27,8 @@ class Meter : public QObject {
     virtual bool simulated() const { return false; }
     virtual void start() = 0;
     virtual void stop() = 0;
+    /// Whether probeMoved moves the probe, so that no hand has to be waited for.
+    virtual bool placesItself() const { return false; }
     /// The probe is now meant to be here; real instruments do not care.
     virtual void probeMoved(Millimetre /*x*/, Millimetre /*y*/, Millimetre /*depth*/) {}
     /// One sentence on the connection, with what could not be read; empty when there is nothing to say.

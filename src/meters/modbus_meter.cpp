@@ -74,7 +74,7 @@ ModbusMeter::ModbusMeter(QString name, std::unique_ptr<QModbusClient> client, co
 }
 
 ModbusMeter::~ModbusMeter() {
-    closing_ = true;
+    disconnect(client_.get(), nullptr, this, nullptr);
     client_->disconnectDevice();
 }
 

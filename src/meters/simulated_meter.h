@@ -18,6 +18,7 @@ class SimulatedMeter : public Meter {
 
     QString name() const override { return tr("Practice meter (simulated)"); }
     bool simulated() const override { return true; }
+    bool placesItself() const override { return true; }
     void start() override;
     void stop() override;
     void probeMoved(Millimetre x, Millimetre y, Millimetre depth) override;

@@ -35,7 +35,7 @@ MeasureStage::MeasureStage(Session& session)
       strip_(new ValueStrip(session, kStripSeconds)),
       strip_note_(makeLabel({}, TextRole::Muted)),
       rule_note_(makeLabel({}, TextRole::Muted)),
-      progress_(new QProgressBar),
+      progress_(new ThinBar),
       sweep_(new SweepProgress(session)) {
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("Measure"));
@@ -108,9 +108,6 @@ QWidget* MeasureStage::makeSide() {
     layout->addSpacing(8);
     rule_note_->setWordWrap(true);
     layout->addWidget(rule_note_);
-    progress_->setTextVisible(false);
-    progress_->setRange(0, 1000);
-    progress_->setFixedHeight(7);
     progress_->setAccessibleName(tr("How near to settled"));
     layout->addWidget(progress_);
     layout->addStretch(1);
@@ -136,6 +133,7 @@ QWidget* MeasureStage::makeKeys() {
     add(tr("back"), tr("step back"), [this] { taker_.stepBack(); });
     add(tr("R"), tr("again"), [this] { taker_.readAgain(); });
     add(tr("G"), tr("to the doubt"), [this] { goToDoubt(); });
+    add(tr("H"), tr("hands free"), [this] { taker_.setHandsFree(!taker_.handsFree()); });
     layout->addStretch(1);
     return holder;
 }
@@ -147,10 +145,7 @@ void MeasureStage::refresh() {
     for (QWidget* big : {static_cast<QWidget*>(live_), static_cast<QWidget*>(typed_)})
         big->setStyleSheet(
             QStringLiteral("font-size: %1px; font-weight: bold; padding: 0;").arg(kLivePixels));
-    progress_->setStyleSheet(
-        QStringLiteral("QProgressBar { background: %1; border: none; border-radius: 3px; } "
-                       "QProgressBar::chunk { background: %2; border-radius: 3px; }")
-            .arg(c.panel.name(), c.accent.name()));
+    progress_->setColours(c);
     const auto* run = session().run();
     title_->setText(run == nullptr || !session().depth()
                         ? tr("Nothing to measure yet")
@@ -237,7 +232,8 @@ void MeasureStage::showLive() {
     const auto now = taker_.state();
     live_->setText(now ? text(ppfdFigure(now->mean)) : QString());
     if (now && now->mean.value() > 0.0) {
-        const QString state = now->within_error ? tr("settled")
+        const QString state = now->left_out > 0 && !now->settled() ? tr("a shadow left out")
+                              : now->within_error ? tr("settled")
                               : now->timed_out  ? tr("time is up")
                               : taker_.armed()  ? tr("taken when settled")
                                                 : tr("settling");
@@ -253,16 +249,23 @@ void MeasureStage::showLive() {
                                      .arg(swing->second, 0, 'f', 0)
                          : session().meter() == nullptr ? tr("no meter; digits type a value")
                                                         : tr("waiting for the meter"));
-    rule_note_->setText(
-        taker_.armed()
-            ? tr("will be taken at ± %1; space again takes it now")
-                  .arg(text(percentText(taker_.rule().relative_error)))
-            : tr("settled when the mean is sure to %1").arg(text(percentText(taker_.rule().relative_error))));
-    progress_->setValue(qRound(taker_.progress() * 1000));
+    rule_note_->setText(ruleNote());
+    progress_->setShare(taker_.progress());
     if (!taker_.target()) return;
     auto plan = map_->plan();
     plan.next_progress = taker_.progress();
     map_->setPlan(plan, colours());
+}
+
+QString MeasureStage::ruleNote() const {
+    const QString limit = text(percentText(taker_.rule().relative_error));
+    if (const auto awaited = taker_.awaited())
+        return *awaited == MovementWatch::State::Resting
+                   ? tr("taken; move the probe to the next point, or press space there")
+                   : tr("moving; it goes on once the light is calm");
+    if (taker_.handsFree()) return tr("hands free: taken at ± %1").arg(limit);
+    if (taker_.armed()) return tr("will be taken at ± %1; space again takes it now").arg(limit);
+    return tr("settled when the mean is sure to %1").arg(limit);
 }
 
 void MeasureStage::arm() {
@@ -327,6 +330,9 @@ bool MeasureStage::handleKey(QKeyEvent* event) {
             return true;
         case Qt::Key_G:
             goToDoubt();
+            return true;
+        case Qt::Key_H:
+            taker_.setHandsFree(!taker_.handsFree());
             return true;
         default:
             break;

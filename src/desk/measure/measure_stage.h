@@ -2,9 +2,9 @@
 
 #include <QLabel>
 #include <QLineEdit>
-#include <QProgressBar>
 
 #include "desk/measure/reading_taker.h"
+#include "desk/measure/thin_bar.h"
 #include "desk/measure/sweep_progress.h"
 #include "desk/shared/ledger_line.h"
 #include "desk/shared/plan_map.h"
@@ -40,6 +40,7 @@ class MeasureStage : public Stage {
     void showTarget();
     void updatePlan();
     void showLast();
+    QString ruleNote() const;
     void arm();
 
     ReadingTaker taker_;
@@ -55,7 +56,7 @@ class MeasureStage : public Stage {
     ValueStrip* strip_;
     QLabel* strip_note_;
     QLabel* rule_note_;
-    QProgressBar* progress_;
+    ThinBar* progress_;
     SweepProgress* sweep_;
 };
 

@@ -39,10 +39,36 @@ double ReadingTaker::progress() const {
 
 void ReadingTaker::followMeter() {
     disconnect(samples_);
+    disconnect(states_);
     plane_ = 0;
-    if (session_.meter() != nullptr)
+    watch_.reset();
+    if (session_.meter() != nullptr) {
         samples_ = connect(session_.meter(), &Meter::sampled, this, &ReadingTaker::onSample);
+        states_ = connect(session_.meter(), &Meter::stateChanged, this, &ReadingTaker::followState);
+    }
     follow();
+}
+
+/// A reading is never made of two stretches: what was gathered before the cable was pulled begins again.
+void ReadingTaker::followState(MeterState state) {
+    if (state == MeterState::Live) return session_.say(tr("%1 is live.").arg(session_.meter()->name()));
+    if (state != MeterState::Lost) return;
+    session_.warn(session_.meter()->trouble());
+    mean_ = SettledMean(rule());
+    watch_.reset();
+    emit changed();
+}
+
+void ReadingTaker::setHandsFree(bool on) {
+    hands_free_ = on;
+    watch_.reset();
+    session_.say(on ? tr("Hands free: settled means are taken; move the probe to go on.")
+                    : tr("By hand: space takes the mean."));
+    emit changed();
+}
+
+std::optional<MovementWatch::State> ReadingTaker::awaited() const {
+    return watch_ ? std::optional(watch_->state()) : std::nullopt;
 }
 
 void ReadingTaker::follow() {
@@ -79,10 +105,18 @@ void ReadingTaker::setTarget(std::optional<Cell> cell) {
 
 void ReadingTaker::onSample(double seconds, double ppfd) {
     if (!target_) return;
+    if (watch_) {
+        const bool arrived = watch_->add(Second(seconds), Ppfd(ppfd)) == MovementWatch::State::Arrived;
+        if (arrived) watch_.reset();
+        emit sampled(seconds, ppfd);
+        if (arrived) emit changed();
+        return;
+    }
     mean_.add(Second(seconds), Ppfd(ppfd));
     emit sampled(seconds, ppfd);
     const auto now = mean_.state();
-    if (armed_ && now && now->settled()) take();
+    if (!now || !now->settled()) return;
+    if (armed_ || hands_free_) take();
 }
 
 Reading ReadingTaker::atTarget() const {
@@ -95,6 +129,11 @@ Reading ReadingTaker::atTarget() const {
 
 void ReadingTaker::take() {
     if (!target_ || session_.plane() == nullptr) return;
+    if (watch_) {  // the hand says that the probe is there
+        watch_.reset();
+        emit changed();
+        return;
+    }
     const auto now = mean_.state();
     if (!now) {
         session_.warn(session_.meter() == nullptr ? tr("No meter: type the value, then Enter.")
@@ -112,9 +151,16 @@ void ReadingTaker::take() {
         reading.flag = flag::kDoubtful;
         reading.note = "taken before it settled";
     }
+    if (now->timed_out && !now->within_error) reading.note = "not settled within the longest time";
+    if (now->left_out > 0) reading.note += reading.note.empty() ? "a passing shadow left out" : "; a passing shadow left out";
     if (session_.meter() != nullptr && session_.meter()->simulated())
         reading.note += reading.note.empty() ? "simulated" : "; simulated";
+    const bool waits = hands_free_ && !session_.meter()->placesItself();
     store(reading);
+    if (waits && target_) {
+        watch_.emplace(*now);
+        emit changed();
+    }
 }
 
 bool ReadingTaker::keepTyped(double ppfd) {
@@ -132,6 +178,7 @@ bool ReadingTaker::keepTyped(double ppfd) {
 
 void ReadingTaker::store(Reading reading) {
     reading.time = session_.now().toStdString();
+    if (const auto draw = session_.draw()) reading.power = *draw;
     const auto cell = *target_;
     const bool doubtful = reading.flag == flag::kDoubtful;
     storing_ = true;

@@ -3,6 +3,7 @@
 #include <QObject>
 #include <optional>
 
+#include "core/movement_watch.h"
 #include "core/settled_mean.h"
 #include "desk/shared/session.h"
 
@@ -24,6 +25,12 @@ class ReadingTaker : public QObject {
     bool armed() const { return armed_; }
     /// 0–1: how near the mean is to settled.
     double progress() const;
+
+    /// Hands free: a settled mean is taken by itself, and the next begins when the probe was seen to move.
+    bool handsFree() const { return hands_free_; }
+    void setHandsFree(bool on);
+    /// What is waited for before samples count: nothing, the probe's leaving, or its calming down.
+    std::optional<MovementWatch::State> awaited() const;
     SettleRule rule() const;
 
     /// Takes the mean once settled; asked again while waiting, takes it as it is and marks it doubtful.
@@ -48,6 +55,7 @@ class ReadingTaker : public QObject {
   private:
     void followMeter();
     void onSample(double seconds, double ppfd);
+    void followState(MeterState state);
     void setTarget(std::optional<Cell> cell);
     void store(Reading reading);
     Reading atTarget() const;
@@ -59,7 +67,10 @@ class ReadingTaker : public QObject {
     Id plane_ = 0;
     bool armed_ = false;
     bool storing_ = false;
+    bool hands_free_ = false;
+    std::optional<MovementWatch> watch_;  ///< after a reading was taken hands free, until the probe has arrived
     QMetaObject::Connection samples_;
+    QMetaObject::Connection states_;
 };
 
 }  // namespace glumet

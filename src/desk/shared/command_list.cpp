@@ -80,6 +80,7 @@ KeySheet::KeySheet(const QList<QAction*>& actions, QWidget* parent) : QDialog(pa
     add(tr("Backspace"), tr("Measure: one point back"));
     add(tr("R"), tr("Measure: read the last point again"));
     add(tr("G"), tr("Measure: go to the first doubtful point"));
+    add(tr("H"), tr("Measure: hands free, or by hand"));
     add(tr("Arrows"), tr("Walk the grid"));
     add(tr("D, X, C"), tr("Field: doubtful, excluded, contours"));
     add(tr("M"), tr("Field: readings, model, difference, depths in band"));

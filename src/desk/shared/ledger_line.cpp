@@ -93,6 +93,7 @@ LedgerLine::LedgerLine(Session& session)
     layout->addWidget(saved_);
     layout->addWidget(makeSwitches());
     connect(&session, &Session::meterChanged, this, &LedgerLine::followMeter);
+    connect(&session, &Session::drawChanged, this, &LedgerLine::showInstruments);
     connect(&session, &Session::said, this, &LedgerLine::showWord);
     connect(&session, &Session::projectChanged, this, [this] { saved_->setText(tr("all saved")); });
     // Told after the commit: what is shown as saved is on the disk.
@@ -134,9 +135,37 @@ void LedgerLine::followMeter() {
     last_shown_ = -1.0;
     live_->setText(QStringLiteral("–"));
     swing_->setText(tr("no live reading"));
+    disconnect(states_);
     const auto* meter = session_.meter();
-    meter_->setText(meter == nullptr ? tr("Type readings in Measure") : meter->name());
-    if (meter != nullptr) samples_ = connect(meter, &Meter::sampled, this, &LedgerLine::showSample);
+    showInstruments();
+    if (meter == nullptr) return;
+    samples_ = connect(meter, &Meter::sampled, this, &LedgerLine::showSample);
+    states_ = connect(meter, &Meter::stateChanged, this, [this](MeterState state) {
+        if (state == MeterState::Lost) {
+            // The last value is not the light's any more.
+            live_->setText(QStringLiteral("–"));
+            swing_->setText(tr("connection lost"));
+            strip_->clear();
+        }
+        showInstruments();
+    });
+}
+
+/// Names and states of what is connected; the draw beside them.
+void LedgerLine::showInstruments() {
+    const auto* meter = session_.meter();
+    QString line = meter == nullptr ? tr("Type readings in Measure") : meter->name();
+    bool trouble = false;
+    if (meter != nullptr && !meter->trouble().isEmpty()) {
+        line += QStringLiteral(" ▲");
+        trouble = true;
+    }
+    if (session_.powerMeter() != nullptr)
+        line += session_.draw() ? tr("   %1 W").arg(session_.draw()->value(), 0, 'f', 1)
+                                : tr("   %1 silent").arg(session_.powerMeter()->name());
+    setRole(meter_, trouble ? TextRole::Accent : TextRole::Muted);
+    meter_->setText(line);
+    meter_->setToolTip(meter == nullptr ? QString() : meter->trouble());
 }
 
 void LedgerLine::showSample(double seconds, double ppfd) {

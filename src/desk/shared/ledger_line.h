@@ -44,6 +44,7 @@ class LedgerLine : public QWidget {
 
   private:
     void followMeter();
+    void showInstruments();
     void showSample(double seconds, double ppfd);
     void showWord(const QString& sentence, bool problem);
     QWidget* makeSwitches();
@@ -57,6 +58,7 @@ class LedgerLine : public QWidget {
     QLabel* saved_;
     QButtonGroup* units_;
     QMetaObject::Connection samples_;
+    QMetaObject::Connection states_;
     double last_shown_ = -1.0;
 };
 

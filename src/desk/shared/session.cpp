@@ -221,6 +221,24 @@ void Session::setMeter(std::unique_ptr<Meter> meter) {
     emit meterChanged();
 }
 
+void Session::setPowerMeter(std::unique_ptr<Meter> meter) {
+    power_meter_ = std::move(meter);
+    draw_.reset();
+    if (power_meter_) {
+        connect(power_meter_.get(), &Meter::sampled, this, [this](double /*seconds*/, double watt) {
+            draw_ = Watt(watt);
+            emit drawChanged();
+        });
+        connect(power_meter_.get(), &Meter::stateChanged, this, [this](MeterState state) {
+            if (state == MeterState::Lost) draw_.reset();
+            if (state == MeterState::Lost) warn(power_meter_->trouble());
+            emit drawChanged();
+        });
+        power_meter_->start();
+    }
+    emit drawChanged();
+}
+
 void Session::show(const Finding& finding) {
     if (finding.run) {
         const auto& run = bench().runs[*finding.run];

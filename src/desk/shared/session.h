@@ -75,6 +75,11 @@ class Session : public QObject {
 
     Meter* meter() const { return meter_.get(); }
     void setMeter(std::unique_ptr<Meter> meter);
+    /// A power meter at the wall, if one is connected; it runs from the moment it is set.
+    Meter* powerMeter() const { return power_meter_.get(); }
+    void setPowerMeter(std::unique_ptr<Meter> meter);
+    /// Its last value; nothing while it is lost or has not spoken.
+    std::optional<Watt> draw() const { return draw_; }
 
     QString now() const { return clock_(); }
     /// Length in the chosen unit, with its name.
@@ -94,6 +99,7 @@ class Session : public QObject {
     void selectionChanged();
     void wordsChanged();  ///< unit or theme
     void meterChanged();
+    void drawChanged();  ///< the power meter's value or state
     void said(const QString& sentence, bool problem);
     void stageWanted(glumet::StageId stage);
 
@@ -105,6 +111,8 @@ class Session : public QObject {
     Clock clock_;
     std::unique_ptr<Project> project_;
     std::unique_ptr<Meter> meter_;
+    std::unique_ptr<Meter> power_meter_;
+    std::optional<Watt> draw_;
     std::vector<Sweep> sweeps_;
     std::optional<Configuration> configuration_;
     std::optional<Millimetre> height_;

@@ -10,6 +10,7 @@
 #include <QMimeData>
 #include <QPushButton>
 #include <QSaveFile>
+#include <QStandardPaths>
 #include <QTimer>
 #include <QVBoxLayout>
 
@@ -22,6 +23,7 @@
 #include "desk/shared/command_list.h"
 #include "desk/shared/theme.h"
 #include "desk/window/import_dialog.h"
+#include "desk/measure/instrument_dialog.h"
 #include "formats/bench_json.h"
 #include "meters/simulated_meter.h"
 #include "report/text.h"
@@ -223,6 +225,12 @@ void MainWindow::makeEditCommands() {
     command(tr("New tank"), {}, onBench(&BenchStage::newTank));
     command(tr("New meter"), {}, onBench(&BenchStage::newMeter));
     command(tr("New accessory…"), {}, onBench(&BenchStage::newAccessory));
+    command(tr("Instruments…"), QKeySequence(tr("Ctrl+L")), [this] { showInstruments(); });
+    command(tr("Disconnect the instruments"), {}, [this] {
+        session_.setMeter(nullptr);
+        session_.setPowerMeter(nullptr);
+        session_.say(tr("Disconnected: readings are typed."));
+    });
     command(tr("Practice meter on or off"), QKeySequence(tr("Ctrl+M")), [this] { togglePractice(); });
     command(tr("Lengths in centimetres"), {}, [this] { session_.setUnit(LengthUnit::Cm); });
     command(tr("Lengths in millimetres"), {}, [this] { session_.setUnit(LengthUnit::Mm); });
@@ -405,6 +413,18 @@ void MainWindow::exportTo(const QString& folder) {
         !write(QStringLiteral("bench.json"), writeBench(session_.bench())))
         return session_.warn(tr("%1 cannot be written to.").arg(folder));
     session_.say(tr("%1 readings and the bench exported to %2").arg(rows.size()).arg(folder));
+}
+
+QString MainWindow::instrumentFile() {
+    return QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + QStringLiteral("/instruments.json");
+}
+
+void MainWindow::showInstruments() {
+    auto* before = session_.meter();
+    InstrumentDialog(session_, InstrumentStore(instrumentFile()), this).exec();
+    if (session_.meter() != nullptr && session_.meter() != before && stage() == StageId::Measure)
+        session_.meter()->start();
+    scheduleRefresh();
 }
 
 void MainWindow::togglePractice() {

@@ -34,6 +34,8 @@ class MainWindow : public QMainWindow {
     /// Writes readings.csv and bench.json into a folder.
     void exportTo(const QString& folder);
     void togglePractice();
+    void showInstruments();
+    static QString instrumentFile();
 
   protected:
     void closeEvent(QCloseEvent* event) override;

@@ -1,0 +1,334 @@
+#include "desk/measure/instrument_dialog.h"
+
+#include <QHBoxLayout>
+#include <QVBoxLayout>
+
+#include "core/wording.h"
+#include "desk/shared/theme.h"
+#include "meters/line_meter.h"
+#include "report/text.h"
+
+namespace glumet {
+namespace {
+
+constexpr int kPreviewLines = 200;
+
+InstrumentProfile freshProfile(int number) {
+    InstrumentProfile profile;
+    profile.name = InstrumentDialog::tr("Instrument %1").arg(number);
+    profile.place = serialPorts().value(0);
+    return profile;
+}
+
+QSpinBox* makeSpin(int low, int high, int value, const char* name) {
+    auto* spin = new QSpinBox;
+    spin->setRange(low, high);
+    spin->setValue(value);
+    spin->setObjectName(QLatin1String(name));
+    return spin;
+}
+
+QLineEdit* makeEdit(const char* name) {
+    auto* edit = new QLineEdit;
+    edit->setObjectName(QLatin1String(name));
+    return edit;
+}
+
+QComboBox* makeCombo(const QStringList& items, const char* name) {
+    auto* combo = new QComboBox;
+    combo->addItems(items);
+    combo->setObjectName(QLatin1String(name));
+    return combo;
+}
+
+}  // namespace
+
+InstrumentDialog::InstrumentDialog(Session& session, const InstrumentStore& store, QWidget* parent)
+    : QDialog(parent), session_(session), store_(store) {
+    setWindowTitle(tr("Instruments"));
+    setObjectName(QStringLiteral("instrumentDialog"));
+    resize(940, 600);
+    auto* rows = new QVBoxLayout(this);
+    rows->setContentsMargins(24, 18, 24, 18);
+    rows->setSpacing(12);
+    rows->addWidget(makeLabel(tr("Instruments"), TextRole::Title));
+    auto* columns = new QHBoxLayout;
+    columns->setSpacing(24);
+    columns->addWidget(makeList());
+    columns->addWidget(makeFields(), 1);
+    columns->addWidget(makePreview(), 1);
+    rows->addLayout(columns, 1);
+    fault_ = makeLabel({}, TextRole::Problem);
+    fault_->setObjectName(QStringLiteral("instrumentFault"));
+    fault_->setMinimumHeight(20);
+    rows->addWidget(fault_);
+    auto* foot = new QHBoxLayout;
+    foot->addStretch(1);
+    auto* close = new QPushButton(tr("Close"));
+    connect(close, &QPushButton::clicked, this, &QDialog::reject);
+    auto* use_button = new QPushButton(tr("Use this instrument"));
+    use_button->setProperty("primary", true);
+    use_button->setObjectName(QStringLiteral("useInstrument"));
+    connect(use_button, &QPushButton::clicked, this, &InstrumentDialog::use);
+    foot->addWidget(close);
+    foot->addWidget(use_button);
+    rows->addLayout(foot);
+    const auto known = store_.load();
+    if (known)
+        profiles_ = *known;
+    else
+        fault_->setText(text(known.error().sentence()));
+    if (profiles_.isEmpty()) profiles_ << freshProfile(1);
+    for (const auto& profile : profiles_) list_->addItem(profile.name);
+    connect(list_, &QListWidget::currentRowChanged, this, &InstrumentDialog::showChosen);
+    list_->setCurrentRow(0);
+}
+
+InstrumentDialog::~InstrumentDialog() { endTest(); }
+
+QWidget* InstrumentDialog::makeList() {
+    auto* column = new QWidget;
+    column->setFixedWidth(190);
+    auto* layout = new QVBoxLayout(column);
+    layout->setContentsMargins(0, 0, 0, 0);
+    list_ = new QListWidget;
+    list_->setObjectName(QStringLiteral("instrumentList"));
+    list_->setAccessibleName(tr("Instruments"));
+    layout->addWidget(list_, 1);
+    auto* buttons = new QHBoxLayout;
+    auto* add_button = new QPushButton(tr("New"));
+    auto* remove_button = new QPushButton(tr("Remove"));
+    add_button->setObjectName(QStringLiteral("newInstrument"));
+    for (auto* button : {add_button, remove_button}) button->setProperty("quiet", true);
+    connect(add_button, &QPushButton::clicked, this, &InstrumentDialog::add);
+    connect(remove_button, &QPushButton::clicked, this, &InstrumentDialog::remove);
+    buttons->addWidget(add_button);
+    buttons->addWidget(remove_button);
+    layout->addLayout(buttons);
+    return column;
+}
+
+QWidget* InstrumentDialog::makeFields() {
+    auto* column = new QWidget;
+    form_ = new QFormLayout(column);
+    form_->setContentsMargins(0, 0, 0, 0);
+    form_->setVerticalSpacing(7);
+    name_ = makeEdit("instrumentName");
+    measures_ = makeCombo({tr("light (PPFD)"), tr("power at the wall")}, "instrumentMeasures");
+    transport_ = makeCombo({tr("serial line"), tr("TCP lines"), tr("Modbus TCP"), tr("Modbus RTU"),
+                            tr("log file that grows"), tr("recorded session")},
+                           "instrumentTransport");
+    place_ = makeCombo({}, "instrumentPlace");
+    place_->setEditable(true);
+    number_ = makeSpin(1, 4'000'000, 115200, "instrumentNumber");
+    column_ = makeSpin(1, 99, 1, "instrumentColumn");
+    pattern_ = makeEdit("instrumentPattern");
+    pattern_->setPlaceholderText(tr("PPFD=([0-9.]+), instead of a column"));
+    factor_ = makeEdit("instrumentFactor");
+    question_ = makeEdit("instrumentQuestion");
+    question_->setPlaceholderText(tr("MEAS?, if it must be asked"));
+    interval_ = makeSpin(20, 60'000, 200, "instrumentInterval");
+    interval_->setSuffix(tr(" ms"));
+    unit_ = makeSpin(1, 247, 1, "instrumentUnit");
+    address_ = makeSpin(0, 65535, 0, "instrumentAddress");
+    type_ = makeCombo({tr("16 bit"), tr("16 bit signed"), tr("32 bit"), tr("32 bit signed"), tr("32 bit float")},
+                      "instrumentType");
+    input_ = new QCheckBox(tr("input register"));
+    swapped_ = new QCheckBox(tr("low word first"));
+    const auto row = [this](const QString& name, QWidget* field) {
+        field->setAccessibleName(name);
+        form_->addRow(makeLabel(name, TextRole::Muted), field);
+    };
+    row(tr("name"), name_);
+    row(tr("measures"), measures_);
+    row(tr("by"), transport_);
+    row(tr("port, host or file"), place_);
+    row(tr("baud or TCP port"), number_);
+    row(tr("value in column"), column_);
+    row(tr("or by pattern"), pattern_);
+    row(tr("question"), question_);
+    row(tr("asked every"), interval_);
+    row(tr("unit"), unit_);
+    row(tr("register"), address_);
+    row(tr("number"), type_);
+    form_->addRow(QString(), input_);
+    form_->addRow(QString(), swapped_);
+    row(tr("times"), factor_);
+    connect(transport_, &QComboBox::currentIndexChanged, this,
+            [this](int index) { showFieldsOf(static_cast<Transport>(index)); });
+    return column;
+}
+
+QWidget* InstrumentDialog::makePreview() {
+    auto* column = new QWidget;
+    auto* layout = new QVBoxLayout(column);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(6);
+    test_ = new QPushButton(tr("Test the connection"));
+    test_->setObjectName(QStringLiteral("testInstrument"));
+    connect(test_, &QPushButton::clicked, this, [this] { tested_ ? endTest() : test(); });
+    layout->addWidget(test_, 0, Qt::AlignLeft);
+    state_ = makeLabel(tr("Not connected"), TextRole::Muted);
+    state_->setObjectName(QStringLiteral("testState"));
+    state_->setWordWrap(true);
+    layout->addWidget(state_);
+    value_ = makeLabel(QStringLiteral("–"), TextRole::Figure);
+    value_->setObjectName(QStringLiteral("testValue"));
+    value_->setFont(houseFont(38, true));
+    value_->setStyleSheet(QStringLiteral("font-size: 38px; font-weight: bold;"));
+    layout->addWidget(value_);
+    layout->addWidget(makeLabel(tr("What it sends"), TextRole::Muted));
+    lines_ = new QPlainTextEdit;
+    lines_->setReadOnly(true);
+    lines_->setMaximumBlockCount(kPreviewLines);
+    lines_->setAccessibleName(tr("Lines as they come"));
+    layout->addWidget(lines_, 1);
+    return column;
+}
+
+void InstrumentDialog::showFieldsOf(Transport transport) {
+    InstrumentProfile probe;
+    probe.transport = transport;
+    const auto show = [this](QWidget* field, bool on) { form_->setRowVisible(field, on); };
+    show(number_, !probe.isFile());
+    for (QWidget* field : {static_cast<QWidget*>(column_), static_cast<QWidget*>(pattern_)})
+        show(field, !probe.isModbus());
+    show(question_, !probe.isModbus() && !probe.isFile());
+    show(interval_, !probe.isFile());
+    for (QWidget* field : {static_cast<QWidget*>(unit_), static_cast<QWidget*>(address_),
+                           static_cast<QWidget*>(type_), static_cast<QWidget*>(input_),
+                           static_cast<QWidget*>(swapped_)})
+        show(field, probe.isModbus());
+    const QString kept = place_->currentText();
+    place_->clear();
+    if (probe.isSerial()) place_->addItems(serialPorts());
+    place_->setEditText(kept);
+    if (probe.isSerial() && number_->value() < 300) number_->setValue(115200);
+    if (!probe.isSerial() && !probe.isFile() && number_->value() > 65535)
+        number_->setValue(probe.isModbus() ? 502 : 5025);
+}
+
+void InstrumentDialog::fill(const InstrumentProfile& p) {
+    name_->setText(p.name);
+    measures_->setCurrentIndex(static_cast<int>(p.measures));
+    transport_->setCurrentIndex(static_cast<int>(p.transport));
+    number_->setValue(p.number);
+    showFieldsOf(p.transport);
+    place_->setEditText(p.place);
+    column_->setValue(p.format.column);
+    pattern_->setText(p.format.pattern);
+    factor_->setText(QString::number(p.isModbus() ? p.modbus.scale : p.format.factor));
+    question_->setText(p.question);
+    interval_->setValue(p.every_ms);
+    unit_->setValue(p.modbus.unit);
+    address_->setValue(p.modbus.address);
+    type_->setCurrentIndex(static_cast<int>(p.modbus.type));
+    input_->setChecked(p.modbus.input);
+    swapped_->setChecked(p.modbus.swapped);
+}
+
+InstrumentProfile InstrumentDialog::profile() const {
+    InstrumentProfile p;
+    p.name = name_->text().trimmed();
+    p.measures = static_cast<Measures>(measures_->currentIndex());
+    p.transport = static_cast<Transport>(transport_->currentIndex());
+    p.place = place_->currentText().trimmed();
+    p.number = number_->value();
+    // A factor that is no number becomes 0, which invalid() names.
+    const double factor = parseNumber(factor_->text().toStdString()).value_or(0.0);
+    p.format = {column_->value(), pattern_->text(), p.isModbus() ? 1.0 : factor};
+    p.question = question_->text().trimmed();
+    p.every_ms = interval_->value();
+    p.modbus = {unit_->value(),        address_->value(),
+                input_->isChecked(),   static_cast<ModbusRegister::Type>(type_->currentIndex()),
+                swapped_->isChecked(), p.isModbus() ? factor : 1.0};
+    return p;
+}
+
+void InstrumentDialog::showChosen(int row) {
+    endTest();
+    if (row >= 0 && row < profiles_.size()) fill(profiles_[row]);
+}
+
+void InstrumentDialog::add() {
+    profiles_ << freshProfile(static_cast<int>(profiles_.size()) + 1);
+    list_->addItem(profiles_.last().name);
+    list_->setCurrentRow(list_->count() - 1);
+    name_->setFocus();
+    name_->selectAll();
+}
+
+void InstrumentDialog::remove() {
+    const int row = list_->currentRow();
+    if (row < 0) return;
+    profiles_.removeAt(row);
+    delete list_->takeItem(row);
+    if (const auto saved = store_.save(profiles_); !saved) fault_->setText(text(saved.error().sentence()));
+}
+
+/// Keeps what stands in the fields as the chosen profile.
+void InstrumentDialog::keep() {
+    const int row = list_->currentRow();
+    if (row < 0) return;
+    profiles_[row] = profile();
+    list_->item(row)->setText(profiles_[row].name);
+    if (const auto saved = store_.save(profiles_); !saved) fault_->setText(text(saved.error().sentence()));
+}
+
+void InstrumentDialog::test() {
+    const auto wanted = profile();
+    fault_->clear();
+    if (const auto wrong = wanted.invalid()) return fault_->setText(text(wrong->sentence()));
+    lines_->clear();
+    values_ = 0;
+    tested_ = makeInstrument(wanted, machineClock());
+    connect(tested_.get(), &Meter::stateChanged, this, &InstrumentDialog::showState);
+    connect(tested_.get(), &Meter::sampled, this, [this](double /*seconds*/, double value) {
+        ++values_;
+        value_->setText(QString::number(value, 'f', 1));
+        showState();
+    });
+    if (auto* lines = qobject_cast<LineMeter*>(tested_.get()))
+        connect(lines, &LineMeter::lineSeen, this, [this](const QByteArray& line) {
+            lines_->appendPlainText(QString::fromUtf8(line));
+            showState();
+        });
+    test_->setText(tr("End the test"));
+    tested_->start();
+    showState();
+}
+
+void InstrumentDialog::endTest() {
+    if (!tested_) return;
+    tested_->stop();
+    tested_.reset();
+    test_->setText(tr("Test the connection"));
+    state_->setText(tr("Not connected"));
+    value_->setText(QStringLiteral("–"));
+}
+
+void InstrumentDialog::showState() {
+    if (!tested_) return;
+    const QString trouble = tested_->trouble();
+    const QString state = tested_->state() == MeterState::Live ? tr("Live, %1 values").arg(values_)
+                                                               : tr("Connecting");
+    state_->setText(trouble.isEmpty()                            ? state
+                    : tested_->state() == MeterState::Live ? tr("%1; %2").arg(state, trouble)
+                                                           : trouble);
+}
+
+void InstrumentDialog::use() {
+    const auto wanted = profile();
+    fault_->clear();
+    if (const auto wrong = wanted.invalid()) return fault_->setText(text(wrong->sentence()));
+    keep();
+    endTest();
+    auto meter = makeInstrument(wanted, machineClock());
+    if (wanted.measures == Measures::Power)
+        session_.setPowerMeter(std::move(meter));
+    else
+        session_.setMeter(std::move(meter));
+    accept();
+}
+
+}  // namespace glumet

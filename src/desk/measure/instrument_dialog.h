@@ -1,0 +1,76 @@
+#pragma once
+
+#include <QCheckBox>
+#include <QComboBox>
+#include <QDialog>
+#include <QFormLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QPlainTextEdit>
+#include <QPushButton>
+#include <QSpinBox>
+
+#include "desk/shared/session.h"
+#include "meters/instrument.h"
+
+namespace glumet {
+
+/// Instruments set up once and kept: how each is reached, where its value stands, a test with a live preview, and
+/// which is used. Nothing is connected but by the test or by use.
+class InstrumentDialog : public QDialog {
+    Q_OBJECT
+
+  public:
+    InstrumentDialog(Session& session, const InstrumentStore& store, QWidget* parent = nullptr);
+    ~InstrumentDialog() override;
+
+    /// What stands in the fields.
+    InstrumentProfile profile() const;
+
+  private:
+    QWidget* makeList();
+    QWidget* makeFields();
+    QWidget* makePreview();
+    void fill(const InstrumentProfile& profile);
+    void showChosen(int row);
+    void showFieldsOf(Transport transport);
+    void add();
+    void remove();
+    void keep();
+    void test();
+    void endTest();
+    void showState();
+    void use();
+
+    Session& session_;
+    InstrumentStore store_;
+    QList<InstrumentProfile> profiles_;
+    std::unique_ptr<ConnectedMeter> tested_;
+    int values_ = 0;
+
+    QListWidget* list_;
+    QFormLayout* form_;
+    QLineEdit* name_;
+    QComboBox* measures_;
+    QComboBox* transport_;
+    QComboBox* place_;
+    QSpinBox* number_;
+    QSpinBox* column_;
+    QLineEdit* pattern_;
+    QLineEdit* factor_;
+    QLineEdit* question_;
+    QSpinBox* interval_;
+    QSpinBox* unit_;
+    QSpinBox* address_;
+    QComboBox* type_;
+    QCheckBox* input_;
+    QCheckBox* swapped_;
+    QLabel* state_;
+    QLabel* value_;
+    QPlainTextEdit* lines_;
+    QPushButton* test_;
+    QLabel* fault_;
+};
+
+}  // namespace glumet
