@@ -180,8 +180,8 @@ long residentKib() {
     return 0;
 }
 
-/// Twenty samples a second into the Measure stage, each shown: share of one core, and what an hour of them leaves
-/// in memory.
+/// Twenty samples a second into the Measure stage, each shown: share of one core, and what an hour of them
+/// leaves in memory.
 void measuring(const QString& demo) {
     Session session([] { return QStringLiteral("2026-11-24T12:00:00"); });
     MainWindow window(session);
@@ -203,8 +203,8 @@ void measuring(const QString& demo) {
     feed(1200);
     constexpr int kSamples = 1200;
     const double spent = median(3, [&] { feed(kSamples); });
-    report("measuring_core_pct", "20 samples a second shown in Measure, of one core", spent / kSamples * 20.0 / 10.0, "%",
-           "bar 5");
+    report("measuring_core_pct", "20 samples a second shown in Measure, of one core",
+           spent / kSamples * 20.0 / 10.0, "%", "bar 5");
     const long before = residentKib();
     feed(72'000);
     report("measuring_hour_kib", "memory after an hour of them more than before",

@@ -18,23 +18,14 @@ Expected<LightScene> sceneOfFile(const QString& name) {
     QFile file(name);
     if (!file.open(QIODevice::ReadOnly)) return problem(name.toStdString(), file.errorString().toStdString());
     const auto folder = QFileInfo(name).absolutePath();
-    auto scene = readScene(file.readAll().toStdString(), [&](const std::string& beside) -> Expected<std::string> {
-        QFile named(folder + QLatin1Char('/') + QString::fromStdString(beside));
-        if (!named.open(QIODevice::ReadOnly)) return problem(beside, named.errorString().toStdString());
-        return named.readAll().toStdString();
-    });
+    auto scene =
+        readScene(file.readAll().toStdString(), [&](const std::string& beside) -> Expected<std::string> {
+            QFile named(folder + QLatin1Char('/') + QString::fromStdString(beside));
+            if (!named.open(QIODevice::ReadOnly)) return problem(beside, named.errorString().toStdString());
+            return named.readAll().toStdString();
+        });
     if (!scene) return problem(name.toStdString() + ", " + scene.error().where, scene.error().what);
     return scene->scene;
-}
-
-/// The demonstration's first fixture over its cube.
-LightScene demoScene() {
-    const auto bench = demoBench();
-    Run run;
-    run.fixture = bench.fixtures.front().id;
-    run.tank = bench.tanks.front().id;
-    run.height = Millimetre(200);
-    return sceneOf(bench, run);
 }
 
 /// Cell centres of 6 × 6 in serpentine order at three depths.
@@ -60,16 +51,19 @@ int main(int argc, char** argv) {
     QCoreApplication::setApplicationName(QStringLiteral("glumet-rig"));
     QCommandLineParser parser;
     parser.setApplicationDescription(QStringLiteral(
-        "Simulated instruments over a simulated tank, on pseudo-terminals and 127.0.0.1. Prints where each can be "
+        "Simulated instruments over a simulated tank, on pseudo-terminals and 127.0.0.1. Prints where each "
+        "can be "
         "reached, one a line. Commands on the control port: probe X Y DEPTH, fault NAME [VALUE], mend."));
     parser.addHelpOption();
-    const auto option = [&](const char* name, const char* what, const char* value = "", const char* usual = "") {
+    const auto option = [&](const char* name, const char* what, const char* value = "",
+                            const char* usual = "") {
         const QCommandLineOption made{QLatin1String(name), QLatin1String(what), QLatin1String(value),
                                       QLatin1String(usual)};
         parser.addOption(made);
         return made;
     };
-    const auto scene_option = option("scene", "what shines (scene JSON); else the demonstration's first fixture", "FILE");
+    const auto scene_option =
+        option("scene", "what shines (scene JSON); else the demonstration's first fixture", "FILE");
     const auto seed = option("seed", "of ripple and noise", "N", "1");
     const auto tcp = option("tcp", "send lines on this port, 0 for a free one", "PORT");
     const auto scpi = option("scpi", "answer questions on this port", "PORT");
@@ -77,7 +71,8 @@ int main(int argc, char** argv) {
     const auto modbus = option("modbus-tcp", "serve registers on this port", "PORT");
     const auto serial = option("serial", "send lines on a pseudo-terminal");
     const auto rtu = option("modbus-rtu", "serve registers on a pseudo-terminal");
-    const auto hand = option("hand", "an automatic hand walks a 6 x 6 grid at three depths: human or fast", "PACE");
+    const auto hand =
+        option("hand", "an automatic hand walks a 6 x 6 grid at three depths: human or fast", "PACE");
     parser.process(app);
     auto scene = parser.isSet(scene_option) ? sceneOfFile(parser.value(scene_option)) : demoScene();
     if (!scene) return fail(scene.error());
@@ -88,7 +83,9 @@ int main(int argc, char** argv) {
     }
     rig::Servers servers(rig);
     std::vector<Expected<QString>> places;
-    const auto port = [&](const QCommandLineOption& of) { return static_cast<quint16>(parser.value(of).toUInt()); };
+    const auto port = [&](const QCommandLineOption& of) {
+        return static_cast<quint16>(parser.value(of).toUInt());
+    };
     if (parser.isSet(tcp)) places.push_back(servers.lines(port(tcp)));
     if (parser.isSet(scpi)) places.push_back(servers.scpi(port(scpi)));
     if (parser.isSet(control)) places.push_back(servers.control(port(control)));

@@ -23,7 +23,8 @@ std::optional<double> numberOf(const QString& word) {
 
 Rig::Rig(LightScene scene, std::uint64_t seed, QObject* parent)
     : QObject(parent), bench_(std::move(scene), BenchNoise{}, seed), noise_(seed + 1) {
-    place({bench_.scene().length_mm / 2.0, bench_.scene().width_mm / 2.0, bench_.scene().water_depth_mm / 3.0});
+    place(
+        {bench_.scene().length_mm / 2.0, bench_.scene().width_mm / 2.0, bench_.scene().water_depth_mm / 3.0});
 }
 
 void Rig::setRoute(std::vector<Place> route, const Hand& hand) {

@@ -7,9 +7,9 @@
 #include <optional>
 
 #include "core/grid.h"
-#include "core/simulated_bench.h"
 #include "core/light/sampling.h"
 #include "core/problem.h"
+#include "core/simulated_bench.h"
 
 namespace glumet::rig {
 
@@ -20,8 +20,8 @@ struct Hand {
     double move_s = 1.5;    ///< between two, the probe lifted and turned
 };
 
-/// The simulated bench with somebody at it: sends a sample every interval, moves the probe when told or by itself,
-/// and breaks as it is asked to. Its own clock is moved by advance(), which a timer calls.
+/// The simulated bench with somebody at it: sends a sample every interval, moves the probe when told or by
+/// itself, and breaks as it is asked to. Its own clock is moved by advance(), which a timer calls.
 class Rig : public QObject {
     Q_OBJECT
 
@@ -35,8 +35,8 @@ class Rig : public QObject {
 
     /// One command of the control line; the answer is a line of text, "ok" or what was wrong.
     ///   probe X Y DEPTH        put the probe there, mm
-    ///   fault NAME [VALUE]     driver, room, mode, slip, tilt, drift, warmup, noise, garbage, silence (seconds)
-    ///   mend                   undo all faults
+    ///   fault NAME [VALUE]     driver, room, mode, slip, tilt, drift, warmup, noise, garbage, silence
+    ///   (seconds) mend                   undo all faults
     QString command(const QString& line);
 
     double ppfd() const { return last_ppfd_; }

@@ -176,7 +176,8 @@ void Servers::sendLine(const QByteArray& line) {
     const QByteArray bytes = line + '\n';
     for (auto* socket : listeners_) socket->write(bytes);
     // A terminal nobody reads fills up; what does not fit is lost, as on a wire.
-    if (terminal_ >= 0 && ::write(terminal_, bytes.constData(), static_cast<std::size_t>(bytes.size())) < 0) return;
+    if (terminal_ >= 0 && ::write(terminal_, bytes.constData(), static_cast<std::size_t>(bytes.size())) < 0)
+        return;
 }
 
 void Servers::pullCable(bool pulled) {

@@ -254,16 +254,17 @@ LightScene sceneOf(const Bench& bench, const Run& run) {
     scene.beams = {truth.beam};
     const auto* known = byId(bench.fixtures, run.fixture);
     const auto emitters = latticeEmitters(known == nullptr ? Fixture{} : *known, truth.flux, 0);
-    for (int i = 0; i < run.fixtures; ++i) {
-        SceneFixture placed;
-        placed.x_mm = scene.length_mm * ((i + 1.0) / (run.fixtures + 1.0));
-        placed.y_mm = scene.width_mm * 0.5;
-        placed.height_mm = run.height.value();
-        placed.level = run.level_pct.value_or(100.0) / 100.0;
-        placed.emitters = emitters;
-        scene.fixtures.push_back(placed);
-    }
+    hangInRow(scene, run.fixtures, run.height, run.level_pct.value_or(100.0) / 100.0, emitters);
     return scene;
+}
+
+LightScene demoScene() {
+    const auto bench = demoBench();
+    Run run;
+    run.fixture = bench.fixtures.front().id;
+    run.tank = bench.tanks.front().id;
+    run.height = Millimetre(200);
+    return sceneOf(bench, run);
 }
 
 }  // namespace glumet

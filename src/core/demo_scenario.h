@@ -29,4 +29,7 @@ Bench demoReadings(std::uint64_t seed);
 /// rated joule (100 W if not stated).
 LightScene sceneOf(const Bench& bench, const Run& run);
 
+/// The demonstration's first fixture 200 mm over its cube.
+LightScene demoScene();
+
 }  // namespace glumet

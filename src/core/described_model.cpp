@@ -37,15 +37,7 @@ Expected<LightScene> describedScene(const Bench& bench, const Run& run) {
     auto scene = emptyScene(*tank, run.water == WaterState::Dry);
     scene.beams = {*fixture->beam};
     const auto emitters = latticeEmitters(*fixture, fixture->flux.value_or(PhotonFlux(kUnstatedFlux)), 0);
-    for (int i = 0; i < run.fixtures; ++i) {
-        SceneFixture placed;
-        placed.x_mm = scene.length_mm * ((i + 1.0) / (run.fixtures + 1.0));
-        placed.y_mm = scene.width_mm * 0.5;
-        placed.height_mm = run.height.value();
-        placed.level = run.level_pct.value_or(100.0) / 100.0;
-        placed.emitters = emitters;
-        scene.fixtures.push_back(placed);
-    }
+    hangInRow(scene, run.fixtures, run.height, run.level_pct.value_or(100.0) / 100.0, emitters);
     if (const auto wrong = wrongWith(scene)) return tl::make_unexpected(*wrong);
     return scene;
 }

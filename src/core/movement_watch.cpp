@@ -16,11 +16,11 @@ constexpr double kAlways = 0.5;
 
 MovementWatch::MovementWatch(const Settled& taken) : mean_(taken.mean.value()) {
     // sd of a window's mean = sd √(τ/T) with τ = T_all/n_eff, at most the samples' own.
-    const double tau = taken.effective_samples > 0.0 ? taken.duration.value() / taken.effective_samples : kWindow;
+    const double tau =
+        taken.effective_samples > 0.0 ? taken.duration.value() / taken.effective_samples : kWindow;
     // A swing judged from few independent samples may be larger than it looked.
     const double doubt = 1.0 + 3.0 / std::sqrt(std::max(taken.effective_samples, 1.0));
-    relative_swing_ =
-        mean_ > 0.0 ? taken.sd / mean_ * std::sqrt(std::min(1.0, tau / kWindow)) * doubt : 0.0;
+    relative_swing_ = mean_ > 0.0 ? taken.sd / mean_ * std::sqrt(std::min(1.0, tau / kWindow)) * doubt : 0.0;
 }
 
 double MovementWatch::allowed(double level) const {

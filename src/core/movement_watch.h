@@ -6,8 +6,8 @@
 
 namespace glumet {
 
-/// Notices, after a reading was taken, that the probe has been moved to a new place, from the samples alone: hands
-/// free. Three states follow each other:
+/// Notices, after a reading was taken, that the probe has been moved to a new place, from the samples alone:
+/// hands free. Three states follow each other:
 ///   Resting   the light stays what it was;
 ///   Moving    a window's mean has left it by more than its swing allows, or by half;
 ///   Arrived   the light has been calm for kCalm since: a new reading may begin.

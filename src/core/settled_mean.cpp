@@ -115,7 +115,8 @@ std::vector<double> undisturbed(const std::vector<double>& values) {
     const auto spread = [&](std::size_t from, int step) {
         // Its edges too: on while it lies on the same side, beyond one standard deviation.
         const double side = distances[from] > 0.0 ? 1.0 : -1.0;
-        for (auto i = from; i < values.size() && side * distances[i] > 1.0; i += static_cast<std::size_t>(step))
+        for (auto i = from; i < values.size() && side * distances[i] > 1.0;
+             i += static_cast<std::size_t>(step))
             out[i] = true;
     };
     for (std::size_t i = 0; i < values.size(); ++i) {

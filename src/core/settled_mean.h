@@ -24,8 +24,8 @@ struct Settled {
     double effective_samples = 0.0;  ///< independent samples that would give the same error, 1 … count
     double standard_error = 0.0;     ///< of the mean, µmol·m⁻²·s⁻¹
     Second duration{0};
-    int count = 0;               ///< samples behind the mean
-    int left_out = 0;            ///< samples of a passing shadow or flash, in none of the figures above
+    int count = 0;              ///< samples behind the mean
+    int left_out = 0;           ///< samples of a passing shadow or flash, in none of the figures above
     bool within_error = false;  ///< the rule's relative error is met
     bool timed_out = false;     ///< the rule's longest time has passed
 
@@ -38,12 +38,14 @@ struct Settled {
 /// sd·√(τ/n) with τ = 1 + 2 Σ ρ(k), the sum of autocorrelations cut where a pair of neighbours first
 /// turns negative (Geyer 1992, Statistical Science 7:473, initial positive sequence), or τ of a first-order
 /// autoregression corrected for the stretch's shortness (Marriott & Pope 1954, Biometrika 41:390) if larger:
-/// a short stretch shows less correlation than there is. Since a reading is taken when its error first looks small
-/// enough, errors that happen to look small are favoured; the stated error is therefore raised by (1 + 1.25/√n_eff).
+/// a short stretch shows less correlation than there is. Since a reading is taken when its error first looks
+/// small enough, errors that happen to look small are favoured; the stated error is therefore raised by (1
+/// + 1.25/√n_eff).
 ///
 /// Something that passes over the probe (a fish, an arm) is left out: samples whose logarithm lies more than
-/// kFarOut robust standard deviations (1.4826 × median absolute deviation) from the median, with their neighbours on
-/// the same side, unless they are more than kMostLeftOut of all: then the light itself has changed.
+/// kFarOut robust standard deviations (1.4826 × median absolute deviation) from the median, with their
+/// neighbours on the same side, unless they are more than kMostLeftOut of all: then the light itself has
+/// changed.
 class SettledMean {
   public:
     static constexpr double kFarOut = 5.0;

@@ -29,7 +29,8 @@ void SimulatedBench::placeProbe(Millimetre x, Millimetre y, Millimetre depth) {
 
 Ppfd SimulatedBench::sample() {
     running_s_ += noise_.sample_interval_s;
-    const double warm = 1.0 + faults_.warm_up_excess * std::exp(-running_s_ / (60.0 * faults_.warm_up_minutes));
+    const double warm =
+        1.0 + faults_.warm_up_excess * std::exp(-running_s_ / (60.0 * faults_.warm_up_minutes));
     const double lamp = still_.value() * ripple_.next(noise_.sample_interval_s) * faults_.driver_share * warm;
     double meter = faults_.mode_factor * std::cos(faults_.tilt_deg * std::numbers::pi / 180.0) *
                    (1.0 + faults_.drift_per_hour * running_s_ / 3600.0);

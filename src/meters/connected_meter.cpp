@@ -59,7 +59,7 @@ void ConnectedMeter::change(MeterState state) {
 }
 
 QString ConnectedMeter::trouble() const {
-    return state_ == MeterState::Lost ? tr("%1 does not answer (%2); trying again").arg(name_, reason_) : QString();
+    return state_ == MeterState::Lost ? tr("%1 is silent; trying again (%2)").arg(name_, reason_) : QString();
 }
 
 }  // namespace glumet

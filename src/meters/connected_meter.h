@@ -12,8 +12,9 @@ using MonotonicClock = std::function<double()>;
 /// The machine's own.
 MonotonicClock machineClock();
 
-/// The part of every real instrument that outlives a pulled cable: says at once when the connection is gone, tries
-/// again by itself until stopped, and counts how often. Derived meters open and close their transport and report.
+/// The part of every real instrument that outlives a pulled cable: says at once when the connection is gone,
+/// tries again by itself until stopped, and counts how often. Derived meters open and close their transport
+/// and report.
 class ConnectedMeter : public Meter {
     Q_OBJECT
 

@@ -1,8 +1,8 @@
 #include "meters/instrument.h"
 
+#include <QDir>
 #include <QFile>
 #include <QFileInfo>
-#include <QDir>
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QJsonObject>
@@ -63,12 +63,13 @@ std::optional<InstrumentProfile> profileOf(const QJsonObject& o) {
     p.transport = *transport;
     p.place = text("place");
     p.number = o[QStringLiteral("number")].toInt();
-    p.format = {o[QStringLiteral("column")].toInt(1), text("pattern"), o[QStringLiteral("factor")].toDouble(1.0)};
+    p.format = {o[QStringLiteral("column")].toInt(1), text("pattern"),
+                o[QStringLiteral("factor")].toDouble(1.0)};
     p.question = text("question");
     p.every_ms = o[QStringLiteral("every_ms")].toInt(200);
-    p.modbus = {o[QStringLiteral("unit")].toInt(1), o[QStringLiteral("address")].toInt(),
-                o[QStringLiteral("input")].toBool(), *type, o[QStringLiteral("swapped")].toBool(),
-                o[QStringLiteral("scale")].toDouble(1.0)};
+    p.modbus = {o[QStringLiteral("unit")].toInt(1),    o[QStringLiteral("address")].toInt(),
+                o[QStringLiteral("input")].toBool(),   *type,
+                o[QStringLiteral("swapped")].toBool(), o[QStringLiteral("scale")].toDouble(1.0)};
     return p;
 }
 
@@ -87,7 +88,8 @@ std::unique_ptr<LineSource> sourceOf(const InstrumentProfile& p) {
 
 std::optional<Problem> invalidModbus(const ModbusRegister& at) {
     if (at.unit < 1 || at.unit > 247) return Problem{"unit", "must lie between 1 and 247"};
-    if (at.address < 0 || at.address + at.words() > 65536) return Problem{"address", "must lie between 0 and 65535"};
+    if (at.address < 0 || at.address + at.words() > 65536)
+        return Problem{"address", "must lie between 0 and 65535"};
     if (!std::isfinite(at.scale) || at.scale == 0.0) return Problem{"scale", "must be a number other than 0"};
     return std::nullopt;
 }
@@ -97,8 +99,11 @@ std::optional<Problem> invalidModbus(const ModbusRegister& at) {
 std::optional<Problem> InstrumentProfile::invalid() const {
     if (name.trimmed().isEmpty()) return Problem{"name", "is missing"};
     if (place.trimmed().isEmpty())
-        return Problem{"place", isFile() ? "needs a file" : isSerial() ? "needs a serial port" : "needs a host"};
-    if (isSerial() && (number < 300 || number > 4'000'000)) return Problem{"baud", "must lie between 300 and 4000000"};
+        return Problem{"place", isFile()     ? "needs a file"
+                                : isSerial() ? "needs a serial port"
+                                             : "needs a host"};
+    if (isSerial() && (number < 300 || number > 4'000'000))
+        return Problem{"baud", "must lie between 300 and 4000000"};
     if (!isSerial() && !isFile() && (number < 1 || number > 65535))
         return Problem{"port", "must lie between 1 and 65535"};
     if (every_ms < 20 || every_ms > 60'000) return Problem{"interval", "must lie between 20 and 60000 ms"};
@@ -132,7 +137,8 @@ Expected<QList<InstrumentProfile>> InstrumentStore::load() const {
     QList<InstrumentProfile> profiles;
     for (const auto& item : document.array()) {
         const auto profile = profileOf(item.toObject());
-        if (!profile) return wrong(QStringLiteral("instrument %1 is not understood").arg(profiles.size() + 1));
+        if (!profile)
+            return wrong(QStringLiteral("instrument %1 is not understood").arg(profiles.size() + 1));
         profiles << *profile;
     }
     return profiles;

@@ -19,8 +19,8 @@ struct InstrumentProfile {
     QString place;        ///< serial port, host, or file
     int number = 115200;  ///< baud of a serial line, or TCP port; no meaning for files
     LineFormat format;    ///< of lines; Modbus has its register instead
-    QString question;     ///< sent for each value, such as a SCPI query; empty: the instrument sends by itself
-    int every_ms = 200;   ///< between questions, 20…60 000
+    QString question;    ///< sent for each value, such as a SCPI query; empty: the instrument sends by itself
+    int every_ms = 200;  ///< between questions, 20…60 000
     ModbusRegister modbus;
 
     bool isModbus() const { return transport == Transport::ModbusTcp || transport == Transport::ModbusRtu; }

@@ -8,15 +8,16 @@
 
 namespace glumet {
 
-/// An instrument that sends lines of text, by itself or, with a question, each time it is asked (SCPI and the like).
+/// An instrument that sends lines of text, by itself or, with a question, each time it is asked (SCPI and the
+/// like).
 class LineMeter : public ConnectedMeter {
     Q_OBJECT
 
   public:
     /// How an instrument is asked that does not send by itself.
     struct Question {
-        QByteArray words;     ///< sent with a line feed; empty: it sends by itself
-        int every_ms = 200;   ///< between questions; a question waits for its answer, at most five times this
+        QByteArray words;    ///< sent with a line feed; empty: it sends by itself
+        int every_ms = 200;  ///< between questions; a question waits for its answer, at most five times this
     };
 
     LineMeter(QString name, std::unique_ptr<LineSource> source, const LineFormat& format, Question question,

@@ -12,9 +12,9 @@ enum class MeterState { Idle, Connecting, Live, Lost };
 /// What an instrument's value is: PPFD in µmol·m⁻²·s⁻¹, or power at the wall in W.
 enum class Measures { Light, Power };
 
-/// An instrument that sends samples. Life: start() → any number of sampled() → stop(); state changes are told as they
-/// happen and a value is never made up. Transports are given to the constructors, so that tests and replays stand
-/// in for hardware.
+/// An instrument that sends samples. Life: start() → any number of sampled() → stop(); state changes are told
+/// as they happen and a value is never made up. Transports are given to the constructors, so that tests and
+/// replays stand in for hardware.
 class Meter : public QObject {
     Q_OBJECT
 

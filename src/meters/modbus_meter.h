@@ -10,12 +10,12 @@ namespace glumet {
 /// Where a Modbus instrument keeps its value. Registers are counted from 0, high word first unless `swapped`.
 struct ModbusRegister {
     enum class Type { Unsigned16, Signed16, Unsigned32, Signed32, Float32 };
-    int unit = 1;           ///< 1…247
-    int address = 0;        ///< 0…65535
-    bool input = false;     ///< an input register; else a holding one
+    int unit = 1;        ///< 1…247
+    int address = 0;     ///< 0…65535
+    bool input = false;  ///< an input register; else a holding one
     Type type = Type::Unsigned16;
-    bool swapped = false;   ///< low word first
-    double scale = 1.0;     ///< from the register's number to the unit; finite, not 0
+    bool swapped = false;  ///< low word first
+    double scale = 1.0;    ///< from the register's number to the unit; finite, not 0
 
     int words() const { return type == Type::Unsigned16 || type == Type::Signed16 ? 1 : 2; }
     /// The number that `words()` register values stand for, scaled.

@@ -147,7 +147,7 @@ class PagePainter {
         }
         y += 3;
         std::size_t shown = 0;
-        for (; shown < r_.doubts.size() && y < tableEnd() - 34; ++shown)
+        for (; shown < r_.doubts.size() && y < tableEnd() - 46; ++shown)
             y += words(QRectF(x, y, wide, 40), QStringLiteral("▲ ") + r_.doubts[shown], 8.6, false,
                        c_.accent) +
                  1.5;

@@ -11,7 +11,8 @@ QColor hex(const char* text) { return QColor(QLatin1String(text)); }
 QString houseFamily() {
     static const bool loaded = [] {
         for (const char* cut : {"Regular", "Bold"})
-            QFontDatabase::addApplicationFont(QStringLiteral(":/fonts/GlumetText-%1.otf").arg(QLatin1String(cut)));
+            QFontDatabase::addApplicationFont(
+                QStringLiteral(":/fonts/GlumetText-%1.otf").arg(QLatin1String(cut)));
         return true;
     }();
     Q_UNUSED(loaded)

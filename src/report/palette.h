@@ -33,8 +33,8 @@ QColor tideColour(double ppfd, double top);
 /// Black or white ink for text on a field colour.
 QColor inkFor(const QColor& ground);
 
-/// B612, whose digits are of one width, so that figures line up in tables too: its Mono cut sets the decimal point in
-/// a full cell, apart from its number. Loads the shipped files on first use.
+/// B612, whose digits are of one width, so that figures line up in tables too: its Mono cut sets the decimal
+/// point in a full cell, apart from its number. Loads the shipped files on first use.
 QFont houseFont(double pixel_size, bool bold = false);
 
 }  // namespace glumet

@@ -5,6 +5,7 @@
 #include <QProcess>
 #include <QTemporaryDir>
 #include <QTest>
+#include <cmath>
 
 namespace {
 
@@ -54,6 +55,112 @@ class TestCli : public QObject {
         QCOMPARE(plane[QStringLiteral("n")].toInt(), 9);
         QCOMPARE(plane[QStringLiteral("ring_means")].toArray(), (QJsonArray{100.0, 300.0}));
         QCOMPARE(plane[QStringLiteral("share_in_band")].toDouble(), 8.0 / 9.0);
+    }
+
+    void fieldComputesEveryPointAndItsBudget() {
+        const QString scene = QStringLiteral(GLUMET_SOURCE_DIR "/tests/data/reference/A_h200.scene.json");
+        const auto result =
+            run({QStringLiteral("field"), scene, QStringLiteral("--budget"), QStringLiteral("--json")});
+        QCOMPARE(result.code, 0);
+        const auto planes = result.json()[QStringLiteral("planes")].toArray();
+        QCOMPARE(planes.size(), 3);
+        QCOMPARE(planes[1].toObject()[QStringLiteral("depth_mm")].toDouble(), 300.0);
+        const auto points = planes[1].toObject()[QStringLiteral("points")].toArray();
+        QCOMPARE(points.size(), 36);
+        // The tank is the same from the left and from the right; its back is painted.
+        const auto at = [&](int column, int row) {
+            return points[row * 6 + column].toObject()[QStringLiteral("ppfd_umol_m2_s")].toDouble();
+        };
+        QVERIFY(std::abs(at(1, 2) / at(4, 2) - 1.0) < 1e-9);
+        QVERIFY(at(2, 0) > 1.05 * at(2, 5));
+        const auto budget = result.json()[QStringLiteral("budget")].toObject();
+        double sum = 0.0;
+        for (const char* part : {"spilled", "reflected", "absorbed", "left_wall", "right_wall", "front_wall",
+                                 "back_wall", "bottom"})
+            sum += budget[QLatin1String(part) + QLatin1String("_umol_s")].toDouble();
+        QVERIFY(std::abs(sum - 100.0) < 0.1);
+        QCOMPARE(budget[QStringLiteral("emitted_umol_s")].toDouble(), 100.0);
+    }
+
+    void fieldNamesTheKeyThatIsWrong_data() {
+        QTest::addColumn<QByteArray>("from");
+        QTest::addColumn<QByteArray>("to");
+        QTest::addColumn<QString>("key");
+        const auto row = [](const char* from, const char* to, const char* key) {
+            QTest::newRow(to) << QByteArray(from) << QByteArray(to) << QString::fromLatin1(key);
+        };
+        row("\"height_mm\": 200", "\"height_mm\": 0", "fixtures[0].height_mm");
+        row("\"height_mm\": 200", "\"height_mm\": -5", "fixtures[0].height_mm");
+        row("\"length_mm\": 600", "\"length_mm\": -600", "tank.length_mm");
+        row("\"kind\": \"opaque\"", "\"kind\": \"velvet\"", "tank.walls.back.kind");
+        row("\"half_angle_deg\": 60", "\"half_angle_deg\": 95",
+            "fixtures[0].emitters[0].beam.half_angle_deg");
+        row("\"flux_umol_s\": 100", "\"flux_umol_s\": \"much\"", "fixtures[0].emitters[0].flux_umol_s");
+        row("[150, 300, 450]", "[150, 300, 4500]", "depths_mm[2]");
+        row("\"nx\": 6", "\"nx\": 99999999", "grid.nx");
+    }
+    void fieldNamesTheKeyThatIsWrong() {
+        QFETCH(QByteArray, from);
+        QFETCH(QByteArray, to);
+        QFETCH(QString, key);
+        QFile good(QStringLiteral(GLUMET_SOURCE_DIR "/tests/data/reference/A_h200.scene.json"));
+        QVERIFY(good.open(QIODevice::ReadOnly));
+        const QByteArray text = good.readAll();
+        QVERIFY(text.contains(from));
+        const auto result =
+            run({QStringLiteral("field"), written("scene.json", QByteArray(text).replace(from, to)),
+                 QStringLiteral("--json")});
+        QCOMPARE(result.code, 1);
+        QVERIFY(result.out.isEmpty());
+        QVERIFY2(result.err.contains(key), qPrintable(result.err));
+        QCOMPARE(result.err.count(QLatin1Char('\n')), 1);
+    }
+
+    void aSceneMayNameAPhotometricFileBesideIt() {
+        written("lamp.ies",
+                "IES:LM-63-2019\n[LUMINAIRE] Reed 4\nTILT=NONE\n1 -1 1 4 1 1 2 0 0 0\n1 1 0\n"
+                "0 30 60 90\n0\n100 80 30 0\n");
+        QFile good(QStringLiteral(GLUMET_SOURCE_DIR "/tests/data/reference/A_h200.scene.json"));
+        QVERIFY(good.open(QIODevice::ReadOnly));
+        QByteArray text = good.readAll();
+        const QByteArray beam = "{\"kind\": \"half_angle\", \"half_angle_deg\": 60}";
+        QVERIFY(text.contains(beam));
+        const auto result =
+            run({QStringLiteral("field"),
+                 written("scene.json",
+                         QByteArray(text).replace(beam, "{\"kind\": \"lm63\", \"file\": \"lamp.ies\"}")),
+                 QStringLiteral("--json")});
+        QCOMPARE(result.code, 0);
+        const auto missing =
+            run({QStringLiteral("field"),
+                 written("scene.json",
+                         QByteArray(text).replace(beam, "{\"kind\": \"lm63\", \"file\": \"none.ies\"}"))});
+        QCOMPARE(missing.code, 1);
+        QVERIFY(missing.err.contains(QLatin1String("beam.file")));
+    }
+
+    void beamReadsAndWritesPhotometricFiles() {
+        const auto file = written("lamp.ies",
+                                  "IESNA:LM-63-2002\n[LUMINAIRE] Reed 4\nTILT=NONE\n1 1000 1 4 1 1 2 0 0 0\n"
+                                  "1 1 40\n0 30 60 90\n0\n100 80 30 0\n");
+        const auto back = dir_->filePath(QStringLiteral("back.ies"));
+        const auto first =
+            run({QStringLiteral("beam"), file, QStringLiteral("--out"), back, QStringLiteral("--json")});
+        QCOMPARE(first.code, 0);
+        QCOMPARE(first.json()[QStringLiteral("name")].toString(), QStringLiteral("Reed 4"));
+        QCOMPARE(first.json()[QStringLiteral("input_w")].toDouble(), 40.0);
+        const auto second = run({QStringLiteral("beam"), back, QStringLiteral("--json")});
+        QCOMPARE(second.code, 0);
+        const auto relative = [](const Result& of) {
+            const auto list =
+                of.json()[QStringLiteral("beam")].toObject()[QStringLiteral("relative")].toArray();
+            return list[1].toDouble() / list[0].toDouble();
+        };
+        QVERIFY(std::abs(relative(first) - 0.8) < 1e-9);
+        QVERIFY(std::abs(relative(second) - 0.8) < 1e-5);
+        const auto tilted = run({QStringLiteral("beam"), written("t.ies", "IES:LM-63-2019\nTILT=INCLUDE\n")});
+        QCOMPARE(tilted.code, 1);
+        QVERIFY(tilted.err.contains(QLatin1String("TILT=INCLUDE")));
     }
 
     void heightSpeaksOrSaysWhyNot() {

@@ -8,6 +8,7 @@
 #include "core/light/exact_field.h"
 #include "desk/measure/instrument_dialog.h"
 #include "desk/measure/measure_stage.h"
+#include "desk/shared/ledger_line.h"
 #include "desk/window_fixture.h"
 #include "meters/simulated_meter.h"
 #include "servers.h"
@@ -38,7 +39,8 @@ class RigMeter : public Meter {
 };
 
 /// A described fixture and tank with `heights` × `depths` of 6 × 6 points.
-bool planMatrix(WindowFixture& w, const std::vector<double>& heights, const std::vector<double>& depths, int cells) {
+bool planMatrix(WindowFixture& w, const std::vector<double>& heights, const std::vector<double>& depths,
+                int cells) {
     if (!w.create()) return false;
     auto bench = demoBench();
     auto fixture = bench.fixtures.front();
@@ -49,7 +51,8 @@ bool planMatrix(WindowFixture& w, const std::vector<double>& heights, const std:
     method.settled_relative_error = 0.05;
     const auto fixture_id = w.session.project()->save(fixture);
     const auto tank_id = w.session.project()->save(tank);
-    if (!fixture_id || !tank_id || !w.session.project()->saveMethod(QStringLiteral("Matrix"), method)) return false;
+    if (!fixture_id || !tank_id || !w.session.project()->saveMethod(QStringLiteral("Matrix"), method))
+        return false;
     for (const double height : heights) {
         Run run;
         run.label = std::to_string(height);
@@ -77,7 +80,8 @@ class TestInstruments : public QObject {
     void init() { w_ = std::make_unique<WindowFixture>(); }
     void cleanup() { w_.reset(); }
 
-    /// 3 heights × 3 depths × 36 points, hands free through the real window, on the simulated meter's own clock.
+    /// 3 heights × 3 depths × 36 points, hands free through the real window, on the simulated meter's own
+    /// clock.
     void aWholeBenchmarkIsTakenHandsFree() {
         QVERIFY(planMatrix(*w_, {150, 200, 250}, {150, 300, 450}, 6));
         auto owned = std::make_unique<SimulatedMeter>(5);
@@ -135,10 +139,10 @@ class TestInstruments : public QObject {
         const ExactField truth(sceneOf(w_->session.bench(), w_->session.bench().runs[0]));
         for (const auto& reading : readings) {
             const double off = reading.mean / truth.at(reading.x, reading.y, Millimetre(200)) - 1.0;
-            QVERIFY2(std::abs(off) < 0.15, qPrintable(QStringLiteral("%1 | %2: %3")
-                                                          .arg(reading.x.value())
-                                                          .arg(reading.y.value())
-                                                          .arg(off)));
+            QVERIFY2(
+                std::abs(off) < 0.15,
+                qPrintable(
+                    QStringLiteral("%1 | %2: %3").arg(reading.x.value()).arg(reading.y.value()).arg(off)));
         }
     }
 
@@ -169,13 +173,15 @@ class TestInstruments : public QObject {
         const auto edit = [&](const char* name) { return dialog.findChild<QLineEdit*>(QLatin1String(name)); };
         edit("instrumentName")->setText(QStringLiteral("Wand"));
         dialog.findChild<QComboBox*>(QStringLiteral("instrumentTransport"))->setCurrentIndex(1);
-        dialog.findChild<QComboBox*>(QStringLiteral("instrumentPlace"))->setEditText(QStringLiteral("127.0.0.1"));
+        dialog.findChild<QComboBox*>(QStringLiteral("instrumentPlace"))
+            ->setEditText(QStringLiteral("127.0.0.1"));
         dialog.findChild<QSpinBox*>(QStringLiteral("instrumentNumber"))->setValue(port);
         edit("instrumentPattern")->setText(QStringLiteral("PPFD=("));
         auto* test = dialog.findChild<QPushButton*>(QStringLiteral("testInstrument"));
         QTest::mouseClick(test, Qt::LeftButton);
-        QVERIFY(dialog.findChild<QLabel*>(QStringLiteral("instrumentFault"))->text().startsWith(
-            QLatin1String("pattern")));
+        QVERIFY(dialog.findChild<QLabel*>(QStringLiteral("instrumentFault"))
+                    ->text()
+                    .startsWith(QLatin1String("pattern")));
         edit("instrumentPattern")->setText(QStringLiteral("PPFD=([0-9.]+)"));
         QTest::mouseClick(test, Qt::LeftButton);
         auto* state = dialog.findChild<QLabel*>(QStringLiteral("testState"));
@@ -195,6 +201,142 @@ class TestInstruments : public QObject {
         QTest::keyClick(stage, Qt::Key_Space);
         QTest::keyClick(stage, Qt::Key_Space);
         QCOMPARE(w_->plane().readings.size(), std::size_t{1});
+    }
+
+    void theLedgerLineSaysWhatIsConnectedAndWhatIsLost() {
+        QVERIFY(w_->createWithRuns({200}));
+        auto& meter = w_->attachMeter();
+        auto power = std::make_unique<glumet::testing::HandMeter>();
+        auto* plug = power.get();
+        w_->session.setPowerMeter(std::move(power));
+        w_->settle();
+        const auto shown = [&](const QString& part) {
+            for (const auto* label : w_->window.findChild<LedgerLine*>()->findChildren<QLabel*>())
+                if (label->text().contains(part)) return true;
+            return false;
+        };
+        QVERIFY(shown(QStringLiteral("Hand meter")));
+        QVERIFY(shown(QStringLiteral("Hand meter silent")));
+        plug->send(61.8, 0.1);
+        QVERIFY(shown(QStringLiteral("61.8 W")));
+        meter.send(214.6, 1.0);
+        QVERIFY(shown(QStringLiteral("214.6")));
+        emit meter.stateChanged(MeterState::Lost);
+        QVERIFY(!shown(QStringLiteral("214.6")));
+        QVERIFY(shown(QStringLiteral("connection lost")));
+        emit plug->stateChanged(MeterState::Lost);
+        QVERIFY(!shown(QStringLiteral("61.8 W")));
+    }
+
+    void aPassingShadowIsNotedWithTheReading() {
+        QVERIFY(w_->createWithRuns({200}));
+        auto& meter = w_->attachMeter();
+        w_->window.showStage(StageId::Measure);
+        w_->settle();
+        auto& taker = w_->window.findChild<MeasureStage*>()->taker();
+        meter.send(200.0, 1.2);
+        meter.send(60.0, 0.5);
+        meter.send(200.0, 1.4);
+        QVERIFY(taker.state()->left_out >= 9);
+        QCOMPARE(taker.state()->mean.value(), 200.0);
+        w_->key(Qt::Key_Space);
+        QCOMPARE(w_->plane().readings.size(), std::size_t{1});
+        QVERIFY(w_->plane().readings[0].note.find("shadow") != std::string::npos);
+        QCOMPARE(w_->plane().readings[0].min->value(), 200.0);
+    }
+
+    void aReadingThatTimedOutSaysSo() {
+        QVERIFY(w_->createWithRuns({200}));
+        auto& meter = w_->attachMeter();
+        w_->window.showStage(StageId::Measure);
+        w_->settle();
+        w_->key(Qt::Key_H);
+        meter.swing(200.0, 31.0);
+        QCOMPARE(w_->plane().readings.size(), std::size_t{1});
+        QVERIFY(w_->plane().readings[0].note.find("longest time") != std::string::npos);
+    }
+
+    void handsFreeCanBeHurriedByTheSpaceBar() {
+        QVERIFY(w_->createWithRuns({200}));
+        auto& meter = w_->attachMeter();
+        w_->window.showStage(StageId::Measure);
+        w_->settle();
+        auto& taker = w_->window.findChild<MeasureStage*>()->taker();
+        w_->key(Qt::Key_H);
+        meter.send(200.0, 3.0);
+        QCOMPARE(w_->plane().readings.size(), std::size_t{1});
+        QVERIFY(taker.awaited() == MovementWatch::State::Resting);
+        meter.send(200.0, 10.0);  // nobody moves: nothing more is taken
+        QCOMPARE(w_->plane().readings.size(), std::size_t{1});
+        w_->key(Qt::Key_Space);  // "it is there"
+        QVERIFY(!taker.awaited());
+        meter.send(201.0, 3.0);
+        QCOMPARE(w_->plane().readings.size(), std::size_t{2});
+        w_->key(Qt::Key_H);
+        QVERIFY(!taker.handsFree() && !taker.awaited());
+    }
+
+    void theDialogShowsTheFieldsThatCount() {
+        QVERIFY(w_->createWithRuns({200}));
+        InstrumentDialog dialog(w_->session, InstrumentStore(w_->path("instruments.json")));
+        dialog.show();
+        auto* by = dialog.findChild<QComboBox*>(QStringLiteral("instrumentTransport"));
+        const auto visible = [&](const char* name) {
+            return dialog.findChild<QWidget*>(QLatin1String(name))->isVisibleTo(&dialog);
+        };
+        by->setCurrentIndex(static_cast<int>(Transport::Serial));
+        QVERIFY(visible("instrumentPattern") && visible("instrumentNumber") && !visible("instrumentAddress"));
+        by->setCurrentIndex(static_cast<int>(Transport::ModbusRtu));
+        QVERIFY(!visible("instrumentPattern") && visible("instrumentNumber") && visible("instrumentAddress"));
+        by->setCurrentIndex(static_cast<int>(Transport::LogFile));
+        QVERIFY(visible("instrumentColumn") && !visible("instrumentNumber") &&
+                !visible("instrumentQuestion"));
+        auto* factor = dialog.findChild<QLineEdit*>(QStringLiteral("instrumentFactor"));
+        factor->setText(QStringLiteral("many"));
+        dialog.findChild<QComboBox*>(QStringLiteral("instrumentPlace"))
+            ->setEditText(QStringLiteral("/nowhere/log"));
+        auto* fault = dialog.findChild<QLabel*>(QStringLiteral("instrumentFault"));
+        auto* test = dialog.findChild<QPushButton*>(QStringLiteral("testInstrument"));
+        QTest::mouseClick(test, Qt::LeftButton);
+        QVERIFY(fault->text().startsWith(QLatin1String("factor")));
+        factor->setText(QStringLiteral("1,5"));
+        QCOMPARE(dialog.profile().format.factor, 1.5);
+        QTest::mouseClick(test, Qt::LeftButton);
+        auto* state = dialog.findChild<QLabel*>(QStringLiteral("testState"));
+        QTRY_VERIFY(state->text().contains(QLatin1String("silent")));
+    }
+
+    void instrumentsAreAddedAndRemoved() {
+        QVERIFY(w_->createWithRuns({200}));
+        const InstrumentStore store(w_->path("instruments.json"));
+        {
+            InstrumentDialog dialog(w_->session, store);
+            auto* list = dialog.findChild<QListWidget*>(QStringLiteral("instrumentList"));
+            QCOMPARE(list->count(), 1);
+            QTest::mouseClick(dialog.findChild<QPushButton*>(QStringLiteral("newInstrument")),
+                              Qt::LeftButton);
+            QCOMPARE(list->count(), 2);
+            dialog.findChild<QLineEdit*>(QStringLiteral("instrumentName"))->setText(QStringLiteral("Plug"));
+            dialog.findChild<QComboBox*>(QStringLiteral("instrumentMeasures"))->setCurrentIndex(1);
+            dialog.findChild<QComboBox*>(QStringLiteral("instrumentTransport"))->setCurrentIndex(1);
+            dialog.findChild<QComboBox*>(QStringLiteral("instrumentPlace"))
+                ->setEditText(QStringLiteral("127.0.0.1"));
+            dialog.findChild<QSpinBox*>(QStringLiteral("instrumentNumber"))->setValue(5025);
+            QTest::mouseClick(dialog.findChild<QPushButton*>(QStringLiteral("useInstrument")),
+                              Qt::LeftButton);
+        }
+        QCOMPARE(store.load()->size(), 2);
+        QCOMPARE(w_->session.powerMeter()->name(), QStringLiteral("Plug"));
+        QVERIFY(w_->session.meter() == nullptr);
+        w_->session.setPowerMeter(nullptr);
+        QFile broken(w_->path("instruments.json"));
+        QVERIFY(broken.open(QIODevice::WriteOnly));
+        broken.write("{}");
+        broken.close();
+        InstrumentDialog dialog(w_->session, store);
+        QVERIFY(dialog.findChild<QLabel*>(QStringLiteral("instrumentFault"))
+                    ->text()
+                    .contains(QLatin1String("not a list")));
     }
 
     void theDrawIsKeptWithEachReading() {

@@ -166,8 +166,8 @@ class TestMeters : public QObject {
         std::array<char, 128> name{};
         QCOMPARE(openpty(&master, &slave, name.data(), nullptr, nullptr), 0);
         LineMeter meter(QStringLiteral("Wand"),
-                        std::make_unique<SerialSource>(QString::fromLatin1(name.data()), 115200), columnFormat(1),
-                        {}, machineClock());
+                        std::make_unique<SerialSource>(QString::fromLatin1(name.data()), 115200),
+                        columnFormat(1), {}, machineClock());
         meter.setRetry(60'000);
         QSignalSpy samples(&meter, &Meter::sampled);
         QSignalSpy states(&meter, &Meter::stateChanged);

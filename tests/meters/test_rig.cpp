@@ -13,15 +13,6 @@ using glumet::rig::Servers;
 
 namespace {
 
-LightScene scene() {
-    const auto bench = demoBench();
-    Run run;
-    run.fixture = bench.fixtures.front().id;
-    run.tank = bench.tanks.front().id;
-    run.height = Millimetre(200);
-    return sceneOf(bench, run);
-}
-
 double meanOf(Rig& rig, int samples) {
     double sum = 0.0;
     for (int i = 0; i < samples; ++i) {
@@ -39,15 +30,15 @@ class TestRig : public QObject {
 
   private slots:
     void theProbeReadsTheField() {
-        Rig rig(scene(), 1);
+        Rig rig(demoScene(), 1);
         QCOMPARE(rig.command(QStringLiteral("probe 250 300 200")), QStringLiteral("ok"));
         const double truth =
-            ExactField(scene()).at(Millimetre(250), Millimetre(300), Millimetre(200)).value();
+            ExactField(demoScene()).at(Millimetre(250), Millimetre(300), Millimetre(200)).value();
         QVERIFY(std::abs(meanOf(rig, 6000) / truth - 1.0) < 0.06);  // placing error and ripple
     }
 
     void faultsAreWhatTheySay() {
-        Rig rig(scene(), 1);
+        Rig rig(demoScene(), 1);
         const double sound = meanOf(rig, 4000);
         const auto with = [&](const char* fault) {
             rig.command(QStringLiteral("mend"));
@@ -73,7 +64,7 @@ class TestRig : public QObject {
     }
     void everyTransportBringsTheSameValue() {
         QFETCH(QString, kind);
-        Rig rig(scene(), 3);
+        Rig rig(demoScene(), 3);
         Servers servers(rig);
         InstrumentProfile profile;
         profile.name = kind;
@@ -108,7 +99,7 @@ class TestRig : public QObject {
     }
 
     void aPulledCableIsNoticedAndMended() {
-        Rig rig(scene(), 4);
+        Rig rig(demoScene(), 4);
         Servers servers(rig);
         const auto words = servers.lines(0)->split(QLatin1Char(' '));
         InstrumentProfile profile;
@@ -133,7 +124,7 @@ class TestRig : public QObject {
     }
 
     void theHandWalksItsRoute() {
-        Rig rig(scene(), 5);
+        Rig rig(demoScene(), 5);
         QSignalSpy moves(&rig, &Rig::handMoved);
         rig.setRoute({{100, 100, 150}, {200, 100, 150}, {300, 100, 150}}, {true, 2.0, 0.5});
         for (int i = 0; i < 200; ++i) rig.advance(0.05);

@@ -142,4 +142,17 @@ std::vector<SceneEmitter> latticeEmitters(const Fixture& fixture, PhotonFlux flu
     return emitters;
 }
 
+void hangInRow(LightScene& scene, int count, Millimetre height, double level,
+               const std::vector<SceneEmitter>& emitters) {
+    for (int i = 0; i < count; ++i) {
+        SceneFixture placed;
+        placed.x_mm = scene.length_mm * ((i + 1.0) / (count + 1.0));
+        placed.y_mm = scene.width_mm * 0.5;
+        placed.height_mm = height.value();
+        placed.level = level;
+        placed.emitters = emitters;
+        scene.fixtures.push_back(placed);
+    }
+}
+
 }  // namespace glumet

@@ -100,4 +100,9 @@ LightScene emptyScene(const Tank& tank, bool dry);
 /// size is up to 4 × 4 points over its patch, about 15 mm apart.
 std::vector<SceneEmitter> latticeEmitters(const Fixture& fixture, PhotonFlux flux, std::size_t beam);
 
+/// Hangs `count` fixtures of the same emitters in a row along the middle, by equal division: centres at
+/// (i + 1)·length/(count + 1).
+void hangInRow(LightScene& scene, int count, Millimetre height, double level,
+               const std::vector<SceneEmitter>& emitters);
+
 }  // namespace glumet

@@ -25,7 +25,13 @@ QSpinBox* makeSpin(int low, int high, int value, const char* name) {
     spin->setRange(low, high);
     spin->setValue(value);
     spin->setObjectName(QLatin1String(name));
+    spin->setButtonSymbols(QAbstractSpinBox::NoButtons);
     return spin;
+}
+
+/// For what instruments send and for patterns: the house font's round brackets look like square ones.
+void dressAsCode(QWidget* widget) {
+    widget->setStyleSheet(QStringLiteral("font-family: \"DejaVu Sans Mono\", monospace; font-size: 12px;"));
 }
 
 QLineEdit* makeEdit(const char* name) {
@@ -99,7 +105,10 @@ QWidget* InstrumentDialog::makeList() {
     auto* add_button = new QPushButton(tr("New"));
     auto* remove_button = new QPushButton(tr("Remove"));
     add_button->setObjectName(QStringLiteral("newInstrument"));
-    for (auto* button : {add_button, remove_button}) button->setProperty("quiet", true);
+    for (auto* button : {add_button, remove_button}) {
+        button->setProperty("quiet", true);
+        button->setAutoDefault(false);
+    }
     connect(add_button, &QPushButton::clicked, this, &InstrumentDialog::add);
     connect(remove_button, &QPushButton::clicked, this, &InstrumentDialog::remove);
     buttons->addWidget(add_button);
@@ -127,12 +136,14 @@ QWidget* InstrumentDialog::makeFields() {
     factor_ = makeEdit("instrumentFactor");
     question_ = makeEdit("instrumentQuestion");
     question_->setPlaceholderText(tr("MEAS?, if it must be asked"));
+    for (auto* edit : {pattern_, question_}) dressAsCode(edit);
     interval_ = makeSpin(20, 60'000, 200, "instrumentInterval");
     interval_->setSuffix(tr(" ms"));
     unit_ = makeSpin(1, 247, 1, "instrumentUnit");
     address_ = makeSpin(0, 65535, 0, "instrumentAddress");
-    type_ = makeCombo({tr("16 bit"), tr("16 bit signed"), tr("32 bit"), tr("32 bit signed"), tr("32 bit float")},
-                      "instrumentType");
+    type_ =
+        makeCombo({tr("16 bit"), tr("16 bit signed"), tr("32 bit"), tr("32 bit signed"), tr("32 bit float")},
+                  "instrumentType");
     input_ = new QCheckBox(tr("input register"));
     swapped_ = new QCheckBox(tr("low word first"));
     const auto row = [this](const QString& name, QWidget* field) {
@@ -180,6 +191,7 @@ QWidget* InstrumentDialog::makePreview() {
     layout->addWidget(makeLabel(tr("What it sends"), TextRole::Muted));
     lines_ = new QPlainTextEdit;
     lines_->setReadOnly(true);
+    dressAsCode(lines_);
     lines_->setMaximumBlockCount(kPreviewLines);
     lines_->setAccessibleName(tr("Lines as they come"));
     layout->addWidget(lines_, 1);
@@ -195,9 +207,9 @@ void InstrumentDialog::showFieldsOf(Transport transport) {
         show(field, !probe.isModbus());
     show(question_, !probe.isModbus() && !probe.isFile());
     show(interval_, !probe.isFile());
-    for (QWidget* field : {static_cast<QWidget*>(unit_), static_cast<QWidget*>(address_),
-                           static_cast<QWidget*>(type_), static_cast<QWidget*>(input_),
-                           static_cast<QWidget*>(swapped_)})
+    for (QWidget* field :
+         {static_cast<QWidget*>(unit_), static_cast<QWidget*>(address_), static_cast<QWidget*>(type_),
+          static_cast<QWidget*>(input_), static_cast<QWidget*>(swapped_)})
         show(field, probe.isModbus());
     const QString kept = place_->currentText();
     place_->clear();
@@ -310,9 +322,9 @@ void InstrumentDialog::endTest() {
 void InstrumentDialog::showState() {
     if (!tested_) return;
     const QString trouble = tested_->trouble();
-    const QString state = tested_->state() == MeterState::Live ? tr("Live, %1 values").arg(values_)
-                                                               : tr("Connecting");
-    state_->setText(trouble.isEmpty()                            ? state
+    const QString state =
+        tested_->state() == MeterState::Live ? tr("Live, %1 values").arg(values_) : tr("Connecting");
+    state_->setText(trouble.isEmpty()                      ? state
                     : tested_->state() == MeterState::Live ? tr("%1; %2").arg(state, trouble)
                                                            : trouble);
 }

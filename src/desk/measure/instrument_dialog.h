@@ -16,8 +16,8 @@
 
 namespace glumet {
 
-/// Instruments set up once and kept: how each is reached, where its value stands, a test with a live preview, and
-/// which is used. Nothing is connected but by the test or by use.
+/// Instruments set up once and kept: how each is reached, where its value stands, a test with a live preview,
+/// and which is used. Nothing is connected but by the test or by use.
 class InstrumentDialog : public QDialog {
     Q_OBJECT
 

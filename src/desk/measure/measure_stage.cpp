@@ -118,7 +118,7 @@ QWidget* MeasureStage::makeKeys() {
     auto* holder = new QWidget;
     auto* layout = new QHBoxLayout(holder);
     layout->setContentsMargins(0, 0, 0, 0);
-    layout->setSpacing(6);
+    layout->setSpacing(5);
     const auto add = [&](const QString& key, const QString& what, auto work) {
         auto* button = new QPushButton(key);
         button->setFocusPolicy(Qt::NoFocus);
@@ -126,13 +126,13 @@ QWidget* MeasureStage::makeKeys() {
         connect(button, &QPushButton::clicked, this, work);
         layout->addWidget(button);
         layout->addWidget(makeLabel(what, TextRole::Muted));
-        layout->addSpacing(10);
+        layout->addSpacing(3);
     };
     add(tr("space"), tr("take"), [this] { arm(); });
     add(tr("0–9"), tr("type"), [this] { startTyping({}); });
-    add(tr("back"), tr("step back"), [this] { taker_.stepBack(); });
+    add(tr("back"), tr("one back"), [this] { taker_.stepBack(); });
     add(tr("R"), tr("again"), [this] { taker_.readAgain(); });
-    add(tr("G"), tr("to the doubt"), [this] { goToDoubt(); });
+    add(tr("G"), tr("doubt"), [this] { goToDoubt(); });
     add(tr("H"), tr("hands free"), [this] { taker_.setHandsFree(!taker_.handsFree()); });
     layout->addStretch(1);
     return holder;
@@ -231,12 +231,16 @@ void MeasureStage::showTarget() {
 void MeasureStage::showLive() {
     const auto now = taker_.state();
     live_->setText(now ? text(ppfdFigure(now->mean)) : QString());
-    if (now && now->mean.value() > 0.0) {
+    // Until the probe has moved, what was kept stays to be read.
+    if (taker_.awaited() && taker_.lastKept()) {
+        live_->setText(text(ppfdFigure(*taker_.lastKept())));
+        unit_->setText(tr("µmol·m⁻²·s⁻¹, kept"));
+    } else if (now && now->mean.value() > 0.0) {
         const QString state = now->left_out > 0 && !now->settled() ? tr("a shadow left out")
-                              : now->within_error ? tr("settled")
-                              : now->timed_out  ? tr("time is up")
-                              : taker_.armed()  ? tr("taken when settled")
-                                                : tr("settling");
+                              : now->within_error                  ? tr("settled")
+                              : now->timed_out                     ? tr("time is up")
+                              : taker_.armed()                     ? tr("taken when settled")
+                                                                   : tr("settling");
         unit_->setText(tr("µmol·m⁻²·s⁻¹ ± %1, %2")
                            .arg(text(percentText(now->standard_error / now->mean.value())), state));
     } else {

@@ -4,8 +4,8 @@
 #include <QLineEdit>
 
 #include "desk/measure/reading_taker.h"
-#include "desk/measure/thin_bar.h"
 #include "desk/measure/sweep_progress.h"
+#include "desk/measure/thin_bar.h"
 #include "desk/shared/ledger_line.h"
 #include "desk/shared/plan_map.h"
 #include "desk/shared/stage.h"

@@ -152,7 +152,8 @@ void ReadingTaker::take() {
         reading.note = "taken before it settled";
     }
     if (now->timed_out && !now->within_error) reading.note = "not settled within the longest time";
-    if (now->left_out > 0) reading.note += reading.note.empty() ? "a passing shadow left out" : "; a passing shadow left out";
+    if (now->left_out > 0)
+        reading.note += reading.note.empty() ? "a passing shadow left out" : "; a passing shadow left out";
     if (session_.meter() != nullptr && session_.meter()->simulated())
         reading.note += reading.note.empty() ? "simulated" : "; simulated";
     const bool waits = hands_free_ && !session_.meter()->placesItself();
@@ -189,6 +190,7 @@ void ReadingTaker::store(Reading reading) {
         return;
     }
     last_ = cell;
+    last_kept_ = reading.mean;
     session_.say(
         tr("%1 kept at %2")
             .arg(QString::fromStdString(ppfdFigure(reading.mean)), QString::fromStdString(cellName(cell))));

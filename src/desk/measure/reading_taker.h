@@ -26,6 +26,8 @@ class ReadingTaker : public QObject {
     /// 0–1: how near the mean is to settled.
     double progress() const;
 
+    /// The value stored last.
+    std::optional<Ppfd> lastKept() const { return last_kept_; }
     /// Hands free: a settled mean is taken by itself, and the next begins when the probe was seen to move.
     bool handsFree() const { return hands_free_; }
     void setHandsFree(bool on);
@@ -68,7 +70,9 @@ class ReadingTaker : public QObject {
     bool armed_ = false;
     bool storing_ = false;
     bool hands_free_ = false;
-    std::optional<MovementWatch> watch_;  ///< after a reading was taken hands free, until the probe has arrived
+    std::optional<Ppfd> last_kept_;
+    std::optional<MovementWatch>
+        watch_;  ///< after a reading was taken hands free, until the probe has arrived
     QMetaObject::Connection samples_;
     QMetaObject::Connection states_;
 };

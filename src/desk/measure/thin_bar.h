@@ -9,8 +9,8 @@
 
 namespace glumet {
 
-/// How much of something is done, as a thin bar. A stock progress bar repaints the window at once for each new
-/// value; this one waits for the loop, so that samples never block the interface.
+/// How much of something is done, as a thin bar. A stock progress bar repaints the window at once for each
+/// new value; this one waits for the loop, so that samples never block the interface.
 class ThinBar : public QWidget {
     Q_OBJECT
 

@@ -55,7 +55,7 @@ QMenu::item { padding: 6px 26px 6px 16px; }
 QMenu::item:selected { background: @line; }
 QMenu::separator { height: 1px; background: @line; margin: 4px 0; }
 QTableView, QListView, QTreeView { background: transparent; border: none; gridline-color: @line; outline: 0;
-  selection-background-color: @raised; selection-color: @text; font-family: "Glumet Mono"; font-size: 12px; }
+  selection-background-color: @raised; selection-color: @text; font-size: 12px; }
 QTableView { border-bottom: 1px solid @ground; }
 QTableView:focus { border-bottom: 1px solid @accent; }
 QHeaderView, QHeaderView::section { background: transparent; color: @muted; border: none; border-bottom: 1px solid @line; padding: 4px 6px; font-family: "Glumet Text"; font-size: 12px; }

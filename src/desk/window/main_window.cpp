@@ -17,13 +17,13 @@
 #include "desk/bench/bench_stage.h"
 #include "desk/field/field_stage.h"
 #include "desk/height/height_stage.h"
+#include "desk/measure/instrument_dialog.h"
 #include "desk/measure/measure_stage.h"
 #include "desk/measure/sweep_progress.h"
 #include "desk/publish/publish_stage.h"
 #include "desk/shared/command_list.h"
 #include "desk/shared/theme.h"
 #include "desk/window/import_dialog.h"
-#include "desk/measure/instrument_dialog.h"
 #include "formats/bench_json.h"
 #include "meters/simulated_meter.h"
 #include "report/text.h"
@@ -416,7 +416,8 @@ void MainWindow::exportTo(const QString& folder) {
 }
 
 QString MainWindow::instrumentFile() {
-    return QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + QStringLiteral("/instruments.json");
+    return QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) +
+           QStringLiteral("/instruments.json");
 }
 
 void MainWindow::showInstruments() {
