@@ -91,8 +91,7 @@ void paintMarks(QPainter& p, const Axes& axes, const ChartData& chart, Range x, 
     }
 }
 
-void paintSeries(QPainter& p, const Axes& axes, const ChartData::Series& series, double& last_label,
-                 const Palette& c) {
+void paintSeries(QPainter& p, const Axes& axes, const ChartData::Series& series) {
     QPolygonF line;
     for (const auto& point : series.points) line << axes.at(point.x(), point.y());
     p.setPen(QPen(series.colour, 1.8, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
@@ -101,14 +100,24 @@ void paintSeries(QPainter& p, const Axes& axes, const ChartData::Series& series,
     p.setPen(Qt::NoPen);
     p.setBrush(series.colour);
     for (const auto& point : line) p.drawEllipse(point, 2.6, 2.6);
-    if (line.isEmpty()) return;
-    // Names at the right end, pushed apart so that they never overlap.
-    double y = line.last().y();
-    if (std::abs(y - last_label) < 13) y = last_label + (y >= last_label ? 13 : -13);
-    last_label = y;
+}
+
+/// Names at the right ends of the lines, pushed apart from the top down so that they never overlap.
+void paintNames(QPainter& p, const Axes& axes, const ChartData& chart, const Palette& c) {
+    constexpr double kApart = 12.0;
+    std::vector<std::pair<QPointF, QString>> names;
+    for (const auto& series : chart.series)
+        if (!series.points.empty())
+            names.emplace_back(axes.at(series.points.back().x(), series.points.back().y()), series.name);
+    std::stable_sort(names.begin(), names.end(),
+                     [](const auto& a, const auto& b) { return a.first.y() < b.first.y(); });
+    for (std::size_t i = 1; i < names.size(); ++i)
+        if (names[i].first.y() - names[i - 1].first.y() < kApart)
+            names[i].first.setY(names[i - 1].first.y() + kApart);
     p.setFont(houseFont(10));
     p.setPen(c.text);
-    p.drawText(QRectF(line.last().x() + 7, y - 7, 58, 14), Qt::AlignLeft | Qt::AlignVCenter, series.name);
+    for (const auto& [at, name] : names)
+        p.drawText(QRectF(at.x() + 7, at.y() - 7, 58, 14), Qt::AlignLeft | Qt::AlignVCenter, name);
 }
 
 }  // namespace
@@ -137,8 +146,8 @@ void paintChart(QPainter& painter, const QRectF& area, const ChartData& chart, c
     const Axes axes(area, x, y);
     paintGrid(painter, axes, chart, x, y, palette);
     paintMarks(painter, axes, chart, x, y, palette);
-    double last_label = -1e9;
-    for (const auto& series : chart.series) paintSeries(painter, axes, series, last_label, palette);
+    for (const auto& series : chart.series) paintSeries(painter, axes, series);
+    paintNames(painter, axes, chart, palette);
     painter.restore();
 }
 
