@@ -4,6 +4,7 @@
 #include <algorithm>
 
 #include "core/checks.h"
+#include "core/immersion.h"
 #include "report/plan_figure.h"
 #include "report/text.h"
 
@@ -40,14 +41,28 @@ QString waterSentence(const Tank* tank, WaterState water) {
     return (water == WaterState::Moving ? tr("%1, moving") : tr("%1, pumps off")).arg(kind);
 }
 
-QString immersionSentence(const MeterProfile& meter) {
+/// What Glumet was to do is said by what it has done: readings that came otherwise, from a file say, were not
+/// touched.
+QString immersionSentence(const MeterProfile& meter, const Run& run) {
+    int applied = 0;
+    int all = 0;
+    for (const auto& plane : run.planes)
+        for (const auto& reading : plane.readings) {
+            if (!reading.counts()) continue;
+            ++all;
+            applied += immersionApplied(reading) ? 1 : 0;
+        }
     switch (meter.immersion_by) {
         case ImmersionBy::Nobody:
             return tr("immersion factor not applied");
         case ImmersionBy::MeterMode:
             return tr("immersion ×%1 applied by the meter").arg(meter.immersion_factor);
         case ImmersionBy::Glumet:
-            return tr("immersion ×%1 applied by Glumet").arg(meter.immersion_factor);
+            return applied == all ? tr("immersion ×%1 applied by Glumet").arg(meter.immersion_factor)
+                                  : tr("immersion ×%1 applied by Glumet to %2 of %3 readings")
+                                        .arg(meter.immersion_factor)
+                                        .arg(applied)
+                                        .arg(all);
     }
     return {};
 }
@@ -171,7 +186,7 @@ class ReviewMaker {
                 {tr("Meter"),
                  tr("%1, %2; %3; calibration ± %4")
                      .arg(text(meter->name), meter->kind.empty() ? tr("kind not stated") : text(meter->kind),
-                          immersionSentence(*meter), text(percentText(meter->relative_uncertainty)))});
+                          immersionSentence(*meter, run), text(percentText(meter->relative_uncertainty)))});
         else
             r_.conditions.push_back({tr("Meter"), tr("not recorded")});
         const auto power = powerSentence(run, byId(r_.bench.fixtures, run.fixture));

@@ -339,6 +339,29 @@ class TestInstruments : public QObject {
                     .contains(QLatin1String("not a list")));
     }
 
+    void theImmersionFactorIsAppliedOnceAndTheRawValueKept() {
+        QVERIFY(w_->createWithRuns({200}));
+        MeterProfile profile;
+        profile.name = "S2";
+        profile.immersion_factor = 1.1;
+        profile.immersion_by = ImmersionBy::Glumet;
+        const auto meter_id = w_->session.project()->save(profile);
+        QVERIFY(meter_id.has_value());
+        auto run = w_->session.bench().runs[0];
+        run.meter = *meter_id;
+        QVERIFY(w_->session.project()->save(run));
+        w_->settle();
+        auto& meter = w_->attachMeter();
+        w_->window.showStage(StageId::Measure);
+        w_->settle();
+        meter.send(200.0, 3.0);
+        w_->key(Qt::Key_Space);
+        const auto& readings = w_->plane().readings;
+        QCOMPARE(readings.size(), std::size_t{1});
+        QVERIFY(std::abs(readings[0].mean.value() - 220.0) < 1e-9);
+        QCOMPARE(readings[0].extra.at("ppfd_before_immersion"), std::string("200"));
+    }
+
     void theDrawIsKeptWithEachReading() {
         QVERIFY(w_->createWithRuns({200}));
         auto owned = std::make_unique<glumet::testing::HandMeter>();

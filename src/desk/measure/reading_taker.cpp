@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "core/demo_scenario.h"
+#include "core/immersion.h"
 #include "meters/simulated_meter.h"
 
 namespace glumet {
@@ -180,6 +181,11 @@ bool ReadingTaker::keepTyped(double ppfd) {
 void ReadingTaker::store(Reading reading) {
     reading.time = session_.now().toStdString();
     if (const auto draw = session_.draw()) reading.power = *draw;
+    // The practice meter shows the truth under water already.
+    const bool practice = session_.meter() != nullptr && session_.meter()->simulated();
+    if (const auto* profile = byId(session_.bench().meters, session_.run()->meter);
+        profile != nullptr && !practice)
+        applyImmersion(reading, *profile, session_.run()->water);
     const auto cell = *target_;
     const bool doubtful = reading.flag == flag::kDoubtful;
     storing_ = true;
