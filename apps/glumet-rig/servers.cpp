@@ -55,6 +55,8 @@ Servers::Servers(Rig& rig) : rig_(rig) {
 }
 
 Servers::~Servers() {
+    // The servers delete their sockets after the list of listeners is gone.
+    for (auto* socket : listeners_) socket->disconnect(this);
     for (const int descriptor : descriptors_) ::close(descriptor);
 }
 

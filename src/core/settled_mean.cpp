@@ -79,6 +79,10 @@ void SettledMean::add(Second time, Ppfd ppfd) {
     if (!times_.empty() && time.value() <= times_.back()) return;
     times_.push_back(time.value());
     values_.push_back(ppfd.value());
+    while (times_.size() > 2 && times_.back() - times_[1] >= rule_.longest.value()) {
+        times_.pop_front();
+        values_.pop_front();
+    }
 }
 
 void SettledMean::clear() {
@@ -135,7 +139,7 @@ std::vector<double> undisturbed(const std::vector<double>& values) {
 
 std::optional<Settled> SettledMean::state() const {
     if (values_.size() < 2) return std::nullopt;
-    const auto kept = undisturbed(values_);
+    const auto kept = undisturbed({values_.begin(), values_.end()});
     Settled out;
     out.count = static_cast<int>(kept.size());
     out.left_out = static_cast<int>(values_.size() - kept.size());

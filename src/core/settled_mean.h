@@ -1,5 +1,6 @@
 #pragma once
 
+#include <deque>
 #include <optional>
 #include <vector>
 
@@ -53,7 +54,8 @@ class SettledMean {
 
     explicit SettledMean(SettleRule rule = {}) : rule_(rule) {}
 
-    /// A sample and its time, ascending, s. NaN and negative values are the meter's fault: not added.
+    /// A sample and its time, ascending, s. NaN and negative values are the meter's fault: not added. What is
+    /// older than the rule's longest time is forgotten, so that a probe left alone costs no memory.
     void add(Second time, Ppfd ppfd);
     void clear();
 
@@ -62,8 +64,8 @@ class SettledMean {
 
   private:
     SettleRule rule_;
-    std::vector<double> times_;
-    std::vector<double> values_;
+    std::deque<double> times_;
+    std::deque<double> values_;
 };
 
 /// The reading that is kept of a settled stretch, at the place where the probe was meant to be.

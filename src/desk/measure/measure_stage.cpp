@@ -70,10 +70,9 @@ MeasureStage::MeasureStage(Session& session)
         showTarget();
         showLive();
     });
-    connect(&taker_, &ReadingTaker::sampled, this, [this](double seconds, double ppfd) {
-        strip_->add(seconds, ppfd);
-        showLive();
-    });
+    connect(&taker_, &ReadingTaker::sampled, this,
+            [this](double seconds, double ppfd) { strip_->add(seconds, ppfd); });
+    connect(&taker_, &ReadingTaker::looked, this, &MeasureStage::showLive);
     connect(typed_, &QLineEdit::returnPressed, this, &MeasureStage::finishTyping);
 }
 
@@ -256,6 +255,8 @@ void MeasureStage::showLive() {
     rule_note_->setText(ruleNote());
     progress_->setShare(taker_.progress());
     if (!taker_.target()) return;
+    constexpr double kSeen = 0.02;  // of a ring; less is not worth painting the map
+    if (std::abs(taker_.progress() - map_->plan().next_progress) < kSeen) return;
     auto plan = map_->plan();
     plan.next_progress = taker_.progress();
     map_->setPlan(plan, colours());

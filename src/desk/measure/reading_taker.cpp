@@ -8,6 +8,11 @@
 #include "meters/simulated_meter.h"
 
 namespace glumet {
+namespace {
+
+constexpr double kLookInterval = 0.2;  // s
+
+}  // namespace
 
 ReadingTaker::ReadingTaker(Session& session) : session_(session) {
     connect(&session, &Session::meterChanged, this, &ReadingTaker::followMeter);
@@ -26,7 +31,7 @@ SettleRule ReadingTaker::rule() const {
 }
 
 double ReadingTaker::progress() const {
-    const auto now = mean_.state();
+    const auto& now = now_;
     if (!now || now->mean.value() <= 0.0) return 0.0;
     if (now->settled()) return 1.0;
     // The error falls with the root of time, so the share of the time needed is the square of its ratio.
@@ -56,6 +61,7 @@ void ReadingTaker::followState(MeterState state) {
     if (state != MeterState::Lost) return;
     session_.warn(session_.meter()->trouble());
     mean_ = SettledMean(rule());
+    now_.reset();
     watch_.reset();
     emit changed();
 }
@@ -96,6 +102,8 @@ void ReadingTaker::setTarget(std::optional<Cell> cell) {
     target_ = cell;
     armed_ = false;
     mean_ = SettledMean(rule());
+    now_.reset();
+    looked_s_ = -1.0;
     const auto* plane = session_.plane();
     if (cell && plane != nullptr && session_.meter() != nullptr)
         session_.meter()->probeMoved(Millimetre(plane->grid->xs_mm[static_cast<std::size_t>(cell->column)]),
@@ -115,10 +123,15 @@ void ReadingTaker::onSample(double seconds, double ppfd) {
     }
     mean_.add(Second(seconds), Ppfd(ppfd));
     emit sampled(seconds, ppfd);
-    const auto now = mean_.state();
-    if (!now || !now->settled()) return;
-    if (armed_ || hands_free_) take();
+    // An eye sees no more than a few figures a second, and each look at the mean costs.
+    if (looked_s_ >= 0.0 && seconds - looked_s_ < kLookInterval) return;
+    looked_s_ = seconds;
+    look();
+    emit looked();
+    if (now_ && now_->settled() && (armed_ || hands_free_)) take();
 }
+
+void ReadingTaker::look() { now_ = mean_.state(); }
 
 Reading ReadingTaker::atTarget() const {
     const auto& grid = *session_.plane()->grid;
@@ -135,7 +148,8 @@ void ReadingTaker::take() {
         emit changed();
         return;
     }
-    const auto now = mean_.state();
+    look();
+    const auto now = now_;
     if (!now) {
         session_.warn(session_.meter() == nullptr ? tr("No meter: type the value, then Enter.")
                                                   : tr("The meter has sent nothing yet."));

@@ -20,7 +20,7 @@ class ReadingTaker : public QObject {
     /// The point the probe is meant to be at; nothing when the plane has no grid or is complete.
     std::optional<Cell> target() const { return target_; }
     /// What has been gathered there so far.
-    std::optional<Settled> state() const { return mean_.state(); }
+    std::optional<Settled> state() const { return now_; }
     /// Space was pressed before the mean had settled: it is taken as soon as it has.
     bool armed() const { return armed_; }
     /// 0–1: how near the mean is to settled.
@@ -52,6 +52,7 @@ class ReadingTaker : public QObject {
   signals:
     void changed();  ///< target or armed state
     void sampled(double seconds, double ppfd);
+    void looked();  ///< state() is new: a few times a second
     void taken(double ppfd, bool doubtful);
 
   private:
@@ -63,7 +64,11 @@ class ReadingTaker : public QObject {
     Reading atTarget() const;
 
     Session& session_;
+    void look();
+
     SettledMean mean_;
+    std::optional<Settled> now_;  ///< of mean_, when it was last looked at
+    double looked_s_ = -1.0;
     std::optional<Cell> target_;
     std::optional<Cell> last_;
     Id plane_ = 0;
