@@ -31,6 +31,7 @@ class ValueStrip : public QWidget {
     double seconds_;
     bool framed_ = false;
     std::deque<std::pair<double, double>> samples_;
+    unsigned added_ = 0;
 };
 
 /// The line at the bottom: live reading with its swing, instrument, last word, saved state, units, theme.
