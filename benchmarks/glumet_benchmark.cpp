@@ -125,14 +125,12 @@ void changes(const QString& path) {
         for (int turn = 0; turn < 3; ++turn) QCoreApplication::processEvents();
     };
     settle();
-    for (const auto stage :
-         {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish}) {
+    for (const auto stage : kStages) {
         window.showStage(stage);
         settle();
     }
     double worst = 0.0;
-    for (const auto stage :
-         {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish}) {
+    for (const auto stage : kStages) {
         window.showStage(stage == StageId::Field ? StageId::Height : StageId::Field);
         settle();
         const double spent = median(9, [&] {

@@ -28,12 +28,16 @@ glumet::Bench asNew(glumet::Bench bench) {
     renumber(bench.accessories, &glumet::Run::accessory);
     renumber(bench.meters, &glumet::Run::meter);
     for (auto& run : bench.runs) {
+        const auto old = run.id;
         run.id = next--;
+        for (auto& check : bench.checks)
+            if (check.run == old) check.run = run.id;
         for (auto& plane : run.planes) {
             plane.id = next--;
             plane.readings.clear();
         }
     }
+    for (auto& check : bench.checks) check.id = next--;
     return bench;
 }
 

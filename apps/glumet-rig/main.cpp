@@ -7,6 +7,9 @@
 #include <cstdio>
 
 #include "core/demo_scenario.h"
+#include "core/reading_row.h"
+#include "core/survey/practice.h"
+#include "formats/readings_csv.h"
 #include "formats/scene_json.h"
 #include "servers.h"
 
@@ -44,6 +47,20 @@ int fail(const Problem& problem) {
     return 1;
 }
 
+/// Each run of a readings file against the truth of the scene it was taken under, a line a run. The fixtures'
+/// height is the scene's.
+int score(const QString& name, const LightScene& scene) {
+    QFile file(name);
+    if (!file.open(QIODevice::ReadOnly)) return fail({name.toStdString(), file.errorString().toStdString()});
+    const auto table = readReadings(std::string_view(file.readAll().toStdString()));
+    for (const auto& wrong : table.problems) fail(wrong);
+    if (!table.problems.empty()) return 1;
+    MergeReport merged;
+    for (const auto& run : withRows({}, table.rows, merged).runs)
+        std::printf("%s: %s\n", run.label.c_str(), scoreOf(run, scene, {}).sentence().c_str());
+    return 0;
+}
+
 }  // namespace
 
 int main(int argc, char** argv) {
@@ -66,6 +83,8 @@ int main(int argc, char** argv) {
         option("scene", "what shines (scene JSON); else the demonstration's first fixture", "FILE");
     const auto seed = option("seed", "of ripple and noise", "N", "1");
     const auto tcp = option("tcp", "send lines on this port, 0 for a free one", "PORT");
+    const auto spectra = option("spectra", "send a spectrum a line on this port", "PORT");
+    const auto scored = option("score", "compare a readings CSV with this scene's truth and exit", "FILE");
     const auto scpi = option("scpi", "answer questions on this port", "PORT");
     const auto control = option("control", "take commands on this port", "PORT");
     const auto modbus = option("modbus-tcp", "serve registers on this port", "PORT");
@@ -76,6 +95,7 @@ int main(int argc, char** argv) {
     parser.process(app);
     auto scene = parser.isSet(scene_option) ? sceneOfFile(parser.value(scene_option)) : demoScene();
     if (!scene) return fail(scene.error());
+    if (parser.isSet(scored)) return score(parser.value(scored), *scene);
     rig::Rig rig(*scene, parser.value(seed).toULongLong());
     if (parser.isSet(hand)) {
         const bool fast = parser.value(hand) == QLatin1String("fast");
@@ -87,6 +107,7 @@ int main(int argc, char** argv) {
         return static_cast<quint16>(parser.value(of).toUInt());
     };
     if (parser.isSet(tcp)) places.push_back(servers.lines(port(tcp)));
+    if (parser.isSet(spectra)) places.push_back(servers.spectra(port(spectra)));
     if (parser.isSet(scpi)) places.push_back(servers.scpi(port(scpi)));
     if (parser.isSet(control)) places.push_back(servers.control(port(control)));
     if (parser.isSet(modbus)) places.push_back(servers.modbusTcp(port(modbus)));

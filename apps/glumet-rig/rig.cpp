@@ -5,6 +5,8 @@
 #include <QStringList>
 #include <cmath>
 
+#include "core/wording.h"
+
 namespace glumet::rig {
 namespace {
 
@@ -13,11 +15,7 @@ constexpr Watt kRated{62.0};
 constexpr double kLiftedLow = 0.15;
 constexpr double kLiftedHigh = 0.55;
 
-std::optional<double> numberOf(const QString& word) {
-    bool fine = false;
-    const double value = word.toDouble(&fine);
-    return fine && std::isfinite(value) ? std::optional(value) : std::nullopt;
-}
+std::optional<double> numberOf(const QString& word) { return parseNumber(word.toStdString()); }
 
 }  // namespace
 
@@ -76,6 +74,28 @@ void Rig::send() {
         return;
     }
     emit line(QByteArray::fromStdString(fmt::format("PPFD={:.2f};P={:.2f}", last_ppfd_, last_watt_)));
+}
+
+/// A white lamp: a blue line and a broad yellow-green band.
+SpectralSample Rig::spectrumShape() {
+    SpectralSample sample{380.0, 5.0, SpectralUnit::WattPerSquareMetre, {}};
+    for (double nm = 380.0; nm <= 780.0; nm += sample.step_nm) {
+        const double blue = (nm - 452.0) / 11.0;
+        const double broad = (nm - 575.0) / 55.0;
+        sample.values.push_back(std::exp(-0.5 * blue * blue) + 0.8 * std::exp(-0.5 * broad * broad));
+    }
+    return sample;
+}
+
+QByteArray Rig::spectrumLine() const {
+    static const SpectralSample shape = spectrumShape();
+    static const double whole = shape.ppfd().value();
+    QByteArray line;
+    for (const double value : shape.values) {
+        if (!line.isEmpty()) line += ',';
+        line += QByteArray::number(value * last_ppfd_ / whole, 'g', 6);
+    }
+    return line;
 }
 
 QString Rig::command(const QString& line) {

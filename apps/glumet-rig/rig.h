@@ -10,6 +10,7 @@
 #include "core/light/sampling.h"
 #include "core/problem.h"
 #include "core/simulated_bench.h"
+#include "core/spectral_sample.h"
 
 namespace glumet::rig {
 
@@ -38,6 +39,11 @@ class Rig : public QObject {
     ///   fault NAME [VALUE]     driver, room, mode, slip, tilt, drift, warmup, noise, garbage, silence
     ///   (seconds) mend                   undo all faults
     QString command(const QString& line);
+
+    /// The present light as a spectrometer would send it: 380–780 nm by 5 nm, W·m⁻²·nm⁻¹, comma-separated;
+    /// its PPFD is ppfd().
+    QByteArray spectrumLine() const;
+    static SpectralSample spectrumShape();
 
     double ppfd() const { return last_ppfd_; }
     double watt() const { return last_watt_; }

@@ -17,6 +17,7 @@ namespace glumet::rig {
 namespace {
 
 constexpr int kUnit = 1;
+constexpr int kSpectrumMs = 500;
 
 /// Both ends of a raw pseudo-terminal that never blocks; the name is the other end's.
 struct Terminal {
@@ -94,6 +95,19 @@ void Servers::answer(QTcpServer& server, QString (Servers::*reply)(const QString
             connect(socket, &QTcpSocket::disconnected, socket, &QObject::deleteLater);
         }
     });
+}
+
+Expected<QString> Servers::spectra(quint16 port) {
+    connect(&spectra_, &QTcpServer::newConnection, this, [this] {
+        while (auto* socket = spectra_.nextPendingConnection())
+            connect(socket, &QTcpSocket::disconnected, socket, &QObject::deleteLater);
+    });
+    connect(&spectra_timer_, &QTimer::timeout, this, [this] {
+        const auto line = rig_.spectrumLine() + "\r\n";
+        for (auto* socket : spectra_.findChildren<QTcpSocket*>()) socket->write(line);
+    });
+    spectra_timer_.start(kSpectrumMs);
+    return listen(spectra_, port, "spectra");
 }
 
 Expected<QString> Servers::scpi(quint16 port) {

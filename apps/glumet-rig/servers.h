@@ -4,6 +4,7 @@
 #include <QSocketNotifier>
 #include <QTcpServer>
 #include <QTcpSocket>
+#include <QTimer>
 #include <memory>
 
 #include "rig.h"
@@ -21,6 +22,8 @@ class Servers : public QObject {
 
     /// Lines to everybody who connects. Port 0 takes a free one.
     Expected<QString> lines(quint16 port);
+    /// A spectrum a line, twice a second, to everybody who connects.
+    Expected<QString> spectra(quint16 port);
     /// Answers the questions MEAS:PPFD?, MEAS:POW? and *IDN?.
     Expected<QString> scpi(quint16 port);
     /// The control line of Rig::command.
@@ -46,6 +49,8 @@ class Servers : public QObject {
     Rig& rig_;
     QTcpServer lines_;
     QTcpServer scpi_;
+    QTcpServer spectra_;
+    QTimer spectra_timer_;
     QTcpServer control_;
     QList<QTcpSocket*> listeners_;
     quint16 lines_port_ = 0;

@@ -35,8 +35,7 @@ QString demoCopy(const QString& shipped, bool fresh) {
 }
 
 std::optional<StageId> stageNamed(const QString& name) {
-    for (const auto stage :
-         {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish})
+    for (const auto stage : kStages)
         if (StageBar::nameOf(stage).compare(name, Qt::CaseInsensitive) == 0) return stage;
     return std::nullopt;
 }
@@ -67,7 +66,7 @@ Options parse(const QApplication& app) {
                                   QStringLiteral("render one stage at 1280×800 and exit"),
                                   QStringLiteral("PNG"));
     const QCommandLineOption stage(QStringLiteral("stage"),
-                                   QStringLiteral("bench, measure, field, height or publish"),
+                                   QStringLiteral("bench, plan, measure, field, height or publish"),
                                    QStringLiteral("NAME"));
     const QCommandLineOption unit(QStringLiteral("unit"), QStringLiteral("cm, mm or in"),
                                   QStringLiteral("UNIT"), QStringLiteral("cm"));

@@ -33,6 +33,17 @@ enum class WaterKind { Fresh, Sea };
 /// A bare painted-back bench compares fixtures; a living tank shows what livestock gets. Never mixed.
 enum class TankUse { Bench, Living };
 
+/// Something no probe gets through from above: a brace, a pump, a pipe. A rectangle in plan, mm, from < to.
+struct Obstacle {
+    std::string name;
+    Millimetre from_x{0};
+    Millimetre to_x{0};
+    Millimetre from_y{0};
+    Millimetre to_y{0};
+
+    bool operator==(const Obstacle&) const = default;
+};
+
 /// Inner sizes, all > 0 mm. x runs along the length from the left, y from front to back, depth downward
 /// from the surface.
 struct Tank {
@@ -44,6 +55,7 @@ struct Tank {
     std::array<Wall, 4> walls{};  ///< in the order of kSides
     WaterKind water_kind = WaterKind::Fresh;
     TankUse use = TankUse::Bench;
+    std::vector<Obstacle> obstacles;
 
     const Wall& wall(Side side) const { return walls[static_cast<std::size_t>(side)]; }
     Wall& wall(Side side) { return walls[static_cast<std::size_t>(side)]; }
@@ -91,6 +103,27 @@ struct Accessory {
 /// Who multiplied by the immersion factor, so that it is done once and only once.
 enum class ImmersionBy { Nobody, MeterMode, Glumet };
 
+/// One point of a sensor's spectral response, 1 where it tells the truth.
+struct ResponsePoint {
+    double wavelength_nm = 0.0;
+    double relative = 1.0;
+
+    bool operator==(const ResponsePoint&) const = default;
+};
+
+/// What a meter's readings of one channel are multiplied by, found beside another meter. Stored readings keep
+/// their raw value.
+struct MeterCorrection {
+    std::string channel;       ///< the run's preset it holds for; empty: any
+    double factor = 1.0;       ///< > 0
+    double uncertainty = 0.0;  ///< of the factor, k = 1, relative
+    std::string source;        ///< in words: "twin Sensor S2, 9 pairs"
+    std::string time;
+    bool applied = true;  ///< to readings taken from now on
+
+    bool operator==(const MeterCorrection&) const = default;
+};
+
 struct MeterProfile {
     Id id = 0;
     std::string name;
@@ -100,6 +133,9 @@ struct MeterProfile {
     double relative_uncertainty = 0.05;  ///< absolute calibration, k = 1 share of the reading
     std::string calibrated_on;           ///< ISO date or empty
     std::string note;
+    std::vector<ResponsePoint> response;  ///< ascending wavelength; empty: not known
+    double cosine_error = 0.0;  ///< largest relative error of oblique light up to 60°, 0: not stated
+    std::vector<MeterCorrection> corrections;
 
     bool operator==(const MeterProfile&) const = default;
 };
@@ -115,8 +151,30 @@ struct Method {
     Second longest_reading{30};            ///< a reading is offered after this, settled or not
     Millimetre height_error{2.5};          ///< standard error of setting the mounting height
     std::string note;
+    int check_every = 0;  ///< readings between two check points (reference or repeat); 0: none
 
     bool operator==(const Method&) const = default;
+};
+
+/// What is checked before the first reading.
+enum class CheckKind { Draw, WarmUp, Dark, Water, ProbeLevel, Height, MeterMode, MeterTruth };
+inline constexpr std::array kCheckKinds{CheckKind::Draw,      CheckKind::WarmUp,     CheckKind::Dark,
+                                        CheckKind::Water,     CheckKind::ProbeLevel, CheckKind::Height,
+                                        CheckKind::MeterMode, CheckKind::MeterTruth};
+
+/// One check as it was made. A later one of the same kind and subject takes its place; both are kept.
+struct CommissionCheck {
+    Id id = 0;
+    Id run = 0;
+    CheckKind kind = CheckKind::Draw;
+    std::string subject;  ///< a channel, or what it was compared with; empty: the whole
+    double value = 0.0;   ///< in the kind's unit, see core/commission.h
+    bool passed = false;
+    std::string verdict;    ///< one sentence
+    std::string overruled;  ///< why work went on although it failed; published
+    std::string time;
+
+    bool operator==(const CommissionCheck&) const = default;
 };
 
 }  // namespace glumet

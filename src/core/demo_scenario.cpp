@@ -5,6 +5,10 @@
 #include <cmath>
 
 #include "core/grid.h"
+#include "core/placement.h"
+#include "core/survey/commission.h"
+#include "core/survey/repeatability.h"
+#include "core/survey/survey_method.h"
 #include "core/sweep.h"
 
 namespace glumet {
@@ -104,6 +108,7 @@ struct Planted {
     int readings = -1;  ///< break off after so many; −1 is all
 };
 
+constexpr std::uint64_t kAgainSeed = 1000;
 constexpr double kRoomLight = 7.5;
 constexpr double kDeadShare = 0.54;
 constexpr double kSlipMm = 55.0;
@@ -111,9 +116,11 @@ constexpr double kWrongMode = 1.0 / 1.32;
 
 class DemoMaker {
   public:
-    explicit DemoMaker(std::uint64_t seed) : bench_(demoBench()), seed_(seed), noise_(seed) {}
+    explicit DemoMaker(std::uint64_t seed)
+        : bench_(demoBench()), seed_(seed), noise_(seed), check_noise_(seed + 1) {}
 
     Bench make() {
+        bench_.method.check_every = 18;
         for (const double h : {120, 150, 180, 210, 240, 270, 300})
             addRun(kOsier, 0, h, {.slipped_probe = h == 240});
         addRun(kOsier, 0, 330, {.readings = 36 + 21});
@@ -124,10 +131,76 @@ class DemoMaker {
         for (const double h : {150, 200, 250, 300, 350}) addRun(kAlder, 0, h, {.room_light = h == 250});
         for (const double h : {80, 120, 160, 200}) addRun(kRushlight, 0, h, {});
         for (const double h : {120, 160, 200, 240, 280}) addRun(kOsierAged, 0, h, {});
+        planSpacing();
         return std::move(bench_);
     }
 
   private:
+    /// What the team wants to read next: two clusters over the raceway, moved outward. Nothing is read yet.
+    void planSpacing() {
+        const auto& raceway = bench_.tanks[1];
+        SurveyMethod method;
+        method.name = "spacing";
+        method.heights = {Millimetre(210)};
+        method.depths = {Millimetre(220)};
+        method.columns = 12;
+        method.fixtures = 2;
+        method.spreads = {Millimetre(420), Millimetre(500), Millimetre(580)};
+        auto planned = plannedRuns(bench_, method, {{kOsier}, raceway.id, kMeterSub});
+        for (auto& run : *planned) {
+            run.id = static_cast<Id>(bench_.runs.size()) + 1;
+            for (auto& plane : run.planes) plane.id = next_plane_++;
+            bench_.runs.push_back(std::move(run));
+        }
+    }
+
+    void addCheck(const Run& run, CheckKind kind, double value, const CheckVerdict& verdict,
+                  const std::string& overruled = {}) {
+        CommissionCheck check;
+        check.id = static_cast<Id>(bench_.checks.size()) + 1;
+        check.run = run.id;
+        check.kind = kind;
+        check.value = value;
+        check.passed = verdict.passed;
+        check.verdict = verdict.sentence;
+        check.overruled = overruled;
+        check.time = run.planes.front().readings.front().time;
+        bench_.checks.push_back(std::move(check));
+    }
+
+    /// What was checked before the run; the room light was forgotten where it is planted.
+    void addChecks(const Run& run, const Planted& planted) {
+        const auto watt = run.power();
+        const auto& f = *byId(bench_.fixtures, run.fixture);
+        addCheck(run, CheckKind::Draw, watt->value(), judgeDraw(*watt, f.rated_power, 100.0, ""),
+                 planted.half_dead_driver ? "read on purpose, to show what half a driver does to a map" : "");
+        const double rate = std::round(5.0 * check_noise_.normal()) / 100.0;
+        addCheck(run, CheckKind::WarmUp, rate, judgeWarmUpPercent(rate));
+        if (!planted.room_light) addCheck(run, CheckKind::Dark, 0.2, judgeDark(Ppfd(0.2), run));
+        const double again = run.height.value() + std::round(1.5 * check_noise_.normal());
+        addCheck(run, CheckKind::Height, again,
+                 judgeHeight(Millimetre(again), run, bench_.method.height_error));
+    }
+
+    /// Every eighteen readings the reference point or an earlier point once more, read by its own simulator
+    /// so that the field's readings stay what they are.
+    void addCheckReading(SimulatedBench& sim, const Run& run, Plane& plane) {
+        const auto due = checkPointDue(plane, bench_.method.check_every);
+        if (!due) return;
+        const auto time = plane.readings.back().time;
+        const auto power = plane.readings.back().power;
+        auto reading =
+            sim.read(Millimetre(plane.grid->xs_mm[static_cast<std::size_t>(due->cell.column)]),
+                     Millimetre(plane.grid->ys_mm[static_cast<std::size_t>(due->cell.row)]), plane.depth);
+        reading.x = Millimetre(plane.grid->xs_mm[static_cast<std::size_t>(due->cell.column)]);
+        reading.y = Millimetre(plane.grid->ys_mm[static_cast<std::size_t>(due->cell.row)]);
+        scale(reading, 1.0, run.dark_reading->value());
+        reading.power = power;
+        reading.flag = due->kind == CheckPointKind::Reference ? flag::kReference : flag::kRepeat;
+        reading.time = time;
+        plane.readings.push_back(std::move(reading));
+    }
+
     void addRun(Id fixture_id, Id accessory, double height, const Planted& planted) {
         Run run;
         run.id = static_cast<Id>(bench_.runs.size()) + 1;
@@ -143,12 +216,15 @@ class DemoMaker {
         run.label =
             fmt::format("{:02} {} {:.0f}", run.id, byId(bench_.fixtures, fixture_id)->name, height / 10.0);
         fillPlanes(run, planted);
+        addChecks(run, planted);
         bench_.runs.push_back(std::move(run));
     }
 
     void fillPlanes(Run& run, const Planted& planted) {
         const auto& tank = bench_.tanks.front();
         SimulatedBench sim(sceneOf(bench_, run), {}, seed_ + static_cast<std::uint64_t>(run.id));
+        SimulatedBench again(sceneOf(bench_, run), {},
+                             seed_ + kAgainSeed + static_cast<std::uint64_t>(run.id));
         int left = planted.readings;
         for (const double depth : {150.0, 300.0, 450.0}) {
             Plane plane;
@@ -160,6 +236,7 @@ class DemoMaker {
                 --left;
                 const bool slips = planted.slipped_probe && depth == 150.0 && cell == Cell{4, 1};
                 plane.readings.push_back(read(sim, run, plane, cell, planted, slips ? kSlipMm : 0.0));
+                if (run.fixture == kOsier && run.accessory == 0) addCheckReading(again, run, plane);
             }
             run.planes.push_back(std::move(plane));
         }
@@ -209,6 +286,7 @@ class DemoMaker {
     Bench bench_;
     std::uint64_t seed_;
     Noise noise_;
+    Noise check_noise_;
     Id next_plane_ = 1;
     int taken_ = 0;
 };
@@ -254,7 +332,8 @@ LightScene sceneOf(const Bench& bench, const Run& run) {
     scene.beams = {truth.beam};
     const auto* known = byId(bench.fixtures, run.fixture);
     const auto emitters = latticeEmitters(known == nullptr ? Fixture{} : *known, truth.flux, 0);
-    hangInRow(scene, run.fixtures, run.height, run.level_pct.value_or(100.0) / 100.0, emitters);
+    hangAt(scene, hangingPlaces(run, scene.length_mm), run.height, run.level_pct.value_or(100.0) / 100.0,
+           emitters);
     return scene;
 }
 

@@ -5,6 +5,7 @@
 #include <cmath>
 
 #include "core/grid.h"
+#include "core/placement.h"
 
 namespace glumet {
 namespace {
@@ -37,7 +38,8 @@ Expected<LightScene> describedScene(const Bench& bench, const Run& run) {
     auto scene = emptyScene(*tank, run.water == WaterState::Dry);
     scene.beams = {*fixture->beam};
     const auto emitters = latticeEmitters(*fixture, fixture->flux.value_or(PhotonFlux(kUnstatedFlux)), 0);
-    hangInRow(scene, run.fixtures, run.height, run.level_pct.value_or(100.0) / 100.0, emitters);
+    hangAt(scene, hangingPlaces(run, scene.length_mm), run.height, run.level_pct.value_or(100.0) / 100.0,
+           emitters);
     if (const auto wrong = wrongWith(scene)) return tl::make_unexpected(*wrong);
     return scene;
 }

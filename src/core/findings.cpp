@@ -6,6 +6,8 @@
 #include <cmath>
 
 #include "core/checks.h"
+#include "core/survey/field_so_far.h"
+#include "core/survey/route.h"
 
 namespace glumet {
 namespace {
@@ -185,7 +187,7 @@ Finding afterRun(const Bench& bench, Place place, const FindingContext& context)
     for (std::size_t i = 0; i < bench.runs.size(); ++i) {
         if (configurationOf(bench.runs[i]) != configuration) continue;
         for (const auto& plane : bench.runs[i].planes)
-            if (plane.grid && nextCell(*plane.grid, plane.readings))
+            if (nextOnWay(bench, bench.runs[i], plane))
                 return finding(FindingKind::Next,
                                "Go on at " + lengthText(bench.runs[i].height, context.unit),
                                fmt::format("This run is complete; that one lacks points {} under water.",
@@ -202,7 +204,8 @@ std::vector<Finding> runDoubts(const Bench& bench, std::size_t run, const Findin
     std::vector<Finding> out;
     addDrawDoubt(bench, run, out);
     addRoomLightDoubt(bench.runs[run], run, out);
-    addMirrorDoubts(bench.runs[run], run, context, out);
+    // A pair is no evidence where light and tank differ from left to right.
+    if (isSymmetric(bench, bench.runs[run])) addMirrorDoubts(bench.runs[run], run, context, out);
     return out;
 }
 
@@ -259,8 +262,8 @@ std::vector<Finding> measureFindings(const Bench& bench, std::size_t run, Millim
     const auto* plane = planeAt(bench.runs[run], depth);
     if (plane == nullptr || !plane->grid) return out;
     const Place place{run, depth};
-    if (const auto next = nextCell(*plane->grid, plane->readings)) {
-        auto item = finding(FindingKind::Next, cellName(*next) + " is next",
+    if (const auto next = nextOnWay(bench, bench.runs[run], *plane)) {
+        auto item = finding(FindingKind::Next, cellName(*plane->grid, *next) + " is next",
                             "Put the probe there; space takes the mean once it has settled.",
                             EvidenceView::Measure, place);
         item.cell = next;
@@ -268,7 +271,7 @@ std::vector<Finding> measureFindings(const Bench& bench, std::size_t run, Millim
         return out;
     }
     for (const auto& other : bench.runs[run].planes)
-        if (other.grid && nextCell(*other.grid, other.readings)) {
+        if (nextOnWay(bench, bench.runs[run], other)) {
             out.push_back(
                 finding(FindingKind::Next, "This plane is complete",
                         fmt::format("Lower the probe to {}.", lengthText(other.depth, context.unit)),

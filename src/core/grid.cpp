@@ -30,7 +30,10 @@ std::vector<double> centres(Millimetre extent, int count) {
 }  // namespace
 
 Grid cellCentres(Millimetre length, Millimetre width, int columns, int rows) {
-    return {centres(length, columns), centres(width, rows)};
+    Grid grid;
+    grid.xs_mm = centres(length, columns);
+    grid.ys_mm = centres(width, rows);
+    return grid;
 }
 
 std::optional<Grid> detectGrid(const std::vector<Reading>& readings) {
@@ -42,7 +45,9 @@ std::optional<Grid> detectGrid(const std::vector<Reading>& readings) {
         ys.push_back(reading.y.value());
     }
     const auto count = static_cast<int>(xs.size());
-    Grid grid{distinct(std::move(xs)), distinct(std::move(ys))};
+    Grid grid;
+    grid.xs_mm = distinct(std::move(xs));
+    grid.ys_mm = distinct(std::move(ys));
     if (count == 0 || grid.cells() != count) return std::nullopt;
     const auto cells = readingOfCell(grid, readings);
     if (std::find(cells.begin(), cells.end(), -1) != cells.end()) return std::nullopt;
@@ -69,6 +74,17 @@ std::string cellName(Cell cell) {
     return letters + std::to_string(cell.row + 1);
 }
 
+std::string cellName(const Grid& grid, Cell cell) {
+    const auto named = grid.names.find(cell);
+    return named == grid.names.end() ? cellName(cell) : named->second;
+}
+
+std::optional<Grid> readGrid(const Plane& plane) {
+    if (plane.grid && !plane.grid->left_out.empty() && !nextCell(*plane.grid, plane.readings))
+        return plane.grid;
+    return detectGrid(plane.readings);
+}
+
 std::vector<int> readingOfCell(const Grid& grid, const std::vector<Reading>& readings) {
     std::vector<int> cells(static_cast<std::size_t>(grid.cells()), -1);
     for (std::size_t i = 0; i < readings.size(); ++i) {
@@ -84,16 +100,23 @@ std::vector<Cell> serpentine(const Grid& grid) {
     std::vector<Cell> route;
     route.reserve(static_cast<std::size_t>(grid.cells()));
     for (int row = 0; row < grid.rows(); ++row)
-        for (int step = 0; step < grid.columns(); ++step)
-            route.push_back({row % 2 == 0 ? step : grid.columns() - 1 - step, row});
+        for (int step = 0; step < grid.columns(); ++step) {
+            const Cell cell{row % 2 == 0 ? step : grid.columns() - 1 - step, row};
+            if (grid.planned(cell)) route.push_back(cell);
+        }
     return route;
 }
 
-std::optional<Cell> nextCell(const Grid& grid, const std::vector<Reading>& readings) {
+std::optional<Cell> firstUnread(const Grid& grid, const std::vector<Reading>& readings,
+                                const std::vector<Cell>& way) {
     const auto cells = readingOfCell(grid, readings);
-    for (const auto cell : serpentine(grid))
+    for (const auto cell : way)
         if (cells[static_cast<std::size_t>(cell.row * grid.columns() + cell.column)] < 0) return cell;
     return std::nullopt;
+}
+
+std::optional<Cell> nextCell(const Grid& grid, const std::vector<Reading>& readings) {
+    return firstUnread(grid, readings, serpentine(grid));
 }
 
 }  // namespace glumet

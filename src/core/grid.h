@@ -11,13 +11,6 @@ namespace glumet {
 /// Two positions closer than this are the same point, mm: finer than anyone places a probe.
 inline constexpr double kSamePointMm = 0.5;
 
-/// A cell of a grid: column from the left, row from the front, both from 0.
-struct Cell {
-    int column = 0;
-    int row = 0;
-    bool operator==(const Cell&) const = default;
-};
-
 /// Grid of cell centres over a footprint: x = (i+½)·length/columns, y = (j+½)·width/rows.
 /// Needs columns, rows ≥ 1.
 Grid cellCentres(Millimetre length, Millimetre width, int columns, int rows);
@@ -38,14 +31,24 @@ int ringCount(const Grid& grid);
 /// "A1" is the front left cell; letters run along the length, past Z as AA, AB …
 std::string cellName(Cell cell);
 
+/// The name the grid gives the cell, else cellName().
+std::string cellName(const Grid& grid, Cell cell);
+
+/// The planned lattice when every planned cell is read, else the one detectGrid() finds.
+std::optional<Grid> readGrid(const Plane& plane);
+
 /// Index into `readings` of the counted value of each cell, row by row from the front (size cells());
 /// −1 where there is none.
 std::vector<int> readingOfCell(const Grid& grid, const std::vector<Reading>& readings);
 
-/// Cells in the order that moves the probe least: row by row, every other row backward.
+/// Planned cells row by row, every other row backward: the shortest way over a lattice without obstacles.
 std::vector<Cell> serpentine(const Grid& grid);
 
-/// First cell of the serpentine that has no counted reading yet.
+/// First cell of a way that has no counted reading yet.
+std::optional<Cell> firstUnread(const Grid& grid, const std::vector<Reading>& readings,
+                                const std::vector<Cell>& way);
+
+/// firstUnread() along the serpentine.
 std::optional<Cell> nextCell(const Grid& grid, const std::vector<Reading>& readings);
 
 }  // namespace glumet

@@ -31,7 +31,7 @@ double populationSd(const std::vector<double>& values, double mean) {
 }
 
 void addRings(const Plane& plane, PlaneStatistics& out) {
-    const auto grid = detectGrid(plane.readings);
+    const auto grid = readGrid(plane);
     if (!grid) return;
     std::vector<double> sums(static_cast<std::size_t>(ringCount(*grid)), 0.0);
     out.ring_sizes.assign(sums.size(), 0);
@@ -40,9 +40,14 @@ void addRings(const Plane& plane, PlaneStatistics& out) {
         for (int column = 0; column < grid->columns(); ++column) {
             const auto ring = static_cast<std::size_t>(ringOf(*grid, {column, row}));
             const auto index = cells[static_cast<std::size_t>(row * grid->columns() + column)];
+            if (index < 0) continue;  // not planned
             sums[ring] += plane.readings[static_cast<std::size_t>(index)].mean.value();
             ++out.ring_sizes[ring];
         }
+    if (std::find(out.ring_sizes.begin(), out.ring_sizes.end(), 0) != out.ring_sizes.end()) {
+        out.ring_sizes.clear();  // a ring nobody can reach: its mean would be made up
+        return;
+    }
     for (std::size_t ring = 0; ring < sums.size(); ++ring)
         out.ring_means.emplace_back(sums[ring] / out.ring_sizes[ring]);
     if (sums.size() > 1 && out.ring_means.front().value() > 0.0)

@@ -112,8 +112,12 @@ class Merge {
         reading.id = 0;
         auto& points = pointsOf(plane);
         const auto at = points.find(pointOf(reading));
-        if (at == points.end() || reading.superseded) {
-            if (!reading.superseded) points[pointOf(reading)] = plane.readings.size();
+        if (reading.isCheck() && holds(plane, reading)) {
+            ++report_.already_there;
+            return;
+        }
+        if (at == points.end() || reading.superseded || reading.isCheck()) {
+            if (!reading.superseded && !reading.isCheck()) points[pointOf(reading)] = plane.readings.size();
             plane.readings.push_back(reading);
             ++report_.added;
             return;
@@ -131,12 +135,21 @@ class Merge {
         ++report_.superseding;
     }
 
+    /// Whether the same check reading has come before.
+    static bool holds(const Plane& plane, const Reading& reading) {
+        return std::any_of(plane.readings.begin(), plane.readings.end(), [&](const Reading& other) {
+            return other.isCheck() && other.mean == reading.mean && other.time == reading.time &&
+                   pointOf(other) == pointOf(reading);
+        });
+    }
+
     /// Index of the counted reading at each point of a plane, made once per plane.
     std::map<PointKey, std::size_t>& pointsOf(const Plane& plane) {
         const auto [known, fresh] = points_.try_emplace(plane.id);
         if (fresh)
             for (std::size_t i = 0; i < plane.readings.size(); ++i)
-                if (!plane.readings[i].superseded) known->second[pointOf(plane.readings[i])] = i;
+                if (!plane.readings[i].superseded && !plane.readings[i].isCheck())
+                    known->second[pointOf(plane.readings[i])] = i;
         return known->second;
     }
 

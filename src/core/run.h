@@ -1,5 +1,6 @@
 #pragma once
 
+#include <algorithm>
 #include <map>
 #include <optional>
 #include <string>
@@ -13,6 +14,10 @@ namespace glumet {
 namespace flag {
 inline constexpr const char* kDoubtful = "doubtful";  ///< counted, and pointed at
 inline constexpr const char* kExcluded = "excluded";  ///< kept, and left out of every statistic
+/// A return to a plane's reference point: tells drift, is in no statistic of the field.
+inline constexpr const char* kReference = "reference";
+/// An earlier point read once more: tells repeatability, is in no statistic of the field.
+inline constexpr const char* kRepeat = "repeat";
 }  // namespace flag
 
 /// One settled value at one place, 0 ≤ x ≤ length, 0 ≤ y ≤ width.
@@ -33,11 +38,20 @@ struct Reading {
     std::map<std::string, std::string> extra;  ///< imported columns Glumet does not know
 
     /// Whether statistics and verdicts use this value.
-    bool counts() const { return !superseded && flag != flag::kExcluded; }
+    bool counts() const { return !superseded && flag != flag::kExcluded && !isCheck(); }
+    /// Taken beside the field's own readings, to tell how well they repeat.
+    bool isCheck() const { return flag == flag::kReference || flag == flag::kRepeat; }
     /// Relative standard error of the mean, sd/(mean·√samples); nothing when the swing was not recorded.
     std::optional<double> relativeStandardError() const;
 
     bool operator==(const Reading&) const = default;
+};
+
+/// A cell of a grid: column from the left, row from the front, both from 0.
+struct Cell {
+    int column = 0;
+    int row = 0;
+    auto operator<=>(const Cell&) const = default;
 };
 
 /// Cell centres of a lattice, both ascending, mm. Columns run along x from the left, rows along y from
@@ -45,10 +59,14 @@ struct Reading {
 struct Grid {
     std::vector<double> xs_mm;
     std::vector<double> ys_mm;
+    std::vector<Cell> left_out = {};  ///< ascending; cells that are not to be read: under a brace, or no spot
+    std::map<Cell, std::string> names = {};  ///< of single cells: an organism, a spot
 
     int columns() const { return static_cast<int>(xs_mm.size()); }
     int rows() const { return static_cast<int>(ys_mm.size()); }
     int cells() const { return columns() * rows(); }
+    bool planned(Cell cell) const { return !std::binary_search(left_out.begin(), left_out.end(), cell); }
+    int plannedCells() const { return cells() - static_cast<int>(left_out.size()); }
     bool operator==(const Grid&) const = default;
 };
 
@@ -93,6 +111,7 @@ struct Bench {
     std::vector<MeterProfile> meters;
     Method method;
     std::vector<Run> runs;
+    std::vector<CommissionCheck> checks;  ///< in the order they were made
 };
 
 /// The element of `items` with that id, or nullptr.

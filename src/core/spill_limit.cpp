@@ -8,6 +8,7 @@
 
 #include "core/grid.h"
 #include "core/monotone_cubic.h"
+#include "core/survey/repeatability.h"
 
 namespace glumet {
 namespace {
@@ -68,14 +69,16 @@ bool samePoints(const Plane& a, const Plane& b) {
 
 /// Standard error of the grid mean from ripple alone, as a share of the mean. Counts the readings for
 /// which `assumed` had to stand in.
-double rippleError(const Plane& plane, double mean, double assumed, int& assumed_count) {
+double rippleError(const Plane& plane, double mean, double assumed, double repeatability,
+                   int& assumed_count) {
     double variance = 0.0;
     int n = 0;
     for (const auto& reading : plane.readings) {
         if (!reading.counts()) continue;
         const auto own = reading.relativeStandardError();
         if (!own) ++assumed_count;
-        const double error = own.value_or(assumed) * reading.mean.value();
+        // Repeats show ripple and placing together, so they stand for the smaller of the two.
+        const double error = std::max(own.value_or(assumed), repeatability) * reading.mean.value();
         variance += error * error;
         ++n;
     }
@@ -183,14 +186,15 @@ class Judge {
     void estimateErrors() {
         for (std::size_t i = 0; i < levels_.size(); ++i) {
             auto& level = levels_[i];
-            const double ripple = rippleError(*level.plane, level.statistics.mean.value(),
-                                              options_.assumed_relative_error, verdict_.readings_assumed);
+            const double ripple =
+                rippleError(*level.plane, level.statistics.mean.value(), options_.assumed_relative_error,
+                            options_.repeatability, verdict_.readings_assumed);
             const auto& before = levels_[i == 0 ? 0 : i - 1];
             const auto& after = levels_[std::min(i + 1, levels_.size() - 1)];
             const double slope = (after.statistics.mean.value() - before.statistics.mean.value()) /
                                  (after.height - before.height).value();
             const double placing = slope * options_.height_error.value() / level.statistics.mean.value();
-            level.relative_error = std::hypot(ripple, placing);
+            level.relative_error = std::hypot(ripple, placing, options_.drift / std::sqrt(3.0));
         }
     }
 
@@ -346,7 +350,21 @@ std::optional<Problem> SpillLimitOptions::invalid() const {
     if (!(assumed_relative_error >= 0.0))
         return Problem{"assumed_relative_error",
                        fmt::format("must be 0 or more, is {:g}", assumed_relative_error)};
+    if (!(repeatability >= 0.0))
+        return Problem{"repeatability", fmt::format("must be 0 or more, is {:g}", repeatability)};
+    if (!(drift >= 0.0)) return Problem{"drift", fmt::format("must be 0 or more, is {:g}", drift)};
     return std::nullopt;
+}
+
+SpillLimitOptions spillLimitOptions(const Bench& bench, const Sweep& sweep) {
+    constexpr int kLeastPairs = 3;
+    SpillLimitOptions options;
+    options.limit = bench.method.spill_limit;
+    options.height_error = bench.method.height_error;
+    const auto repeats = repeatabilityOf(bench, sweep.runs);
+    if (repeats.pairs >= kLeastPairs) options.repeatability = repeats.relative_sd;
+    if (repeats.drifts()) options.drift = repeats.largest_change;
+    return options;
 }
 
 SpillLimitVerdict spillLimit(const Bench& bench, const Sweep& sweep, const SpillLimitOptions& options) {

@@ -18,11 +18,18 @@ struct SpillLimitOptions {
         depth;                     ///< plane to judge by; default: the shallowest one that most heights share
     Millimetre height_error{2.5};  ///< standard error of setting a mounting height, ≥ 0
     double assumed_relative_error = 0.02;  ///< of a reading whose swing was not recorded, ≥ 0
+    double repeatability =
+        0.0;  ///< relative sd of one reading as repeats showed it, ≥ 0; it stands for any smaller
+    double drift = 0.0;  ///< largest relative change seen at reference points, ≥ 0
     LengthUnit words = LengthUnit::Cm;
 
     /// Names the first field that breaks its range.
     std::optional<Problem> invalid() const;
 };
+
+/// What the project's method and its repeat readings say for this sweep: limit, height error, and, from three
+/// pairs on, repeatability and drift.
+SpillLimitOptions spillLimitOptions(const Bench& bench, const Sweep& sweep);
 
 /// One height as the school sees it.
 struct SpillEvidence {

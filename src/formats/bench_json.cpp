@@ -73,13 +73,37 @@ Json toJson(const Tank& tank) {
         if (tank.wall(side).kind == WallKind::Opaque) wall["reflectance"] = tank.wall(side).reflectance;
         walls[wordOf(kSideWords, side)] = wall;
     }
+    Json obstacles = Json::array();
+    for (const auto& o : tank.obstacles)
+        obstacles.push_back({{"name", o.name},
+                             {"from_x_mm", o.from_x.value()},
+                             {"to_x_mm", o.to_x.value()},
+                             {"from_y_mm", o.from_y.value()},
+                             {"to_y_mm", o.to_y.value()}});
     return {{"name", tank.name},
             {"length_mm", tank.length.value()},
             {"width_mm", tank.width.value()},
             {"water_depth_mm", tank.water_depth.value()},
             {"walls", walls},
             {"water_kind", wordOf(kKindWords, tank.water_kind)},
-            {"use", wordOf(kUseWords, tank.use)}};
+            {"use", wordOf(kUseWords, tank.use)},
+            {"obstacles", obstacles}};
+}
+
+Obstacle obstacleOf(const Json& json) {
+    Obstacle o;
+    o.name = json.at("name").get<std::string>();
+    o.from_x = Millimetre(numberAt(json, "from_x_mm", 0.0));
+    o.to_x = Millimetre(numberAt(json, "to_x_mm", o.from_x.value()));
+    o.from_y = Millimetre(numberAt(json, "from_y_mm", 0.0));
+    o.to_y = Millimetre(numberAt(json, "to_y_mm", o.from_y.value()));
+    return o;
+}
+
+/// What descriptions of earlier versions do not have is empty.
+const Json& listAt(const Json& json, const char* key) {
+    static const Json none = Json::array();
+    return json.contains(key) ? json.at(key) : none;
 }
 
 Tank tankOf(const Json& json) {
@@ -95,6 +119,7 @@ Tank tankOf(const Json& json) {
         tank.wall(side).kind = enumOf(kWallWords, wall, "kind");
         if (wall.contains("reflectance")) tank.wall(side).reflectance = numberAt(wall, "reflectance", 0.0);
     }
+    for (const auto& item : listAt(json, "obstacles")) tank.obstacles.push_back(obstacleOf(item));
     return tank;
 }
 
@@ -166,13 +191,26 @@ Accessory accessoryOf(const Json& json) {
 }
 
 Json toJson(const MeterProfile& m) {
+    Json response = Json::array();
+    for (const auto& point : m.response) response.push_back({point.wavelength_nm, point.relative});
+    Json corrections = Json::array();
+    for (const auto& c : m.corrections)
+        corrections.push_back({{"channel", c.channel},
+                               {"factor", c.factor},
+                               {"uncertainty", c.uncertainty},
+                               {"source", c.source},
+                               {"time", c.time},
+                               {"applied", c.applied}});
     return {{"name", m.name},
             {"kind", m.kind},
             {"immersion_factor", m.immersion_factor},
             {"immersion_by", wordOf(kImmersionWords, m.immersion_by)},
             {"relative_uncertainty", m.relative_uncertainty},
             {"calibrated_on", m.calibrated_on},
-            {"note", m.note}};
+            {"note", m.note},
+            {"cosine_error", m.cosine_error},
+            {"response_nm_relative", response},
+            {"corrections", corrections}};
 }
 
 MeterProfile meterOf(const Json& json) {
@@ -184,6 +222,13 @@ MeterProfile meterOf(const Json& json) {
     m.relative_uncertainty = numberAt(json, "relative_uncertainty", 0.0);
     m.calibrated_on = json.at("calibrated_on").get<std::string>();
     m.note = json.at("note").get<std::string>();
+    if (json.contains("cosine_error")) m.cosine_error = numberAt(json, "cosine_error", 0.0);
+    for (const auto& point : listAt(json, "response_nm_relative"))
+        m.response.push_back({point.at(0).get<double>(), point.at(1).get<double>()});
+    for (const auto& item : listAt(json, "corrections"))
+        m.corrections.push_back({item.at("channel").get<std::string>(), numberAt(item, "factor", 1e-6),
+                                 numberAt(item, "uncertainty", 0.0), item.at("source").get<std::string>(),
+                                 item.at("time").get<std::string>(), item.at("applied").get<bool>()});
     return m;
 }
 
@@ -196,7 +241,8 @@ Json toJson(const Method& m) {
             {"settled_relative_error", m.settled_relative_error},
             {"longest_reading_s", m.longest_reading.value()},
             {"height_error_mm", m.height_error.value()},
-            {"note", m.note}};
+            {"note", m.note},
+            {"check_every", m.check_every}};
 }
 
 Method methodOf(const Json& json) {
@@ -209,6 +255,7 @@ Method methodOf(const Json& json) {
     m.settled_relative_error = numberAt(json, "settled_relative_error", 0.0);
     m.longest_reading = Second(numberAt(json, "longest_reading_s", 0.0));
     m.height_error = Millimetre(numberAt(json, "height_error_mm", 0.0));
+    if (json.contains("check_every")) m.check_every = static_cast<int>(numberAt(json, "check_every", 0.0));
     m.note = json.at("note").get<std::string>();
     return m;
 }
@@ -229,6 +276,45 @@ Id idAt(const std::vector<T>& items, const Json& json, const char* key) {
     throw Fault{key, "\"" + name + "\" is not described in the file"};
 }
 
+constexpr std::array kCheckWords{std::pair{CheckKind::Draw, "draw"},
+                                 std::pair{CheckKind::WarmUp, "warm-up"},
+                                 std::pair{CheckKind::Dark, "dark"},
+                                 std::pair{CheckKind::Water, "water"},
+                                 std::pair{CheckKind::ProbeLevel, "level"},
+                                 std::pair{CheckKind::Height, "height"},
+                                 std::pair{CheckKind::MeterMode, "meter-mode"},
+                                 std::pair{CheckKind::MeterTruth, "meter-truth"}};
+
+Json toJson(const CommissionCheck& c) {
+    return {{"kind", wordOf(kCheckWords, c.kind)},
+            {"subject", c.subject},
+            {"value", c.value},
+            {"passed", c.passed},
+            {"verdict", c.verdict},
+            {"overruled", c.overruled},
+            {"time", c.time}};
+}
+
+CommissionCheck checkOf(const Json& json, Id run) {
+    CommissionCheck c;
+    c.run = run;
+    c.kind = enumOf(kCheckWords, json, "kind");
+    c.subject = json.at("subject").get<std::string>();
+    c.value = json.at("value").get<double>();
+    c.passed = json.at("passed").get<bool>();
+    c.verdict = json.at("verdict").get<std::string>();
+    c.overruled = json.at("overruled").get<std::string>();
+    c.time = json.at("time").get<std::string>();
+    return c;
+}
+
+Json toJson(const Grid& grid) {
+    Json json{{"x_mm", grid.xs_mm}, {"y_mm", grid.ys_mm}};
+    for (const auto cell : grid.left_out) json["left_out"].push_back({cell.column, cell.row});
+    for (const auto& [cell, name] : grid.names) json["names"].push_back({cell.column, cell.row, name});
+    return json;
+}
+
 Json toJson(const Bench& bench, const Run& run) {
     Json json{{"run", run.label},
               {"fixture", nameOf(bench.fixtures, run.fixture)},
@@ -247,10 +333,11 @@ Json toJson(const Bench& bench, const Run& run) {
     json["planes"] = Json::array();
     for (const auto& plane : run.planes) {
         Json item{{"depth_mm", plane.depth.value()}};
-        item["grid"] =
-            plane.grid ? Json{{"x_mm", plane.grid->xs_mm}, {"y_mm", plane.grid->ys_mm}} : Json(nullptr);
+        item["grid"] = plane.grid ? toJson(*plane.grid) : Json(nullptr);
         json["planes"].push_back(item);
     }
+    for (const auto& check : bench.checks)
+        if (check.run == run.id) json["checks"].push_back(toJson(check));
     return json;
 }
 
@@ -260,6 +347,23 @@ std::vector<double> ascendingAt(const Json& json, const char* key) {
         if (!(values[i] > values[i - 1])) throw Fault{key, "does not ascend"};
     if (values.empty()) throw Fault{key, "is empty"};
     return values;
+}
+
+Grid gridOf(const Json& json) {
+    Grid grid;
+    grid.xs_mm = ascendingAt(json, "x_mm");
+    grid.ys_mm = ascendingAt(json, "y_mm");
+    const auto cellOf = [&](const Json& entry) {
+        const Cell cell{entry.at(0).get<int>(), entry.at(1).get<int>()};
+        if (cell.column < 0 || cell.column >= grid.columns() || cell.row < 0 || cell.row >= grid.rows())
+            throw Fault{"grid", "names a cell that is not in it"};
+        return cell;
+    };
+    for (const auto& entry : listAt(json, "left_out")) grid.left_out.push_back(cellOf(entry));
+    std::sort(grid.left_out.begin(), grid.left_out.end());
+    for (const auto& entry : listAt(json, "names"))
+        grid.names[cellOf(entry)] = entry.at(2).get<std::string>();
+    return grid;
 }
 
 Run runOf(const Bench& bench, const Json& json, Id& next) {
@@ -283,8 +387,7 @@ Run runOf(const Bench& bench, const Json& json, Id& next) {
         Plane plane;
         plane.id = next--;
         plane.depth = Millimetre(numberAt(item, "depth_mm", 0.0));
-        if (!item.at("grid").is_null())
-            plane.grid = Grid{ascendingAt(item.at("grid"), "x_mm"), ascendingAt(item.at("grid"), "y_mm")};
+        if (!item.at("grid").is_null()) plane.grid = gridOf(item.at("grid"));
         run.planes.push_back(plane);
     }
     return run;
@@ -318,7 +421,11 @@ Bench benchOf(const Json& json) {
     readList(json, "accessories", accessoryOf, bench.accessories, next);
     readList(json, "meters", meterOf, bench.meters, next);
     bench.method = methodOf(json.at("method"));
-    for (const auto& item : json.at("runs")) bench.runs.push_back(runOf(bench, item, next));
+    for (const auto& item : json.at("runs")) {
+        bench.runs.push_back(runOf(bench, item, next));
+        for (const auto& check : listAt(item, "checks"))
+            bench.checks.push_back(checkOf(check, bench.runs.back().id));
+    }
     return bench;
 }
 

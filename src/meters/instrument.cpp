@@ -17,7 +17,8 @@ namespace glumet {
 namespace {
 
 constexpr std::array kTransports{"serial", "tcp", "modbus-tcp", "modbus-rtu", "log-file", "replay"};
-constexpr std::array kMeasures{"light", "power"};
+constexpr std::array kMeasures{"light", "power", "spectrum"};
+constexpr std::array kSpectralUnits{"W", "umol"};
 constexpr std::array kTypes{"u16", "s16", "u32", "s32", "f32"};
 
 template <class Enum, std::size_t N>
@@ -32,7 +33,7 @@ std::optional<Enum> enumOf(const std::array<const char*, N>& words, const QStrin
     return std::nullopt;
 }
 
-QJsonObject jsonOf(const InstrumentProfile& p) {
+QJsonObject basicJsonOf(const InstrumentProfile& p) {
     return {{QStringLiteral("name"), p.name},
             {QStringLiteral("measures"), wordOf(kMeasures, p.measures)},
             {QStringLiteral("transport"), wordOf(kTransports, p.transport)},
@@ -51,6 +52,15 @@ QJsonObject jsonOf(const InstrumentProfile& p) {
             {QStringLiteral("scale"), p.modbus.scale}};
 }
 
+QJsonObject jsonOf(const InstrumentProfile& p) {
+    QJsonObject o = basicJsonOf(p);
+    if (!p.format.spectrum) return o;
+    o[QStringLiteral("first_nm")] = p.format.spectrum->first_nm;
+    o[QStringLiteral("step_nm")] = p.format.spectrum->step_nm;
+    o[QStringLiteral("spectral_unit")] = wordOf(kSpectralUnits, p.format.spectrum->unit);
+    return o;
+}
+
 std::optional<InstrumentProfile> profileOf(const QJsonObject& o) {
     const auto text = [&](const char* key) { return o[QLatin1String(key)].toString(); };
     const auto measures = enumOf<Measures>(kMeasures, text("measures"));
@@ -64,7 +74,13 @@ std::optional<InstrumentProfile> profileOf(const QJsonObject& o) {
     p.place = text("place");
     p.number = o[QStringLiteral("number")].toInt();
     p.format = {o[QStringLiteral("column")].toInt(1), text("pattern"),
-                o[QStringLiteral("factor")].toDouble(1.0)};
+                o[QStringLiteral("factor")].toDouble(1.0), std::nullopt};
+    if (p.measures == Measures::Spectrum)
+        p.format.spectrum = SpectralSample{
+            o[QStringLiteral("first_nm")].toDouble(380.0),
+            o[QStringLiteral("step_nm")].toDouble(5.0),
+            enumOf<SpectralUnit>(kSpectralUnits, text("spectral_unit")).value_or(SpectralUnit{}),
+            {}};
     p.question = text("question");
     p.every_ms = o[QStringLiteral("every_ms")].toInt(200);
     p.modbus = {o[QStringLiteral("unit")].toInt(1),    o[QStringLiteral("address")].toInt(),
@@ -107,6 +123,10 @@ std::optional<Problem> InstrumentProfile::invalid() const {
     if (!isSerial() && !isFile() && (number < 1 || number > 65535))
         return Problem{"port", "must lie between 1 and 65535"};
     if (every_ms < 20 || every_ms > 60'000) return Problem{"interval", "must lie between 20 and 60000 ms"};
+    if (measures == Measures::Spectrum && isModbus())
+        return Problem{"measures", "a spectrum comes in lines, not in registers"};
+    if ((measures == Measures::Spectrum) != format.spectrum.has_value())
+        return Problem{"spectrum", "needs its first wavelength and step"};
     return isModbus() ? invalidModbus(modbus) : format.invalid();
 }
 

@@ -1,6 +1,7 @@
 #pragma once
 
 #include <QList>
+#include <QMetaType>
 #include <memory>
 
 #include "meters/connected_meter.h"
@@ -52,3 +53,5 @@ class InstrumentStore {
 };
 
 }  // namespace glumet
+
+Q_DECLARE_METATYPE(glumet::InstrumentProfile)

@@ -25,6 +25,7 @@ class LineMeter : public ConnectedMeter {
     ~LineMeter() override;
 
     QString trouble() const override;
+    std::optional<SpectralSample> spectrum() const override { return parser_.lastSpectrum(); }
     const LineParser& parser() const { return parser_; }
     /// Asks now if no answer is open; called by a timer in the program.
     void ask();

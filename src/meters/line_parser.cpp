@@ -1,5 +1,6 @@
 #include "meters/line_parser.h"
 
+#include <algorithm>
 #include <cmath>
 
 #include "core/wording.h"
@@ -8,6 +9,8 @@ namespace glumet {
 
 std::optional<Problem> LineFormat::invalid() const {
     if (!std::isfinite(factor) || factor == 0.0) return Problem{"factor", "must be a number other than 0"};
+    if (spectrum && !(spectrum->step_nm > 0.0 && spectrum->first_nm >= 200.0 && spectrum->first_nm <= 1100.0))
+        return Problem{"spectrum", "needs a first wavelength of 200 to 1100 nm and a step above 0"};
     if (pattern.isEmpty()) {
         if (column < 1 || column > 99) return Problem{"column", "must lie between 1 and 99"};
         return std::nullopt;
@@ -34,7 +37,7 @@ std::vector<double> LineParser::feed(const QByteArray& bytes) {
             endLine(values);
         } else if (skipping_) {
             continue;
-        } else if (line_.size() == kLongestLine) {
+        } else if (line_.size() == longest()) {
             skipping_ = true;
         } else {
             line_.append(byte);
@@ -57,15 +60,29 @@ void LineParser::endLine(std::vector<double>& values) {
     restart();
 }
 
-std::optional<double> LineParser::valueOf(const QByteArray& line) const {
+std::optional<double> LineParser::spectrumOf(const QStringList& words) {
+    auto sample = *format_.spectrum;
+    sample.values.clear();
+    for (qsizetype i = format_.column - 1; i < words.size(); ++i) {
+        const auto value = parseNumber(words[i].toStdString());
+        if (!value) return std::nullopt;
+        sample.values.push_back(std::max(0.0, *value * format_.factor));  // noise about 0 is dark
+    }
+    if (sample.values.size() < static_cast<std::size_t>(kLeastWavelengths)) return std::nullopt;
+    last_spectrum_ = sample;
+    return sample.ppfd().value();
+}
+
+std::optional<double> LineParser::valueOf(const QByteArray& line) {
+    static const QRegularExpression between(QStringLiteral("[,;\\t ]+"));
     const QString text = QString::fromUtf8(line).trimmed();
+    if (format_.spectrum) return spectrumOf(text.split(between, Qt::SkipEmptyParts));
     QString word;
     if (!format_.pattern.isEmpty()) {
         const auto match = pattern_.match(text);
         if (!match.hasMatch()) return std::nullopt;
         word = match.captured(1);
     } else {
-        static const QRegularExpression between(QStringLiteral("[,;\\t ]+"));
         word = text.split(between, Qt::SkipEmptyParts).value(format_.column - 1);
     }
     const auto number = parseNumber(word.toStdString());

@@ -3,9 +3,11 @@
 #include <QByteArray>
 #include <QRegularExpression>
 #include <QString>
+#include <optional>
 #include <vector>
 
 #include "core/problem.h"
+#include "core/spectral_sample.h"
 
 namespace glumet {
 
@@ -14,6 +16,8 @@ struct LineFormat {
     int column = 1;   ///< counted from 1, between commas, semicolons, tabs or spaces; used without a pattern
     QString pattern;  ///< regular expression whose first group is the value; empty: the column
     double factor = 1.0;  ///< from the instrument's unit to µmol·m⁻²·s⁻¹ or W; finite, not 0
+    /// Of a spectrometer: the line is one value a wavelength, from the column on; its value is their PPFD.
+    std::optional<SpectralSample> spectrum = std::nullopt;
 
     bool operator==(const LineFormat&) const = default;
     /// Names the field that is wrong and why; nothing when it can be used.
@@ -26,6 +30,8 @@ struct LineFormat {
 class LineParser {
   public:
     static constexpr qsizetype kLongestLine = 512;
+    static constexpr qsizetype kLongestSpectrum = 65536;
+    static constexpr int kLeastWavelengths = 8;
 
     explicit LineParser(const LineFormat& format);
 
@@ -43,15 +49,19 @@ class LineParser {
     const Counts& counts() const { return counts_; }
     /// The last complete line as it came, cut to kLongestLine.
     const QByteArray& lastLine() const { return last_line_; }
+    const std::optional<SpectralSample>& lastSpectrum() const { return last_spectrum_; }
 
   private:
     void endLine(std::vector<double>& values);
-    std::optional<double> valueOf(const QByteArray& line) const;
+    qsizetype longest() const { return format_.spectrum ? kLongestSpectrum : kLongestLine; }
+    std::optional<double> valueOf(const QByteArray& line);
+    std::optional<double> spectrumOf(const QStringList& words);
 
     LineFormat format_;
     QRegularExpression pattern_;
     QByteArray line_;
     QByteArray last_line_;
+    std::optional<SpectralSample> last_spectrum_;
     bool skipping_ = false;
     Counts counts_;
 };

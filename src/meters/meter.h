@@ -2,15 +2,16 @@
 
 #include <QObject>
 #include <QString>
+#include <optional>
 
-#include "core/quantity.h"
+#include "core/spectral_sample.h"
 
 namespace glumet {
 
 enum class MeterState { Idle, Connecting, Live, Lost };
 
-/// What an instrument's value is: PPFD in µmol·m⁻²·s⁻¹, or power at the wall in W.
-enum class Measures { Light, Power };
+/// What an instrument's value is: PPFD in µmol·m⁻²·s⁻¹, power at the wall in W, or the PPFD of a spectrum.
+enum class Measures { Light, Power, Spectrum };
 
 /// An instrument that sends samples. Life: start() → any number of sampled() → stop(); state changes are told
 /// as they happen and a value is never made up. Transports are given to the constructors, so that tests and
@@ -33,6 +34,8 @@ class Meter : public QObject {
     virtual void probeMoved(Millimetre /*x*/, Millimetre /*y*/, Millimetre /*depth*/) {}
     /// One sentence on the connection, with what could not be read; empty when there is nothing to say.
     virtual QString trouble() const { return {}; }
+    /// The spectrum behind the last value, of an instrument that reads one.
+    virtual std::optional<SpectralSample> spectrum() const { return std::nullopt; }
 
   signals:
     /// Time on the meter's own ascending clock, s; value in the unit of what it measures.

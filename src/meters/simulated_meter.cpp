@@ -1,13 +1,19 @@
 #include "meters/simulated_meter.h"
 
+#include <algorithm>
+
 namespace glumet {
 namespace {
 
 constexpr int kTickMs = 50;
+constexpr double kSlipChance = 1.0 / 12.0;
+constexpr double kLeastSlip = 35.0;  // mm
+constexpr double kMostSlip = 70.0;
 
 }  // namespace
 
-SimulatedMeter::SimulatedMeter(std::uint64_t seed, QObject* parent) : Meter(parent), seed_(seed) {
+SimulatedMeter::SimulatedMeter(std::uint64_t seed, QObject* parent)
+    : Meter(parent), seed_(seed), chance_(seed + 1) {
     timer_.setInterval(kTickMs);
     connect(&timer_, &QTimer::timeout, this, [this] { advance(kTickMs * 1e-3); });
 }
@@ -29,6 +35,16 @@ void SimulatedMeter::setScene(LightScene scene) {
 
 void SimulatedMeter::probeMoved(Millimetre x, Millimetre y, Millimetre depth) {
     if (!bench_) return;
+    BenchFaults faults;
+    const auto here = [&](const PlantedSlip& slip) {
+        return slip.x == x && slip.y == y && slip.depth == depth;
+    };
+    const bool slipped_before = std::any_of(planted_.begin(), planted_.end(), here);
+    if (plants_ && !slipped_before && chance_.uniform() < kSlipChance) {
+        faults.slip_mm = kLeastSlip + (kMostSlip - kLeastSlip) * chance_.uniform();
+        planted_.push_back({x, y, depth, faults.slip_mm});
+    }
+    bench_->setFaults(faults);
     bench_->placeProbe(x, y, depth);
     placed_ = true;
 }

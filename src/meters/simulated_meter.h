@@ -4,6 +4,7 @@
 #include <optional>
 
 #include "core/simulated_bench.h"
+#include "core/survey/practice.h"
 #include "meters/meter.h"
 
 namespace glumet {
@@ -25,6 +26,10 @@ class SimulatedMeter : public Meter {
 
     /// What shines over the probe from now on.
     void setScene(LightScene scene);
+    /// Practice: about one placing in twelve slips, without a word; reading the point again mends it.
+    void setPlants(bool plants) { plants_ = plants; }
+    bool plants() const { return plants_; }
+    const std::vector<PlantedSlip>& planted() const { return planted_; }
     /// Sends the samples of the next `seconds`; none before a scene and a place are known.
     void advance(double seconds);
 
@@ -32,6 +37,9 @@ class SimulatedMeter : public Meter {
     std::uint64_t seed_;
     std::optional<SimulatedBench> bench_;
     bool placed_ = false;
+    bool plants_ = false;
+    Noise chance_;
+    std::vector<PlantedSlip> planted_;
     QTimer timer_;
     double clock_s_ = 0.0;
     double owed_s_ = 0.0;

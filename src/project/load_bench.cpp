@@ -60,6 +60,7 @@ Bench loadBench(const ProjectFile& file) {
     bench.meters = listOf<MeterProfile>(file, "meter", meterFrom);
     bench.runs = listOf<Run>(file, "run", runFrom);
     loadPlanes(file, bench);
+    bench.checks = listOf<CommissionCheck>(file, "commission", checkFrom);
     return bench;
 }
 

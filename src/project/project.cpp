@@ -129,17 +129,34 @@ Expected<Id> Project::save(const MeterProfile& meter) {
     return saveIn(QStringLiteral("meter"), meter, tr("meter %1").arg(QString::fromStdString(meter.name)));
 }
 
+Id Project::putRun(const Run& run) const {
+    const Id run_id = put(QStringLiteral("run"), run.id, valuesOf(run));
+    for (const auto& plane : run.planes)
+        if (plane.id <= 0) insert(QStringLiteral("plane"), valuesOf(plane, run_id));
+    return run_id;
+}
+
 Expected<Id> Project::save(const Run& run) {
-    auto id = edit(tr("run %1").arg(QString::fromStdString(run.label)), [&] {
-        const Id run_id = put(QStringLiteral("run"), run.id, valuesOf(run));
-        for (const auto& plane : run.planes)
-            if (plane.id <= 0) insert(QStringLiteral("plane"), valuesOf(plane, run_id));
-        return run_id;
+    return saveRuns({run}, tr("run %1").arg(QString::fromStdString(run.label)));
+}
+
+Expected<Id> Project::saveRuns(const std::vector<Run>& runs, const QString& title) {
+    auto id = edit(title, [&] {
+        Id first = 0;
+        for (const auto& run : runs) {
+            const Id run_id = putRun(run);
+            if (first == 0) first = run_id;
+        }
+        return first;
     });
     if (!id) return id;
     reload();
     emit changed();
     return id;
+}
+
+Expected<Id> Project::save(const CommissionCheck& check) {
+    return saveIn(QStringLiteral("commission"), check, tr("check before the first reading"));
 }
 
 Expected<Id> Project::saveMethod(const QString& title, const Method& method) {
@@ -156,7 +173,8 @@ Expected<Id> Project::take(Id plane, const Reading& reading) {
         const auto at = findPlane(bench_, plane);
         if (at.plane == nullptr) throw SqlFault{tr("the plane is gone")};
         for (const auto& other : at.plane->readings)
-            if (!other.superseded && samePoint(other, reading)) earlier.push_back(other.id);
+            if (!reading.isCheck() && !other.superseded && !other.isCheck() && samePoint(other, reading))
+                earlier.push_back(other.id);
         for (const auto other : earlier)
             file_.run(QStringLiteral("UPDATE reading SET superseded = 1 WHERE id = ?"),
                       {static_cast<qlonglong>(other)});
@@ -254,12 +272,18 @@ void Project::store(const Bench& after, const std::vector<Id>& superseded) {
         run.tank = stored(ids, run.tank);
         run.meter = stored(ids, run.meter);
         const Id run_id = run.id < 0 ? insert(QStringLiteral("run"), valuesOf(run)) : run.id;
+        if (run.id < 0) ids[run.id] = run_id;
         for (const auto& plane : run.planes) {
             const Id plane_id =
                 plane.id < 0 ? insert(QStringLiteral("plane"), valuesOf(plane, run_id)) : plane.id;
             for (const auto& reading : plane.readings)
                 if (reading.id <= 0) ProjectFile::runAgain(add_reading, valuesOf(reading, plane_id));
         }
+    }
+    for (auto check : after.checks) {
+        if (check.id > 0) continue;
+        check.run = stored(ids, check.run);
+        insert(QStringLiteral("commission"), valuesOf(check));
     }
     for (const auto id : superseded)
         file_.run(QStringLiteral("UPDATE reading SET superseded = 1 WHERE id = ?"),
@@ -300,7 +324,10 @@ void adoptRuns(const Bench& description, Bench& bench) {
             return other.label == run.label && other.height == run.height &&
                    configurationOf(other) == configurationOf(run);
         };
-        if (std::none_of(bench.runs.begin(), bench.runs.end(), same)) bench.runs.push_back(run);
+        if (std::any_of(bench.runs.begin(), bench.runs.end(), same)) continue;
+        bench.runs.push_back(run);
+        for (const auto& check : description.checks)
+            if (check.run == run.id) bench.checks.push_back(check);
     }
 }
 

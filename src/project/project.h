@@ -30,6 +30,10 @@ class Project : public QObject {
     Expected<Id> save(const Accessory& accessory);
     Expected<Id> save(const MeterProfile& meter);
     Expected<Id> save(const Run& run);
+    /// Several runs as one undo step; the id of the first.
+    Expected<Id> saveRuns(const std::vector<Run>& runs, const QString& title);
+    /// Keeps a check, or what was said of one that has an id.
+    Expected<Id> save(const CommissionCheck& check);
     Expected<Id> saveMethod(const QString& title, const Method& method);
 
     /// Keeps a reading at its point of a plane; an earlier value there is superseded, not lost.
@@ -66,6 +70,7 @@ class Project : public QObject {
     Expected<Id> saveIn(const QString& table, const T& item, const QString& title);
     Id insert(const QString& table, const QVariantList& values) const;
     Id put(const QString& table, Id id, const QVariantList& values) const;
+    Id putRun(const Run& run) const;
     void store(const Bench& after, const std::vector<Id>& superseded);
     void reload();
     void followOthers();

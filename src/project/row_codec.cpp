@@ -37,16 +37,38 @@ QString jsonText(const QJsonObject& object) {
     return QString::fromUtf8(QJsonDocument(object).toJson(QJsonDocument::Compact));
 }
 
+QString listText(const QJsonArray& list) {
+    return list.isEmpty() ? QStringLiteral("")
+                          : QString::fromUtf8(QJsonDocument(list).toJson(QJsonDocument::Compact));
+}
+
+QJsonArray listFrom(const QVariant& value) { return QJsonDocument::fromJson(value.toByteArray()).array(); }
+
 QVariant gridText(const std::optional<Grid>& grid) {
     if (!grid) return {};
-    return jsonText(
-        {{QStringLiteral("x_mm"), arrayOf(grid->xs_mm)}, {QStringLiteral("y_mm"), arrayOf(grid->ys_mm)}});
+    QJsonObject object{{QStringLiteral("x_mm"), arrayOf(grid->xs_mm)},
+                       {QStringLiteral("y_mm"), arrayOf(grid->ys_mm)}};
+    QJsonArray left_out;
+    for (const auto cell : grid->left_out) left_out.append(QJsonArray{cell.column, cell.row});
+    if (!left_out.isEmpty()) object[QStringLiteral("left_out")] = left_out;
+    QJsonArray names;
+    for (const auto& [cell, name] : grid->names) names.append(QJsonArray{cell.column, cell.row, text(name)});
+    if (!names.isEmpty()) object[QStringLiteral("names")] = names;
+    return jsonText(object);
 }
+
+Cell cellFrom(const QJsonArray& entry) { return {entry[0].toInt(), entry[1].toInt()}; }
 
 std::optional<Grid> gridFrom(const QVariant& value) {
     if (value.isNull()) return std::nullopt;
     const auto object = QJsonDocument::fromJson(value.toByteArray()).object();
-    Grid grid{vectorOf(object[QStringLiteral("x_mm")]), vectorOf(object[QStringLiteral("y_mm")])};
+    Grid grid;
+    grid.xs_mm = vectorOf(object[QStringLiteral("x_mm")]);
+    grid.ys_mm = vectorOf(object[QStringLiteral("y_mm")]);
+    for (const auto& entry : object[QStringLiteral("left_out")].toArray())
+        grid.left_out.push_back(cellFrom(entry.toArray()));
+    for (const auto& entry : object[QStringLiteral("names")].toArray())
+        grid.names[cellFrom(entry.toArray())] = entry.toArray()[2].toString().toStdString();
     return grid.cells() > 0 ? std::optional(grid) : std::nullopt;
 }
 
@@ -72,6 +94,56 @@ std::optional<Beam> beamFrom(const QVariant& value) {
                           ? Beam::cosinePower(values.front())
                           : Beam::table(vectorOf(object[QStringLiteral("theta_deg")]), values);
     return beam ? std::optional(*beam) : std::nullopt;
+}
+
+QString obstaclesText(const std::vector<Obstacle>& obstacles) {
+    QJsonArray list;
+    for (const auto& o : obstacles)
+        list.append(
+            QJsonArray{text(o.name), o.from_x.value(), o.to_x.value(), o.from_y.value(), o.to_y.value()});
+    return listText(list);
+}
+
+std::vector<Obstacle> obstaclesFrom(const QVariant& value) {
+    std::vector<Obstacle> obstacles;
+    for (const auto& entry : listFrom(value)) {
+        const auto o = entry.toArray();
+        obstacles.push_back({o[0].toString().toStdString(), Millimetre(o[1].toDouble()),
+                             Millimetre(o[2].toDouble()), Millimetre(o[3].toDouble()),
+                             Millimetre(o[4].toDouble())});
+    }
+    return obstacles;
+}
+
+QString responseText(const std::vector<ResponsePoint>& response) {
+    QJsonArray list;
+    for (const auto& point : response) list.append(QJsonArray{point.wavelength_nm, point.relative});
+    return listText(list);
+}
+
+std::vector<ResponsePoint> responseFrom(const QVariant& value) {
+    std::vector<ResponsePoint> response;
+    for (const auto& entry : listFrom(value))
+        response.push_back({entry.toArray()[0].toDouble(), entry.toArray()[1].toDouble()});
+    return response;
+}
+
+QString correctionsText(const std::vector<MeterCorrection>& corrections) {
+    QJsonArray list;
+    for (const auto& c : corrections)
+        list.append(
+            QJsonArray{text(c.channel), c.factor, c.uncertainty, text(c.source), text(c.time), c.applied});
+    return listText(list);
+}
+
+std::vector<MeterCorrection> correctionsFrom(const QVariant& value) {
+    std::vector<MeterCorrection> corrections;
+    for (const auto& entry : listFrom(value)) {
+        const auto c = entry.toArray();
+        corrections.push_back({c[0].toString().toStdString(), c[1].toDouble(1.0), c[2].toDouble(),
+                               c[3].toString().toStdString(), c[4].toString().toStdString(), c[5].toBool()});
+    }
+    return corrections;
 }
 
 QString extraText(const std::map<std::string, std::string>& extra) {
@@ -126,7 +198,8 @@ class Columns {
 QVariantList valuesOf(const Tank& tank) {
     QVariantList values{text(tank.name), tank.length.value(), tank.width.value(), tank.water_depth.value()};
     for (const auto& wall : tank.walls) values << static_cast<int>(wall.kind) << wall.reflectance;
-    return values << static_cast<int>(tank.water_kind) << static_cast<int>(tank.use);
+    return values << static_cast<int>(tank.water_kind) << static_cast<int>(tank.use)
+                  << obstaclesText(tank.obstacles);
 }
 
 QVariantList valuesOf(const Fixture& f) {
@@ -157,9 +230,11 @@ QVariantList valuesOf(const Fixture& f) {
 QVariantList valuesOf(const Accessory& accessory) { return {text(accessory.name), text(accessory.note)}; }
 
 QVariantList valuesOf(const MeterProfile& m) {
-    return {
-        text(m.name),           text(m.kind),          m.immersion_factor, static_cast<int>(m.immersion_by),
-        m.relative_uncertainty, text(m.calibrated_on), text(m.note)};
+    return {text(m.name),           text(m.kind),
+            m.immersion_factor,     static_cast<int>(m.immersion_by),
+            m.relative_uncertainty, text(m.calibrated_on),
+            text(m.note),           responseText(m.response),
+            m.cosine_error,         correctionsText(m.corrections)};
 }
 
 QVariantList valuesOf(const Run& run) {
@@ -200,6 +275,17 @@ QVariantList valuesOf(const Reading& r, Id plane) {
             extraText(r.extra)};
 }
 
+QVariantList valuesOf(const CommissionCheck& check) {
+    return {reference(check.run),
+            static_cast<int>(check.kind),
+            text(check.subject),
+            check.value,
+            static_cast<int>(check.passed),
+            text(check.verdict),
+            text(check.overruled),
+            text(check.time)};
+}
+
 QVariantList valuesOf(const QString& title, const Method& m) {
     return {title,
             m.spill_limit,
@@ -210,7 +296,8 @@ QVariantList valuesOf(const QString& title, const Method& m) {
             m.settled_relative_error,
             m.longest_reading.value(),
             m.height_error.value(),
-            text(m.note)};
+            text(m.note),
+            m.check_every};
 }
 
 Tank tankFrom(const QSqlQuery& row) {
@@ -227,6 +314,7 @@ Tank tankFrom(const QSqlQuery& row) {
     }
     tank.water_kind = c.choice(WaterKind::Sea);
     tank.use = c.choice(TankUse::Living);
+    tank.obstacles = obstaclesFrom(c.next());
     return tank;
 }
 
@@ -266,8 +354,19 @@ Accessory accessoryFrom(const QSqlQuery& row) {
 
 MeterProfile meterFrom(const QSqlQuery& row) {
     Columns c(row);
-    return {c.id(),     c.word(), c.word(), c.number(), c.choice(ImmersionBy::Glumet),
-            c.number(), c.word(), c.word()};
+    MeterProfile m;
+    m.id = c.id();
+    m.name = c.word();
+    m.kind = c.word();
+    m.immersion_factor = c.number();
+    m.immersion_by = c.choice(ImmersionBy::Glumet);
+    m.relative_uncertainty = c.number();
+    m.calibrated_on = c.word();
+    m.note = c.word();
+    m.response = responseFrom(c.next());
+    m.cosine_error = c.number();
+    m.corrections = correctionsFrom(c.next());
+    return m;
 }
 
 Run runFrom(const QSqlQuery& row) {
@@ -322,6 +421,21 @@ Reading readingFrom(const QSqlQuery& row) {
     return r;
 }
 
+CommissionCheck checkFrom(const QSqlQuery& row) {
+    Columns c(row);
+    CommissionCheck check;
+    check.id = c.id();
+    check.run = c.id();
+    check.kind = c.choice(CheckKind::MeterTruth);
+    check.subject = c.word();
+    check.value = c.number();
+    check.passed = c.whole() != 0;
+    check.verdict = c.word();
+    check.overruled = c.word();
+    check.time = c.word();
+    return check;
+}
+
 Method methodFrom(const QSqlQuery& row) {
     Columns c(row);
     c.next();  // id
@@ -336,6 +450,7 @@ Method methodFrom(const QSqlQuery& row) {
     m.longest_reading = Second(c.number());
     m.height_error = c.length();
     m.note = c.word();
+    m.check_every = c.whole();
     return m;
 }
 

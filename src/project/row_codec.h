@@ -15,6 +15,7 @@ QVariantList valuesOf(const MeterProfile& meter);
 QVariantList valuesOf(const Run& run);
 QVariantList valuesOf(const Plane& plane, Id run);
 QVariantList valuesOf(const Reading& reading, Id plane);
+QVariantList valuesOf(const CommissionCheck& check);
 /// The project row: title, then the method.
 QVariantList valuesOf(const QString& title, const Method& method);
 
@@ -27,6 +28,7 @@ Run runFrom(const QSqlQuery& row);
 Plane planeFrom(const QSqlQuery& row);
 /// Its words come as UTF-8 bytes, see allReadings().
 Reading readingFrom(const QSqlQuery& row);
+CommissionCheck checkFrom(const QSqlQuery& row);
 Method methodFrom(const QSqlQuery& row);
 
 }  // namespace glumet

@@ -3,13 +3,22 @@
 namespace glumet {
 namespace {
 
+QString commissionTable() {
+    return QStringLiteral(
+        "CREATE TABLE commission(id INTEGER PRIMARY KEY, run INTEGER NOT NULL REFERENCES run ON DELETE "
+        "CASCADE, "
+        "kind INTEGER NOT NULL, subject TEXT NOT NULL, value REAL NOT NULL, passed INTEGER NOT NULL, "
+        "verdict TEXT NOT NULL, overruled TEXT NOT NULL, time TEXT NOT NULL) STRICT");
+}
+
 QStringList dataTables() {
     return {
         QStringLiteral(
             "CREATE TABLE project(id INTEGER PRIMARY KEY CHECK(id = 1), title TEXT NOT NULL, "
             "spill_limit REAL NOT NULL, band_low REAL NOT NULL, band_high REAL NOT NULL, "
             "grid_columns INTEGER NOT NULL, grid_rows INTEGER NOT NULL, settled_error REAL NOT NULL, "
-            "longest_reading_s REAL NOT NULL, height_error_mm REAL NOT NULL, method_note TEXT NOT NULL) "
+            "longest_reading_s REAL NOT NULL, height_error_mm REAL NOT NULL, method_note TEXT NOT NULL, "
+            "check_every INTEGER NOT NULL DEFAULT 0) "
             "STRICT"),
         QStringLiteral(
             "CREATE TABLE tank(id INTEGER PRIMARY KEY, name TEXT NOT NULL, length_mm REAL NOT NULL "
@@ -19,7 +28,7 @@ QStringList dataTables() {
             "left_wall INTEGER NOT NULL, left_reflectance REAL NOT NULL, right_wall INTEGER NOT NULL, "
             "right_reflectance REAL NOT NULL, front_wall INTEGER NOT NULL, front_reflectance REAL NOT NULL, "
             "back_wall INTEGER NOT NULL, back_reflectance REAL NOT NULL, water_kind INTEGER NOT NULL, "
-            "tank_use INTEGER NOT NULL) STRICT"),
+            "tank_use INTEGER NOT NULL, obstacles TEXT NOT NULL DEFAULT '') STRICT"),
         QStringLiteral(
             "CREATE TABLE fixture(id INTEGER PRIMARY KEY, name TEXT NOT NULL, maker TEXT NOT NULL, kind TEXT "
             "NOT NULL, "
@@ -36,7 +45,8 @@ QStringList dataTables() {
         QStringLiteral("CREATE TABLE meter(id INTEGER PRIMARY KEY, name TEXT NOT NULL, kind TEXT NOT NULL, "
                        "immersion_factor REAL NOT NULL, immersion_by INTEGER NOT NULL, relative_uncertainty "
                        "REAL NOT NULL, "
-                       "calibrated_on TEXT NOT NULL, note TEXT NOT NULL) STRICT"),
+                       "calibrated_on TEXT NOT NULL, note TEXT NOT NULL, response TEXT NOT NULL DEFAULT '', "
+                       "cosine_error REAL NOT NULL DEFAULT 0, corrections TEXT NOT NULL DEFAULT '') STRICT"),
         QStringLiteral(
             "CREATE TABLE run(id INTEGER PRIMARY KEY, label TEXT NOT NULL, fixture INTEGER NOT NULL "
             "REFERENCES fixture, "
@@ -48,6 +58,7 @@ QStringList dataTables() {
         QStringLiteral("CREATE TABLE plane(id INTEGER PRIMARY KEY, run INTEGER NOT NULL REFERENCES run ON "
                        "DELETE CASCADE, "
                        "depth_mm REAL NOT NULL CHECK(depth_mm >= 0), grid TEXT) STRICT"),
+        commissionTable(),
         QStringLiteral(
             "CREATE TABLE reading(id INTEGER PRIMARY KEY, plane INTEGER NOT NULL REFERENCES plane ON DELETE "
             "CASCADE, "
@@ -100,20 +111,39 @@ QString oldValuesTable(const EditableTable& table) {
         .arg(table.name, table.columns.join(QStringLiteral(", ")));
 }
 
-/// Adds columns to a table and to what its journal keeps, and makes the triggers that fill it anew.
-QStringList addColumns(const char* name, const QStringList& columns) {
+/// Adds columns to a table and to what its journal keeps.
+QStringList addColumns(const char* table, const QStringList& columns) {
+    QStringList statements;
+    for (const auto& column : columns) {
+        statements += QStringLiteral("ALTER TABLE %1 ADD COLUMN %2").arg(QLatin1String(table), column);
+        statements += QStringLiteral("ALTER TABLE undo_%1 ADD COLUMN %2")
+                          .arg(QLatin1String(table), column.section(QLatin1Char(' '), 0, 0));
+    }
+    return statements;
+}
+
+/// Makes the journal's triggers anew, after all columns are there: they name every one.
+QStringList renewTriggers() {
     QStringList statements;
     for (const auto& table : editableTables()) {
-        if (table.name != QLatin1String(name)) continue;
-        for (const auto& column : columns) {
-            statements += QStringLiteral("ALTER TABLE %1 ADD COLUMN %2").arg(table.name, column);
-            statements += QStringLiteral("ALTER TABLE undo_%1 ADD COLUMN %2")
-                              .arg(table.name, column.section(QLatin1Char(' '), 0, 0));
-        }
         for (const char* op : {"insert", "update", "delete"})
-            statements += QStringLiteral("DROP TRIGGER undo_%1_%2").arg(table.name, QLatin1String(op));
+            statements +=
+                QStringLiteral("DROP TRIGGER IF EXISTS undo_%1_%2").arg(table.name, QLatin1String(op));
         statements += triggersOf(table);
     }
+    return statements;
+}
+
+QStringList toVersion3() {
+    QStringList statements =
+        addColumns("tank", {QStringLiteral("obstacles TEXT NOT NULL DEFAULT ''")}) +
+        addColumns("meter", {QStringLiteral("response TEXT NOT NULL DEFAULT ''"),
+                             QStringLiteral("cosine_error REAL NOT NULL DEFAULT 0"),
+                             QStringLiteral("corrections TEXT NOT NULL DEFAULT ''")}) +
+        addColumns("project", {QStringLiteral("check_every INTEGER NOT NULL DEFAULT 0")});
+    statements += commissionTable();
+    for (const auto& table : editableTables())
+        if (table.name == QLatin1String("commission")) statements += oldValuesTable(table);
     return statements;
 }
 
@@ -125,22 +155,24 @@ const QList<EditableTable>& editableTables() {
     static const QList<EditableTable> tables{
         {QStringLiteral("project"),
          words("title spill_limit band_low band_high grid_columns grid_rows settled_error "
-               "longest_reading_s height_error_mm method_note")},
+               "longest_reading_s height_error_mm method_note check_every")},
         {QStringLiteral("tank"),
          words(
              "name length_mm width_mm water_depth_mm left_wall left_reflectance right_wall right_reflectance "
-             "front_wall front_reflectance back_wall back_reflectance water_kind tank_use")},
+             "front_wall front_reflectance back_wall back_reflectance water_kind tank_use obstacles")},
         {QStringLiteral("fixture"),
          words("name maker kind length_mm width_mm emitter_columns emitter_rows emitter_pitch_x_mm "
                "emitter_pitch_y_mm channels rated_power_w mass_kg price currency power_supply_inside "
                "claimed_low_mm claimed_high_mm claimed_coverage note beam flux_umol_s emitter_size_mm")},
         {QStringLiteral("accessory"), words("name note")},
         {QStringLiteral("meter"),
-         words("name kind immersion_factor immersion_by relative_uncertainty calibrated_on note")},
+         words("name kind immersion_factor immersion_by relative_uncertainty calibrated_on note response "
+               "cosine_error corrections")},
         {QStringLiteral("run"),
          words("label fixture accessory tank meter preset level_pct height_mm fixtures placement water "
                "dark_reading warm_up_min note")},
         {QStringLiteral("plane"), words("run depth_mm grid")},
+        {QStringLiteral("commission"), words("run kind subject value passed verdict overruled time")},
         {QStringLiteral("reading"),
          words("plane x_mm y_mm ppfd ppfd_min ppfd_max sd samples power_w flag note time superseded extra")},
     };
@@ -161,6 +193,8 @@ QStringList migrationStatements(int version) {
     if (version < 2)
         statements += addColumns("fixture", {QStringLiteral("beam TEXT"), QStringLiteral("flux_umol_s REAL"),
                                              QStringLiteral("emitter_size_mm REAL NOT NULL DEFAULT 0")});
+    if (version < 3) statements += toVersion3();
+    statements += renewTriggers();
     statements += QStringLiteral("PRAGMA user_version = %1").arg(kSchemaVersion);
     return statements;
 }

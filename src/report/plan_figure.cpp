@@ -88,11 +88,49 @@ class PlanPainter {
         p_.drawRoundedRect(outline.normalized(), 4, 4);
     }
 
+    void obstacles() {
+        for (const auto& o : plan_.obstacles) {
+            const QRectF rect = QRectF(layout_.at(o.from_x.value(), o.to_y.value()),
+                                       layout_.at(o.to_x.value(), o.from_y.value()))
+                                    .intersected(layout_.footprint());
+            p_.fillRect(rect, palette_.line);
+            p_.fillRect(rect, QBrush(palette_.muted, Qt::BDiagPattern));
+        }
+    }
+
+    QPointF centreOf(Cell cell) const {
+        return layout_.at(plan_.grid.xs_mm[static_cast<std::size_t>(cell.column)],
+                          plan_.grid.ys_mm[static_cast<std::size_t>(cell.row)]);
+    }
+
+    std::vector<Cell> way() const { return plan_.way.empty() ? serpentine(plan_.grid) : plan_.way; }
+
+    void numbers() {
+        if (!plan_.numbers) return;
+        int number = 0;
+        for (const auto cell : way()) {
+            const QRectF rect = layout_.cell(plan_.grid, cell);
+            p_.setFont(houseFont(std::clamp(rect.height() * 0.26, 7.0, 11.0)));
+            p_.setPen(palette_.muted);
+            p_.drawText(rect.adjusted(4, 2, 0, 0), Qt::AlignLeft | Qt::AlignTop, QString::number(++number));
+        }
+    }
+
+    /// Names of spots, where nothing else is shown.
+    void spotNames() {
+        p_.setFont(houseFont(11));
+        p_.setPen(palette_.text);
+        for (const auto& [cell, name] : plan_.grid.names)
+            if (!valueAt(cell))
+                p_.drawText(layout_.cell(plan_.grid, cell), Qt::AlignCenter | Qt::TextWordWrap,
+                            QString::fromStdString(name));
+    }
+
     void route() {
-        if (!plan_.route || !plan_.next) return;
+        if (!plan_.route || (!plan_.next && plan_.way.empty())) return;
         QPolygonF path;
-        for (const auto cell : serpentine(plan_.grid))
-            if (!valueAt(cell)) path << layout_.cell(plan_.grid, cell).center();
+        for (const auto cell : way())
+            if (!valueAt(cell)) path << centreOf(cell);
         QPen pen(palette_.muted, 2.0, Qt::DotLine, Qt::RoundCap);
         p_.setBrush(Qt::NoBrush);
         p_.setPen(pen);
@@ -174,7 +212,8 @@ class PlanPainter {
     template <class Work>
     void eachCell(Work work) {
         for (int row = 0; row < plan_.grid.rows(); ++row)
-            for (int column = 0; column < plan_.grid.columns(); ++column) work(Cell{column, row});
+            for (int column = 0; column < plan_.grid.columns(); ++column)
+                if (const Cell cell{column, row}; plan_.grid.planned(cell) || valueAt(cell)) work(cell);
     }
 
     const PlanData::Face* faceOf(Cell at) const {
@@ -288,7 +327,7 @@ QRectF PlanLayout::cell(const Grid& grid, Cell cell) const {
 std::optional<Cell> PlanLayout::cellUnder(const Grid& grid, const QPointF& point) const {
     for (int row = 0; row < grid.rows(); ++row)
         for (int column = 0; column < grid.columns(); ++column)
-            if (cell(grid, {column, row}).contains(point)) return Cell{column, row};
+            if (const Cell at{column, row}; grid.planned(at) && cell(grid, at).contains(point)) return at;
     return std::nullopt;
 }
 
@@ -306,11 +345,14 @@ void paintPlan(QPainter& painter, const QRectF& area, const PlanData& plan, cons
     PlanPainter paint(painter, plan, palette, layout);
     paint.walls();
     paint.cells(true);
+    paint.obstacles();
     paint.contours();
     paint.values();
     paint.freePoints();
     paint.body();
+    paint.spotNames();
     paint.route();
+    paint.numbers();
     paint.next();
     paint.selected();
     if (names) paint.names(layout.footprint());
@@ -343,6 +385,7 @@ PlanData planOf(const Bench& bench, const Run& run, const Plane& plane) {
         plan.length = tank->length;
         plan.width = tank->width;
         plan.walls = tank->walls;
+        plan.obstacles = tank->obstacles;
     } else if (grid) {
         plan.length = Millimetre(borders(grid->xs_mm).back());
         plan.width = Millimetre(borders(grid->ys_mm).back());

@@ -51,6 +51,9 @@ struct PlanData {
     std::optional<Cell> next;
     double next_progress = -1.0;  ///< 0–1 draws a ring at the next point
     bool route = false;           ///< dotted way through the cells that are left
+    std::vector<Cell> way;        ///< that way, whole; empty: the serpentine
+    bool numbers = false;         ///< cells without a value carry their place on the way
+    std::vector<Obstacle> obstacles;
     std::vector<double> contour_levels;
     std::optional<QRectF> body_mm;  ///< the fixture's outline over the tank
 };

@@ -2,9 +2,13 @@
 
 #include <QCoreApplication>
 #include <algorithm>
+#include <cmath>
 
 #include "core/checks.h"
 #include "core/immersion.h"
+#include "core/meter_correction.h"
+#include "core/survey/point_doubts.h"
+#include "core/survey/repeatability.h"
 #include "report/plan_figure.h"
 #include "report/text.h"
 
@@ -86,6 +90,7 @@ class ReviewMaker {
         r_.bench.accessories = bench.accessories;
         r_.bench.meters = bench.meters;
         r_.bench.method = bench.method;
+        r_.bench.checks = bench.checks;
         for (const auto& run : bench.runs)
             if (configurationOf(run) == choice.configuration) r_.bench.runs.push_back(run);
         r_.unit = choice.unit;
@@ -101,9 +106,7 @@ class ReviewMaker {
             return problem(configurationName(r_.bench, choice_.configuration), "has no reading to publish");
         r_.title = text(configurationName(r_.bench, choice_.configuration));
         r_.subtitle = tr("%1, %2").arg(text(r_.bench.title), choice_.day);
-        SpillLimitOptions options;
-        options.limit = r_.bench.method.spill_limit;
-        options.height_error = r_.bench.method.height_error;
+        auto options = spillLimitOptions(r_.bench, r_.sweep);
         options.words = r_.unit;
         r_.verdict = spillLimit(r_.bench, r_.sweep, options);
         r_.scale_top = scaleTop(r_.bench, r_.sweep.runs);
@@ -111,6 +114,7 @@ class ReviewMaker {
         card();
         conditions();
         doubts();
+        sweepDoubtsToo();
         r_.cautions = usualCautions();
         provenance();
         return std::move(r_);
@@ -195,9 +199,59 @@ class ReviewMaker {
             r_.conditions.push_back({tr("Warm-up"), tr("%1 min").arg(*run.warm_up_min, 0, 'f', 0)});
         if (run.dark_reading)
             r_.conditions.push_back({tr("Dark reading"), text(ppfdFigure(*run.dark_reading))});
+        checksMade();
+        const auto repeats = repeatabilityOf(r_.bench, r_.sweep.runs);
+        if (repeats.pairs > 0)
+            r_.conditions.push_back(
+                {tr("Repeats"), tr("%1 points read twice agree to %2%3")
+                                    .arg(repeats.pairs)
+                                    .arg(text(percentText(repeats.relative_sd)), driftText(repeats))});
+        uncertainty(repeats);
         r_.conditions.push_back(
             {tr("Readings"), tr("means of settled readings, %1 in all; table gives spread over the points")
                                  .arg(readingCount())});
+    }
+
+    static QString driftText(const Repeatability& repeats) {
+        if (repeats.returns < 3) return {};
+        return tr("; drift %1 ± %2 % an hour")
+            .arg(repeats.drift_per_hour * 100.0, 0, 'f', 1)
+            .arg(repeats.drift_error * 100.0, 0, 'f', 1);
+    }
+
+    /// What a single absolute reading is worth, part by part.
+    void uncertainty(const Repeatability& repeats) {
+        const auto* meter = byId(r_.bench.meters, shown().meter);
+        if (meter == nullptr) return;
+        UncertaintyParts parts;
+        parts.calibration = meter->relative_uncertainty;
+        if (const auto* correction = correctionFor(*meter, shown().preset))
+            parts.correction = correction->uncertainty;
+        parts.cosine = meter->cosine_error / std::sqrt(3.0);
+        parts.repeatability = repeats.relative_sd;
+        parts.drift = repeats.largest_change / std::sqrt(3.0);
+        r_.conditions.push_back(
+            {tr("Sure to"),
+             tr("± %1 for one reading in absolute terms (k = 1)").arg(text(percentText(parts.combined())))});
+    }
+
+    /// What was checked before the first reading of the runs, and what was overruled.
+    void checksMade() {
+        int made = 0;
+        for (const auto index : r_.sweep.runs) {
+            const auto& run = r_.bench.runs[index];
+            for (const auto& check : r_.bench.checks) {
+                if (check.run != run.id) continue;
+                ++made;
+                if (!check.overruled.empty())
+                    r_.doubts.push_back(
+                        tr("At %1, overruled: %2 Reason given: %3")
+                            .arg(length(run.height), text(check.verdict), text(check.overruled)));
+            }
+        }
+        r_.conditions.push_back({tr("Checks"), made == 0
+                                                   ? tr("none recorded before the first reading")
+                                                   : tr("%1 recorded before the first readings").arg(made)});
     }
 
     int readingCount() const {
@@ -214,6 +268,12 @@ class ReviewMaker {
                     r_.doubts.push_back(tr("At %1: %2. %3")
                                             .arg(length(r_.bench.runs[index].height), text(finding.title),
                                                  text(finding.body)));
+    }
+
+    void sweepDoubtsToo() {
+        for (const auto& finding : sweepDoubts(r_.bench, r_.sweep, {r_.unit, r_.band}))
+            if (finding.kind == FindingKind::Doubt)
+                r_.doubts.push_back(QStringLiteral("%1. %2").arg(text(finding.title), text(finding.body)));
     }
 
     void provenance() {

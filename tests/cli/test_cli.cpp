@@ -252,7 +252,7 @@ class TestCli : public QObject {
 
     void checkCountsAndRefuses() {
         const auto good = run({QStringLiteral("check"), kDemo, QStringLiteral("--json")});
-        QCOMPARE(good.json()[QStringLiteral("readings")].toInt(), 3945);
+        QCOMPARE(good.json()[QStringLiteral("readings")].toInt(), 3990);
         const auto bad = run({QStringLiteral("check"), written("x.glumet", "nothing")});
         QCOMPARE(bad.code, 1);
         QVERIFY(bad.err.contains(QStringLiteral("not a Glumet project")));

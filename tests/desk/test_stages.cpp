@@ -228,8 +228,7 @@ class TestStages : public QObject {
     void stageAndPlaneChangesKeepTheChoice() {
         w_->session.stepHeight(1);
         const auto height = *w_->session.height();
-        for (const auto stage :
-             {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish}) {
+        for (const auto stage : kStages) {
             goTo(stage);
             QCOMPARE(w_->window.stage(), stage);
             QCOMPARE(*w_->session.height(), height);

@@ -57,7 +57,7 @@ class TestWindow : public QObject {
 
     void anEmptyProjectLeadsThroughAllStages() {
         QVERIFY(w_->create());
-        for (const int key : {Qt::Key_1, Qt::Key_2, Qt::Key_3, Qt::Key_4, Qt::Key_5})
+        for (const int key : {Qt::Key_1, Qt::Key_2, Qt::Key_3, Qt::Key_4, Qt::Key_5, Qt::Key_6})
             w_->key(key, Qt::ControlModifier);
         QCOMPARE(w_->window.stage(), StageId::Publish);
         QVERIFY(!w_->find<QPushButton>("publishButton")->isEnabled());
@@ -239,8 +239,7 @@ class TestWindow : public QObject {
 
     void everyControlHasAName() {
         QVERIFY(w_->openDemo());
-        for (const auto stage :
-             {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish}) {
+        for (const auto stage : kStages) {
             w_->window.showStage(stage);
             w_->settle();
             for (const auto* widget : w_->window.findChildren<QWidget*>()) {

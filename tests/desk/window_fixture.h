@@ -39,7 +39,9 @@ class HandMeter : public Meter {
 /// The window over a project in a temporary folder, with a clock that stands still.
 class WindowFixture {
   public:
-    WindowFixture() : session([] { return QStringLiteral("2026-11-24T12:00:00"); }), window(session) {}
+    WindowFixture() : session([] { return QStringLiteral("2026-11-24T12:00:00"); }), window(session) {
+        qputenv("XDG_DATA_HOME", dir.path().toLocal8Bit());  // nobody's own methods and settings
+    }
 
     QString path(const char* name) const { return dir.filePath(QLatin1String(name)); }
 

@@ -23,6 +23,17 @@ class TestBenchJson : public QObject {
         Plane plane;
         plane.depth = Millimetre(150);
         plane.grid = Grid{{10, 20.5}, {5}};
+        plane.grid->left_out = {{1, 0}};
+        plane.grid->names[{0, 0}] = "reef top";
+        bench.tanks[0].obstacles = {
+            {"brace", Millimetre(280), Millimetre(320), Millimetre(0), Millimetre(600)}};
+        bench.meters[0].response = {{400, 0.8}, {550, 1.0}};
+        bench.meters[0].corrections = {{"blue", 1.12, 0.04, "twin S2, 9 pairs", "2026-11-25", true}};
+        CommissionCheck check;
+        check.run = run.id = 1;
+        check.kind = CheckKind::MeterMode;
+        check.verdict = "once";
+        bench.checks = {check};
         run.planes = {plane, Plane{}};
         bench.runs = {run};
         const auto written = writeBench(bench);
@@ -31,13 +42,27 @@ class TestBenchJson : public QObject {
         QCOMPARE(writeBench(*back), written);
         QCOMPARE(byId(back->fixtures, back->runs[0].fixture)->name, bench.fixtures[1].name);
         QCOMPARE(*back->runs[0].planes[0].grid, *plane.grid);
+        QCOMPARE(back->tanks[0].obstacles, bench.tanks[0].obstacles);
+        QCOMPARE(back->meters[0].corrections, bench.meters[0].corrections);
+        QCOMPARE(back->checks[0].run, back->runs[0].id);
+    }
+
+    void descriptionsOfEarlierVersionsAreRead() {
+        auto words = QString::fromStdString(writeBench(demoBench()));
+        words.replace(QStringLiteral("\"version\": 3"), QStringLiteral("\"version\": 2"));
+        for (const char* later : {"obstacles", "response_nm_relative", "corrections"})
+            words.replace(QStringLiteral("\"%1\"").arg(QLatin1String(later)),
+                          QStringLiteral("\"not yet %1\"").arg(QLatin1String(later)));
+        const auto bench = readBench(words.toStdString());
+        QVERIFY2(bench, bench ? "" : bench.error().sentence().c_str());
+        QVERIFY(bench->meters[0].response.empty());
     }
 
     void faultsNameTheirKey_data() {
         QTest::addColumn<QString>("from");
         QTest::addColumn<QString>("to");
         QTest::addColumn<QString>("part");
-        QTest::newRow("newer") << "\"version\": 2"
+        QTest::newRow("newer") << "\"version\": 3"
                                << "\"version\": 99"
                                << "newer";
         QTest::newRow("foreign") << "glumet bench"

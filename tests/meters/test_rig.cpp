@@ -4,6 +4,7 @@
 
 #include "core/demo_scenario.h"
 #include "core/light/exact_field.h"
+#include "meters/discovery.h"
 #include "meters/instrument.h"
 #include "servers.h"
 
@@ -55,6 +56,65 @@ class TestRig : public QObject {
         QVERIFY(rig.command(QStringLiteral("fault gremlin")).startsWith(QLatin1String("wrong")));
         QVERIFY(rig.command(QStringLiteral("probe 9999 0 0")).startsWith(QLatin1String("wrong")));
         QVERIFY(rig.command(QString()).startsWith(QLatin1String("wrong")));
+    }
+
+    void aSpectrometersLinesCarryTheSamePpfd() {
+        Rig rig(demoScene(), 1);
+        Servers servers(rig);
+        const auto where = servers.spectra(0);
+        QVERIFY(where);
+        InstrumentProfile profile;
+        profile.name = QStringLiteral("Spectrometer");
+        profile.measures = Measures::Spectrum;
+        profile.transport = Transport::Tcp;
+        profile.place = QStringLiteral("127.0.0.1");
+        profile.number = where->section(QLatin1Char(' '), -1).toInt();
+        QVERIFY(profile.invalid());  // no wavelengths yet
+        profile.format.spectrum = SpectralSample{380.0, 5.0, SpectralUnit::WattPerSquareMetre, {}};
+        QVERIFY(!profile.invalid());
+        auto meter = makeInstrument(profile, [] { return 0.0; });
+        QSignalSpy samples(meter.get(), &Meter::sampled);
+        meter->start();
+        rig.advance(0.05);
+        QTRY_VERIFY(samples.size() > 0);
+        QVERIFY(std::abs(samples[0][1].toDouble() / rig.ppfd() - 1.0) < 1e-4);
+        QVERIFY(meter->spectrum());
+        QCOMPARE(meter->spectrum()->values.size(), std::size_t{81});
+    }
+
+    void whatSendsIsFoundAndWhatDoesNotIsNot() {
+        Rig rig(demoScene(), 1);
+        Servers servers(rig);
+        const auto lines = servers.lines(0);
+        const auto terminal = servers.terminal();
+        QVERIFY(lines && terminal);
+        InstrumentProfile tcp;
+        tcp.name = QStringLiteral("known");
+        tcp.transport = Transport::Tcp;
+        tcp.place = QStringLiteral("127.0.0.1");
+        tcp.number = lines->section(QLatin1Char(' '), -1).toInt();
+        tcp.format.pattern = QStringLiteral("PPFD=([0-9.]+)");
+        auto dead = tcp;
+        dead.name = QStringLiteral("dead");
+        dead.number = 1;
+        auto candidates = discoveryCandidates({QStringLiteral("/dev/does-not-exist")}, {tcp, dead});
+        QCOMPARE(candidates.size(), 7);
+        Discovery discovery(
+            candidates, [] { return 0.0; }, 60'000);
+        QSignalSpy found(&discovery, &Discovery::found);
+        QSignalSpy finished(&discovery, &Discovery::finished);
+        discovery.start();
+        QTRY_VERIFY_WITH_TIMEOUT(
+            [&] {
+                rig.advance(0.05);
+                return found.size() == 1;
+            }(),
+            5000);
+        QCOMPARE(found[0][0].value<InstrumentProfile>().name, QStringLiteral("known"));
+        for (int round = 0; round < 6; ++round) discovery.nextRound();
+        QCOMPARE(finished.size(), 1);
+        QCOMPARE(found.size(), 1);
+        QVERIFY(!discovery.running());
     }
 
     void everyTransportBringsTheSameValue_data() {

@@ -83,6 +83,104 @@ class TestProject : public QObject {
         QVERIFY(project->bench().fixtures[0] == fixture);
     }
 
+    /// Tables of format 2 by hand: what 3 added is taken away again.
+    void aFileOfTheSecondFormatIsBroughtUpToDate() {
+        {
+            auto project = created();
+            Tank tank;
+            tank.name = "Cube";
+            QVERIFY(project->save(tank));
+        }
+        const QStringList back{QStringLiteral("DROP TABLE commission"),
+                               QStringLiteral("DROP TABLE undo_commission"),
+                               QStringLiteral("DROP TRIGGER undo_tank_update"),
+                               QStringLiteral("DROP TRIGGER undo_tank_insert"),
+                               QStringLiteral("DROP TRIGGER undo_tank_delete"),
+                               QStringLiteral("DROP TRIGGER undo_meter_update"),
+                               QStringLiteral("DROP TRIGGER undo_meter_insert"),
+                               QStringLiteral("DROP TRIGGER undo_meter_delete"),
+                               QStringLiteral("DROP TRIGGER undo_project_update"),
+                               QStringLiteral("DROP TRIGGER undo_project_insert"),
+                               QStringLiteral("DROP TRIGGER undo_project_delete"),
+                               QStringLiteral("ALTER TABLE tank DROP COLUMN obstacles"),
+                               QStringLiteral("ALTER TABLE undo_tank DROP COLUMN obstacles"),
+                               QStringLiteral("ALTER TABLE meter DROP COLUMN response"),
+                               QStringLiteral("ALTER TABLE undo_meter DROP COLUMN response"),
+                               QStringLiteral("ALTER TABLE meter DROP COLUMN cosine_error"),
+                               QStringLiteral("ALTER TABLE undo_meter DROP COLUMN cosine_error"),
+                               QStringLiteral("ALTER TABLE meter DROP COLUMN corrections"),
+                               QStringLiteral("ALTER TABLE undo_meter DROP COLUMN corrections"),
+                               QStringLiteral("ALTER TABLE project DROP COLUMN check_every"),
+                               QStringLiteral("ALTER TABLE undo_project DROP COLUMN check_every"),
+                               QStringLiteral("PRAGMA user_version = 2")};
+        QProcess shell;
+        shell.start(QStringLiteral("sqlite3"), {path_, back.join(QStringLiteral("; "))});
+        QVERIFY(shell.waitForFinished());
+        QCOMPARE(shell.exitCode(), 0);
+        auto project = opened();
+        auto tank = project->bench().tanks[0];
+        QVERIFY(tank.obstacles.empty());
+        tank.obstacles = {{"brace", Millimetre(280), Millimetre(320), Millimetre(0), Millimetre(600)}};
+        QVERIFY(project->save(tank));
+        project = opened();
+        QVERIFY(project->bench().tanks[0] == tank);
+        QVERIFY(project->undo());
+        QVERIFY(project->bench().tanks[0].obstacles.empty());
+    }
+
+    void plansChecksAndCorrectionsAreKeptAndUndone() {
+        auto project = created();
+        Fixture fixture;
+        fixture.name = "Fern 20";
+        const auto fixture_id = *project->save(fixture);
+        MeterProfile meter;
+        meter.name = "S1";
+        meter.response = {{400, 0.8}, {550, 1.0}};
+        meter.cosine_error = 0.03;
+        meter.corrections = {{"blue", 1.12, 0.04, "twin S2, 9 pairs", "2026-11-25", true}};
+        meter.id = *project->save(meter);
+        auto run = plannedRun(fixture_id);
+        run.planes[0].grid->left_out = {{0, 0}};
+        run.planes[0].grid->names[{1, 0}] = "reef top";
+        const auto grid = run.planes[0].grid;
+        QVERIFY(project->saveRuns({run, run}, QStringLiteral("plan")));
+        CommissionCheck check;
+        check.run = project->bench().runs[0].id;
+        check.kind = CheckKind::WarmUp;
+        check.value = -0.12;
+        check.verdict = "steady";
+        check.id = *project->save(check);
+        check.overruled = "in a hurry";
+        QVERIFY(project->save(check));
+        project.reset();
+        project = opened();
+        QVERIFY(project->bench().meters[0] == meter);
+        QVERIFY(*project->bench().runs[1].planes[0].grid == *grid);
+        QVERIFY(project->bench().checks.size() == 1 && project->bench().checks[0] == check);
+        QVERIFY(project->undo() && project->undo());
+        QVERIFY(project->bench().checks.empty());
+        QVERIFY(project->undo());
+        QVERIFY(project->bench().runs.empty());  // both runs were one step
+        QVERIFY(project->redo() && project->redo() && project->redo());
+        QCOMPARE(project->bench().checks[0].overruled, std::string("in a hurry"));
+    }
+
+    void checkReadingsNeitherReplaceNorAreReplaced() {
+        auto project = created();
+        Fixture fixture;
+        fixture.name = "Fern 20";
+        QVERIFY(project->save(plannedRun(*project->save(fixture))));
+        const auto plane = project->bench().runs[0].planes[0].id;
+        QVERIFY(project->take(plane, readingAt(50, 50, 200)));
+        auto again = readingAt(50, 50, 204);
+        again.flag = flag::kReference;
+        QVERIFY(project->take(plane, again));
+        QVERIFY(project->take(plane, readingAt(50, 50, 190)));
+        const auto& readings = project->bench().runs[0].planes[0].readings;
+        QVERIFY(readings[0].superseded && !readings[1].superseded && !readings[2].superseded);
+        QVERIFY(!readings[1].counts() && readings[2].counts());
+    }
+
     void undoAndRedoEveryKindOfEditAcrossARestart() {
         auto project = created();
         std::vector<std::string> states{described(project->bench())};

@@ -144,9 +144,16 @@ std::vector<SceneEmitter> latticeEmitters(const Fixture& fixture, PhotonFlux flu
 
 void hangInRow(LightScene& scene, int count, Millimetre height, double level,
                const std::vector<SceneEmitter>& emitters) {
-    for (int i = 0; i < count; ++i) {
+    std::vector<double> centres;
+    for (int i = 0; i < count; ++i) centres.push_back(scene.length_mm * ((i + 1.0) / (count + 1.0)));
+    hangAt(scene, centres, height, level, emitters);
+}
+
+void hangAt(LightScene& scene, const std::vector<double>& centres_mm, Millimetre height, double level,
+            const std::vector<SceneEmitter>& emitters) {
+    for (const double centre : centres_mm) {
         SceneFixture placed;
-        placed.x_mm = scene.length_mm * ((i + 1.0) / (count + 1.0));
+        placed.x_mm = centre;
         placed.y_mm = scene.width_mm * 0.5;
         placed.height_mm = height.value();
         placed.level = level;

@@ -105,4 +105,8 @@ std::vector<SceneEmitter> latticeEmitters(const Fixture& fixture, PhotonFlux flu
 void hangInRow(LightScene& scene, int count, Millimetre height, double level,
                const std::vector<SceneEmitter>& emitters);
 
+/// Hangs fixtures of the same emitters along the middle, their centres at these places along the length, mm.
+void hangAt(LightScene& scene, const std::vector<double>& centres_mm, Millimetre height, double level,
+            const std::vector<SceneEmitter>& emitters);
+
 }  // namespace glumet

@@ -7,8 +7,10 @@
 #include <QVBoxLayout>
 #include <cmath>
 
+#include "core/survey/lengths_text.h"
 #include "core/wording.h"
 #include "desk/bench/run_dialog.h"
+#include "desk/bench/twin_dialog.h"
 #include "desk/measure/sweep_progress.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
@@ -60,7 +62,9 @@ BenchStage::BenchStage(Session& session)
     fillFixtureForm();
     fillTankForm();
     fillMethodForm();
+    fillCheckRows();
     fillMeterForm();
+    fillMeterTruthRows();
     layout->addWidget(makeForms(), 5);
     layout->addWidget(makeRuns(), 2);
 }
@@ -287,6 +291,18 @@ void BenchStage::fillTankForm() {
                 changed.wall(side).kind = static_cast<WallKind>(index);
                 return keep(changed);
             });
+    right_
+        ->addText(
+            tr("in the way"), [this] { return text(obstaclesText(tank().obstacles, session().unit())); },
+            writer(&BenchStage::tank,
+                   [this](Tank& t, const QString& typed) -> QString {
+                       auto obstacles = parseObstacles(typed.toStdString(), session().unit(), t);
+                       if (!obstacles) return text(obstacles.error().sentence()) + QLatin1Char('.');
+                       t.obstacles = std::move(*obstacles);
+                       return {};
+                   }),
+            tr("brace 28–32 × 0–60"))
+        ->setObjectName(QStringLiteral("tankObstacles"));
     right_->addChoice(
         tr("use"), {tr("bare bench tank"), tr("living tank")},
         [this] { return static_cast<int>(tank().use); },
@@ -332,6 +348,65 @@ void BenchStage::fillMeterForm() {
                    return QString();
                }),
         tr("year-month-day"));
+}
+
+/// How far the meter is to be believed, and what it is corrected by.
+void BenchStage::fillMeterTruthRows() {
+    const auto percent = [this](const QString& name, double MeterProfile::*member, const QString& hint) {
+        return right_->addText(
+            name,
+            [this, member] { return meter().*member > 0.0 ? text(percentText(meter().*member)) : QString(); },
+            writer(&BenchStage::meter,
+                   [member](MeterProfile& m, const QString& typed) -> QString {
+                       const QString bare = QString(typed).remove(QLatin1Char('%')).trimmed();
+                       const auto value =
+                           bare.isEmpty() ? std::optional(0.0) : parseNumber(bare.toStdString());
+                       if (!value || *value < 0.0 || *value > 50.0)
+                           return tr("That is a percentage from 0 to 50; 5 % is usual.");
+                       m.*member = *value / 100.0;
+                       return {};
+                   }),
+            hint);
+    };
+    percent(tr("calibration ±"), &MeterProfile::relative_uncertainty, tr("5 %"));
+    percent(tr("cosine error"), &MeterProfile::cosine_error, tr("up to 60° off, if stated"));
+    right_->addText(
+        tr("response"), [this] { return text(responseText(meter().response)); },
+        writer(&BenchStage::meter,
+               [](MeterProfile& m, const QString& typed) -> QString {
+                   auto response = parseResponse(typed.toStdString());
+                   if (!response) return text(response.error().sentence()) + QLatin1Char('.');
+                   m.response = std::move(*response);
+                   return {};
+               }),
+        tr("400: 0.8, 450: 0.9, 550: 1"));
+    auto* twin = quietButton(tr("twin reading…"));
+    twin->setObjectName(QStringLiteral("twinReading"));
+    connect(twin, &QPushButton::clicked, this, &BenchStage::twinReading);
+    right_->addHeading(tr("Corrections"), twin);
+    right_
+        ->addText(
+            tr("in use"),
+            [this] {
+                QStringList list;
+                for (const auto& c : meter().corrections)
+                    if (c.applied)
+                        list << tr("%1 × %2 ± %3")
+                                    .arg(c.channel.empty() ? tr("any") : text(c.channel))
+                                    .arg(c.factor, 0, 'f', 3)
+                                    .arg(text(percentText(c.uncertainty)));
+                return list.join(QStringLiteral("; "));
+            },
+            writer(&BenchStage::meter,
+                   [](MeterProfile& m, const QString& typed) -> QString {
+                       if (!typed.trimmed().isEmpty())
+                           return tr(
+                               "Factors come from a twin reading; empty this field to stop using them.");
+                       for (auto& c : m.corrections) c.applied = false;
+                       return {};
+                   }),
+            tr("none"))
+        ->setObjectName(QStringLiteral("meterCorrections"));
 }
 
 FormColumn::Write BenchStage::methodWriter(std::function<QString(Method&, const QString&)> change) {
@@ -383,6 +458,39 @@ void BenchStage::fillMethodForm() {
             m.settled_relative_error = *percent / 100.0;
             return {};
         }));
+}
+
+void BenchStage::fillCheckRows() {
+    right_
+        ->addText(
+            tr("check point every"),
+            [this] {
+                const int every = session().bench().method.check_every;
+                return every == 0 ? QString() : tr("%1 readings").arg(every);
+            },
+            methodWriter([](Method& m, const QString& typed) -> QString {
+                const auto word = typed.trimmed().section(QLatin1Char(' '), 0, 0);
+                bool whole = true;
+                const int every = word.isEmpty() ? 0 : word.toInt(&whole);
+                if (!whole || every < 0 || every > 1000 || every == 1)
+                    return tr("A number of readings from 2 to 1000, or nothing for no check points.");
+                m.check_every = every;
+                return {};
+            }),
+            tr("never"))
+        ->setObjectName(QStringLiteral("checkEvery"));
+}
+
+void BenchStage::twinReading() {
+    if (session().project() == nullptr || session().bench().meters.empty())
+        return session().warn(tr("Describe the meter first."));
+    TwinDialog dialog(session(), meter(), this);
+    if (dialog.exec() != QDialog::Accepted) return;
+    const auto corrected = dialog.corrected();
+    if (!corrected) return session().warn(text(corrected.error().sentence()));
+    if (const QString fault = keep(*corrected); !fault.isEmpty()) return session().warn(fault);
+    session().say(tr("Readings of %1 are corrected from now on; raw values stay beside them.")
+                      .arg(text(corrected->name)));
 }
 
 void BenchStage::newFixture() {

@@ -3,7 +3,7 @@
 #include <QPushButton>
 #include <QTableWidget>
 
-#include "desk/bench/form_column.h"
+#include "desk/shared/form_column.h"
 #include "desk/shared/stage.h"
 
 namespace glumet {
@@ -24,6 +24,7 @@ class BenchStage : public Stage {
     void newTank();
     void newMeter();
     void newAccessory();
+    void twinReading();
     void removeRun();
     /// Takes the beam of a photometric file for the fixture shown; asks for the file.
     void chooseBeamFile();
@@ -36,7 +37,9 @@ class BenchStage : public Stage {
     void fillLightRows();
     void fillTankForm();
     void fillMeterForm();
+    void fillMeterTruthRows();
     void fillMethodForm();
+    void fillCheckRows();
     void refreshRuns();
 
     const Fixture& fixture() const;

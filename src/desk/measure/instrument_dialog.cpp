@@ -114,6 +114,11 @@ QWidget* InstrumentDialog::makeList() {
     buttons->addWidget(add_button);
     buttons->addWidget(remove_button);
     layout->addLayout(buttons);
+    look_ = new QPushButton(tr("Look for instruments"));
+    look_->setObjectName(QStringLiteral("lookForInstruments"));
+    look_->setAutoDefault(false);
+    connect(look_, &QPushButton::clicked, this, [this] { discovery_ ? endLook() : look(); });
+    layout->addWidget(look_);
     return column;
 }
 
@@ -123,7 +128,11 @@ QWidget* InstrumentDialog::makeFields() {
     form_->setContentsMargins(0, 0, 0, 0);
     form_->setVerticalSpacing(7);
     name_ = makeEdit("instrumentName");
-    measures_ = makeCombo({tr("light (PPFD)"), tr("power at the wall")}, "instrumentMeasures");
+    measures_ =
+        makeCombo({tr("light (PPFD)"), tr("power at the wall"), tr("spectrum")}, "instrumentMeasures");
+    first_nm_ = makeEdit("instrumentFirstNm");
+    step_nm_ = makeEdit("instrumentStepNm");
+    spectral_unit_ = makeCombo({tr("W/m² per nm"), tr("µmol/m²/s per nm")}, "instrumentSpectralUnit");
     transport_ = makeCombo({tr("serial line"), tr("TCP lines"), tr("Modbus TCP"), tr("Modbus RTU"),
                             tr("log file that grows"), tr("recorded session")},
                            "instrumentTransport");
@@ -164,7 +173,12 @@ QWidget* InstrumentDialog::makeFields() {
     row(tr("number"), type_);
     form_->addRow(QString(), input_);
     form_->addRow(QString(), swapped_);
+    row(tr("first wavelength, nm"), first_nm_);
+    row(tr("step, nm"), step_nm_);
+    row(tr("values are"), spectral_unit_);
     row(tr("times"), factor_);
+    connect(measures_, &QComboBox::currentIndexChanged, this,
+            [this] { showFieldsOf(static_cast<Transport>(transport_->currentIndex())); });
     connect(transport_, &QComboBox::currentIndexChanged, this,
             [this](int index) { showFieldsOf(static_cast<Transport>(index)); });
     return column;
@@ -205,6 +219,11 @@ void InstrumentDialog::showFieldsOf(Transport transport) {
     show(number_, !probe.isFile());
     for (QWidget* field : {static_cast<QWidget*>(column_), static_cast<QWidget*>(pattern_)})
         show(field, !probe.isModbus());
+    const bool spectrum = measures_->currentIndex() == static_cast<int>(Measures::Spectrum);
+    if (spectrum) show(pattern_, false);
+    for (QWidget* field : {static_cast<QWidget*>(first_nm_), static_cast<QWidget*>(step_nm_),
+                           static_cast<QWidget*>(spectral_unit_)})
+        show(field, spectrum);
     show(question_, !probe.isModbus() && !probe.isFile());
     show(interval_, !probe.isFile());
     for (QWidget* field :
@@ -230,6 +249,10 @@ void InstrumentDialog::fill(const InstrumentProfile& p) {
     column_->setValue(p.format.column);
     pattern_->setText(p.format.pattern);
     factor_->setText(QString::number(p.isModbus() ? p.modbus.scale : p.format.factor));
+    const auto spectrum = p.format.spectrum.value_or(SpectralSample{});
+    first_nm_->setText(QString::number(spectrum.first_nm));
+    step_nm_->setText(QString::number(spectrum.step_nm));
+    spectral_unit_->setCurrentIndex(static_cast<int>(spectrum.unit));
     question_->setText(p.question);
     interval_->setValue(p.every_ms);
     unit_->setValue(p.modbus.unit);
@@ -248,7 +271,12 @@ InstrumentProfile InstrumentDialog::profile() const {
     p.number = number_->value();
     // A factor that is no number becomes 0, which invalid() names.
     const double factor = parseNumber(factor_->text().toStdString()).value_or(0.0);
-    p.format = {column_->value(), pattern_->text(), p.isModbus() ? 1.0 : factor};
+    p.format = {column_->value(), pattern_->text(), p.isModbus() ? 1.0 : factor, std::nullopt};
+    if (p.measures == Measures::Spectrum)
+        p.format.spectrum = SpectralSample{parseNumber(first_nm_->text().toStdString()).value_or(0.0),
+                                           parseNumber(step_nm_->text().toStdString()).value_or(0.0),
+                                           static_cast<SpectralUnit>(spectral_unit_->currentIndex()),
+                                           {}};
     p.question = question_->text().trimmed();
     p.every_ms = interval_->value();
     p.modbus = {unit_->value(),        address_->value(),
@@ -268,6 +296,35 @@ void InstrumentDialog::add() {
     list_->setCurrentRow(list_->count() - 1);
     name_->setFocus();
     name_->selectAll();
+}
+
+void InstrumentDialog::look() {
+    endTest();
+    discovery_ = std::make_unique<Discovery>(discoveryCandidates(serialPorts(), profiles_), machineClock());
+    connect(discovery_.get(), &Discovery::found, this, [this](const InstrumentProfile& found, double value) {
+        const auto known = std::find_if(profiles_.begin(), profiles_.end(),
+                                        [&](const InstrumentProfile& p) { return p.name == found.name; });
+        if (known == profiles_.end()) {
+            profiles_ << found;
+            list_->addItem(found.name);
+            list_->setCurrentRow(list_->count() - 1);
+        } else {
+            list_->setCurrentRow(static_cast<int>(known - profiles_.begin()));
+        }
+        fault_->setText(tr("%1 sends %2.").arg(found.name).arg(value, 0, 'f', 1));
+    });
+    connect(discovery_.get(), &Discovery::finished, this, [this] {
+        if (fault_->text().isEmpty()) fault_->setText(tr("Nothing that can be read was heard."));
+        QTimer::singleShot(0, this, &InstrumentDialog::endLook);
+    });
+    fault_->clear();
+    look_->setText(tr("Stop looking"));
+    discovery_->start();
+}
+
+void InstrumentDialog::endLook() {
+    discovery_.reset();
+    look_->setText(tr("Look for instruments"));
 }
 
 void InstrumentDialog::remove() {

@@ -12,6 +12,7 @@
 #include <QSpinBox>
 
 #include "desk/shared/session.h"
+#include "meters/discovery.h"
 #include "meters/instrument.h"
 
 namespace glumet {
@@ -37,6 +38,8 @@ class InstrumentDialog : public QDialog {
     void showFieldsOf(Transport transport);
     void add();
     void remove();
+    void look();
+    void endLook();
     void keep();
     void test();
     void endTest();
@@ -47,6 +50,7 @@ class InstrumentDialog : public QDialog {
     InstrumentStore store_;
     QList<InstrumentProfile> profiles_;
     std::unique_ptr<ConnectedMeter> tested_;
+    std::unique_ptr<Discovery> discovery_;
     int values_ = 0;
 
     QListWidget* list_;
@@ -59,6 +63,9 @@ class InstrumentDialog : public QDialog {
     QSpinBox* column_;
     QLineEdit* pattern_;
     QLineEdit* factor_;
+    QLineEdit* first_nm_;
+    QLineEdit* step_nm_;
+    QComboBox* spectral_unit_;
     QLineEdit* question_;
     QSpinBox* interval_;
     QSpinBox* unit_;
@@ -70,6 +77,7 @@ class InstrumentDialog : public QDialog {
     QLabel* value_;
     QPlainTextEdit* lines_;
     QPushButton* test_;
+    QPushButton* look_;
     QLabel* fault_;
 };
 

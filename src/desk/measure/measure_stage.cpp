@@ -6,9 +6,12 @@
 #include <QPushButton>
 #include <QVBoxLayout>
 
-#include "core/checks.h"
+#include "core/demo_scenario.h"
+#include "core/survey/plan_findings.h"
+#include "core/survey/practice.h"
 #include "core/wording.h"
 #include "desk/shared/theme.h"
+#include "meters/simulated_meter.h"
 #include "report/text.h"
 
 namespace glumet {
@@ -17,12 +20,14 @@ namespace {
 /// Pixel size of the live value: B612's digits stand 0.72 of it high, so 75 px.
 constexpr int kLivePixels = 104;
 constexpr double kStripSeconds = 12.0;
+constexpr int kLeastScored = 6;  // points; fewer say nothing about a hand
 
 }  // namespace
 
 MeasureStage::MeasureStage(Session& session)
     : Stage(session),
       taker_(session),
+      announcer_(session, taker_, std::make_unique<DeviceVoice>()),
       title_(makeLabel({}, TextRole::Title)),
       counter_(makeLabel({}, TextRole::Muted)),
       map_(new PlanMap),
@@ -35,6 +40,7 @@ MeasureStage::MeasureStage(Session& session)
       strip_(new ValueStrip(session, kStripSeconds)),
       strip_note_(makeLabel({}, TextRole::Muted)),
       rule_note_(makeLabel({}, TextRole::Muted)),
+      sound_(makeLabel({}, TextRole::Muted)),
       progress_(new ThinBar),
       sweep_(new SweepProgress(session)) {
     setFocusPolicy(Qt::StrongFocus);
@@ -109,6 +115,8 @@ QWidget* MeasureStage::makeSide() {
     layout->addWidget(rule_note_);
     progress_->setAccessibleName(tr("How near to settled"));
     layout->addWidget(progress_);
+    layout->addSpacing(6);
+    layout->addWidget(sound_);
     layout->addStretch(1);
     return side;
 }
@@ -153,6 +161,7 @@ void MeasureStage::refresh() {
     updatePlan();
     showTarget();
     showLive();
+    showSound();
     sweep_->update();
 }
 
@@ -161,12 +170,36 @@ std::vector<Finding> MeasureStage::findings() const {
         Finding first;
         first.kind = FindingKind::Next;
         first.title = tr("Plan a run first").toStdString();
-        first.body = tr("Bench makes runs: a fixture, a height, the depths and the grid.").toStdString();
-        first.view = EvidenceView::Bench;
+        first.body = tr("Plan makes runs from a method: heights, depths and the grid.").toStdString();
+        first.view = EvidenceView::Plan;
         return {first};
     }
-    return measureFindings(session().bench(), *session().runIndex(), *session().depth(),
-                           session().findingContext());
+    const auto& bench = session().bench();
+    const auto run = *session().runIndex();
+    auto out = measureFindings(bench, run, *session().depth(), session().findingContext());
+    if (session().plane() != nullptr)
+        addBeforeNext(out, doubtFindings(session().pointDoubts(), *session().plane(), run));
+    addBeforeNext(out, sweepDoubts(bench, *session().sweep(), session().findingContext()));
+    addBeforeNext(out, commissionFindings(bench, run, session().now().toStdString()));
+    addBeforeNext(out, practiceFindings());
+    return out;
+}
+
+/// How a practice run compares with what the simulator knows.
+std::vector<Finding> MeasureStage::practiceFindings() const {
+    const auto* practice = dynamic_cast<const SimulatedMeter*>(session().meter());
+    if (practice == nullptr || !practice->plants()) return {};
+    Run taken = *session().run();
+    for (auto& plane : taken.planes)
+        std::erase_if(plane.readings, [](const Reading& reading) {
+            return reading.note.find("simulated") == std::string::npos;
+        });
+    const auto score = scoreOf(taken, sceneOf(session().bench(), taken), practice->planted());
+    if (score.points < kLeastScored) return {};
+    Finding out;
+    out.title = tr("Practice: %1 from the truth").arg(text(percentText(score.rms_error))).toStdString();
+    out.body = score.sentence() + ".";
+    return {out};
 }
 
 void MeasureStage::updatePlan() {
@@ -179,10 +212,11 @@ void MeasureStage::updatePlan() {
         plan.route = true;
         plan.next = taker_.target();
         plan.next_progress = taker_.progress();
-        for (const auto& doubt : mirrorDoubts(*plane)) plan.doubtful.push_back(doubt.cell);
+        plan.way = taker_.way();
+        for (const auto& doubt : session().pointDoubts()) plan.doubtful.push_back(doubt.cell);
     }
     showLast();
-    map_->setHint(run == nullptr ? tr("Make a run in Bench, or import readings.") : QString());
+    map_->setHint(run == nullptr ? tr("Plan a run, or import readings.") : QString());
     map_->setPlan(plan, colours());
 }
 
@@ -196,7 +230,8 @@ void MeasureStage::showLast() {
     const auto& reading = plane->readings.back();
     const auto cell = cellAt(*plane->grid, reading.x, reading.y);
     QString line =
-        tr("Kept last: %1 %2").arg(cell ? text(cellName(*cell)) : QString(), text(ppfdFigure(reading.mean)));
+        tr("Kept last: %1 %2")
+            .arg(cell ? text(cellName(*plane->grid, *cell)) : QString(), text(ppfdFigure(reading.mean)));
     if (reading.min && reading.max)
         line += tr(", swing %1–%2").arg(text(ppfdFigure(*reading.min)), text(ppfdFigure(*reading.max)));
     if (const auto error = reading.relativeStandardError())
@@ -213,14 +248,19 @@ void MeasureStage::showTarget() {
         place_->setText(plane == nullptr ? QString() : tr("free points: import them"));
         return;
     }
-    const auto done = qRound(planeProgress(*plane) * plane->grid->cells());
-    counter_->setText(tr("%1 of %2 points").arg(done).arg(plane->grid->cells()));
+    const auto done = qRound(planeProgress(*plane) * plane->grid->plannedCells());
+    counter_->setText(tr("%1 of %2 points").arg(done).arg(plane->grid->plannedCells()));
     if (!target) {
         point_->setText(tr("done"));
         place_->setText(tr("arrows choose a\npoint to read again"));
         return;
     }
-    point_->setText(text(cellName(*target)));
+    point_->setText(text(cellName(*plane->grid, *target)));
+    if (const auto kind = taker_.checking()) {
+        place_->setText(*kind == CheckPointKind::Reference ? tr("the reference point\nonce more")
+                                                           : tr("read before,\nonce more"));
+        return;
+    }
     const auto x = plane->grid->xs_mm[static_cast<std::size_t>(target->column)];
     const auto y = plane->grid->ys_mm[static_cast<std::size_t>(target->row)];
     place_->setText(tr("%1 from left\n%2 from front")
@@ -278,10 +318,15 @@ void MeasureStage::arm() {
     showLive();
 }
 
+void MeasureStage::showSound() {
+    const auto word = [](bool on) { return on ? tr("on") : tr("off"); };
+    sound_->setText(tr("T tones %1, S speech %2").arg(word(announcer_.tones()), word(announcer_.speech())));
+}
+
 void MeasureStage::goToDoubt() {
     const auto* plane = session().plane();
     if (plane == nullptr) return;
-    const auto doubts = mirrorDoubts(*plane);
+    const auto& doubts = session().pointDoubts();
     if (doubts.empty())
         session().say(tr("No point of this plane is in doubt."));
     else
@@ -338,6 +383,14 @@ bool MeasureStage::handleKey(QKeyEvent* event) {
             return true;
         case Qt::Key_H:
             taker_.setHandsFree(!taker_.handsFree());
+            return true;
+        case Qt::Key_T:
+            announcer_.setTones(!announcer_.tones());
+            showSound();
+            return true;
+        case Qt::Key_S:
+            announcer_.setSpeech(!announcer_.speech());
+            showSound();
             return true;
         default:
             break;

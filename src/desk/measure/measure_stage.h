@@ -3,6 +3,7 @@
 #include <QLabel>
 #include <QLineEdit>
 
+#include "desk/measure/announcer.h"
 #include "desk/measure/reading_taker.h"
 #include "desk/measure/sweep_progress.h"
 #include "desk/measure/thin_bar.h"
@@ -24,6 +25,7 @@ class MeasureStage : public Stage {
     std::vector<Finding> findings() const override;
     QWidget* keyWidget() override { return this; }
     ReadingTaker& taker() { return taker_; }
+    Announcer& announcer() { return announcer_; }
 
   protected:
     void keyPressEvent(QKeyEvent* event) override;
@@ -35,15 +37,18 @@ class MeasureStage : public Stage {
     bool handleKey(QKeyEvent* event);
     void startTyping(const QString& first);
     void finishTyping();
+    void showSound();
     void goToDoubt();
     void showLive();
     void showTarget();
     void updatePlan();
     void showLast();
+    std::vector<Finding> practiceFindings() const;
     QString ruleNote() const;
     void arm();
 
     ReadingTaker taker_;
+    Announcer announcer_;
     QLabel* title_;
     QLabel* counter_;
     PlanMap* map_;
@@ -56,6 +61,7 @@ class MeasureStage : public Stage {
     ValueStrip* strip_;
     QLabel* strip_note_;
     QLabel* rule_note_;
+    QLabel* sound_;
     ThinBar* progress_;
     SweepProgress* sweep_;
 };

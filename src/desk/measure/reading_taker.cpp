@@ -5,6 +5,9 @@
 
 #include "core/demo_scenario.h"
 #include "core/immersion.h"
+#include "core/meter_correction.h"
+#include "core/survey/plan_findings.h"
+#include "core/survey/route.h"
 #include "meters/simulated_meter.h"
 
 namespace glumet {
@@ -88,19 +91,34 @@ void ReadingTaker::follow() {
     }
     const bool other = plane->id != plane_;
     plane_ = plane->id;
+    way_ = wayOf(session_.bench(), *session_.run(), *plane);
     if (other) {
         last_.reset();
         if (auto* simulated = dynamic_cast<SimulatedMeter*>(session_.meter()))
             simulated->setScene(sceneOf(session_.bench(), *session_.run()));
-        setTarget(nextCell(*plane->grid, plane->readings));
+        goOnFrom(*plane);
         return;
     }
-    if (!target_) setTarget(nextCell(*plane->grid, plane->readings));
+    if (!target_) goOnFrom(*plane);
+}
+
+void ReadingTaker::goOnFrom(const Plane& plane) {
+    const auto next = firstUnread(*plane.grid, plane.readings, way_);
+    const auto due = next ? checkPointDue(plane, session_.bench().method.check_every) : std::nullopt;
+    setTarget(due ? due->cell : next);
+    check_ = due;
+    if (due) emit changed();
+}
+
+std::optional<CheckPointKind> ReadingTaker::checking() const {
+    return check_ ? std::optional(check_->kind) : std::nullopt;
 }
 
 void ReadingTaker::setTarget(std::optional<Cell> cell) {
     target_ = cell;
+    check_.reset();
     armed_ = false;
+    was_settled_ = false;
     mean_ = SettledMean(rule());
     now_.reset();
     looked_s_ = -1.0;
@@ -128,6 +146,10 @@ void ReadingTaker::onSample(double seconds, double ppfd) {
     looked_s_ = seconds;
     look();
     emit looked();
+    if (now_ && now_->settled() && !was_settled_) {
+        was_settled_ = true;
+        emit settled();
+    }
     if (now_ && now_->settled() && (armed_ || hands_free_)) take();
 }
 
@@ -141,8 +163,18 @@ Reading ReadingTaker::atTarget() const {
     return reading;
 }
 
+/// A failed check that nobody has overruled stops work: readings under a dead driver are worth nothing.
+bool ReadingTaker::mayTake() {
+    const auto stop = stoppingCheck(session_.bench(), *session_.run(), session_.now().toStdString());
+    if (!stop) return true;
+    armed_ = false;
+    session_.warn(
+        tr("No reading is taken: %1 Ctrl+B shows the check.").arg(QString::fromStdString(stop->verdict)));
+    return false;
+}
+
 void ReadingTaker::take() {
-    if (!target_ || session_.plane() == nullptr) return;
+    if (!target_ || session_.plane() == nullptr || !mayTake()) return;
     if (watch_) {  // the hand says that the probe is there
         watch_.reset();
         emit changed();
@@ -180,7 +212,7 @@ void ReadingTaker::take() {
 }
 
 bool ReadingTaker::keepTyped(double ppfd) {
-    if (!target_ || session_.plane() == nullptr) return false;
+    if (!target_ || session_.plane() == nullptr || !mayTake()) return false;
     if (!std::isfinite(ppfd) || ppfd < 0.0) {
         session_.warn(tr("A reading is a number of 0 or more."));
         return false;
@@ -198,8 +230,15 @@ void ReadingTaker::store(Reading reading) {
     // The practice meter shows the truth under water already.
     const bool practice = session_.meter() != nullptr && session_.meter()->simulated();
     if (const auto* profile = byId(session_.bench().meters, session_.run()->meter);
-        profile != nullptr && !practice)
+        profile != nullptr && !practice) {
+        applyCorrection(reading, *profile, session_.run()->preset);
         applyImmersion(reading, *profile, session_.run()->water);
+    }
+    const bool typed = reading.note == "typed";
+    if (session_.meter() != nullptr && !typed)
+        if (const auto spectrum = session_.meter()->spectrum())
+            reading.extra[kSpectrumColumn] = spectrum->text();
+    if (check_) reading.flag = check_->kind == CheckPointKind::Reference ? flag::kReference : flag::kRepeat;
     const auto cell = *target_;
     const bool doubtful = reading.flag == flag::kDoubtful;
     storing_ = true;
@@ -211,20 +250,37 @@ void ReadingTaker::store(Reading reading) {
     }
     last_ = cell;
     last_kept_ = reading.mean;
-    session_.say(
-        tr("%1 kept at %2")
-            .arg(QString::fromStdString(ppfdFigure(reading.mean)), QString::fromStdString(cellName(cell))));
-    const auto* plane = session_.plane();
-    setTarget(plane == nullptr ? std::nullopt : nextCell(*plane->grid, plane->readings));
+    session_.say(tr("%1 kept at %2")
+                     .arg(QString::fromStdString(ppfdFigure(reading.mean)),
+                          QString::fromStdString(cellName(*session_.plane()->grid, cell))));
+    if (const auto* plane = session_.plane(); plane != nullptr)
+        goOnFrom(*plane);
+    else
+        setTarget(std::nullopt);
     emit taken(reading.mean.value(), doubtful);
+    judge(cell);
+}
+
+/// Says at once what does not fit, while the probe is still near.
+void ReadingTaker::judge(Cell cell) {
+    const auto* plane = session_.plane();
+    if (plane == nullptr || !plane->grid) return;
+    for (const auto& doubt : session_.pointDoubts()) {
+        if (doubt.cell != cell) continue;
+        const QString why = tr("%1: %2. G goes back to it.")
+                                .arg(QString::fromStdString(cellName(*plane->grid, cell)),
+                                     QString::fromStdString(doubt.reason));
+        session_.warn(why);
+        emit doubted(why);
+        return;
+    }
 }
 
 void ReadingTaker::stepBack() {
     const auto* plane = session_.plane();
     if (plane == nullptr || !plane->grid) return;
-    const auto route = serpentine(*plane->grid);
-    const auto at = target_ ? std::find(route.begin(), route.end(), *target_) : route.end();
-    if (at != route.begin()) setTarget(*(at - 1));
+    const auto at = target_ ? std::find(way_.begin(), way_.end(), *target_) : way_.end();
+    if (at != way_.begin()) setTarget(*(at - 1));
 }
 
 void ReadingTaker::aim(Cell cell) { setTarget(cell); }

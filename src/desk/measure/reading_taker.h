@@ -5,6 +5,7 @@
 
 #include "core/movement_watch.h"
 #include "core/settled_mean.h"
+#include "core/survey/repeatability.h"
 #include "desk/shared/session.h"
 
 namespace glumet {
@@ -25,6 +26,11 @@ class ReadingTaker : public QObject {
     bool armed() const { return armed_; }
     /// 0–1: how near the mean is to settled.
     double progress() const;
+
+    /// Set while the target is not a new point but a check: the reference point, or an earlier one once more.
+    std::optional<CheckPointKind> checking() const;
+    /// The way over the chosen plane.
+    const std::vector<Cell>& way() const { return way_; }
 
     /// The value stored last.
     std::optional<Ppfd> lastKept() const { return last_kept_; }
@@ -52,7 +58,9 @@ class ReadingTaker : public QObject {
   signals:
     void changed();  ///< target or armed state
     void sampled(double seconds, double ppfd);
-    void looked();  ///< state() is new: a few times a second
+    void looked();                     ///< state() is new: a few times a second
+    void settled();                    ///< the mean here has just become good enough
+    void doubted(const QString& why);  ///< what was stored does not fit the rest
     void taken(double ppfd, bool doubtful);
 
   private:
@@ -60,6 +68,10 @@ class ReadingTaker : public QObject {
     void onSample(double seconds, double ppfd);
     void followState(MeterState state);
     void setTarget(std::optional<Cell> cell);
+    /// The next point of the way, or the check that is due before it.
+    void goOnFrom(const Plane& plane);
+    bool mayTake();
+    void judge(Cell cell);
     void store(Reading reading);
     Reading atTarget() const;
 
@@ -72,6 +84,9 @@ class ReadingTaker : public QObject {
     std::optional<Cell> target_;
     std::optional<Cell> last_;
     Id plane_ = 0;
+    std::vector<Cell> way_;
+    std::optional<CheckPoint> check_;
+    bool was_settled_ = false;
     bool armed_ = false;
     bool storing_ = false;
     bool hands_free_ = false;

@@ -9,7 +9,7 @@ double planeProgress(const Plane& plane) {
     if (!plane.grid) return plane.readings.empty() ? 0.0 : 1.0;
     int done = 0;
     for (const int index : readingOfCell(*plane.grid, plane.readings)) done += index >= 0 ? 1 : 0;
-    return static_cast<double>(done) / plane.grid->cells();
+    return plane.grid->plannedCells() == 0 ? 1.0 : static_cast<double>(done) / plane.grid->plannedCells();
 }
 
 SweepProgress::SweepProgress(Session& session) : session_(session) {

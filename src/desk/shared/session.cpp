@@ -54,6 +54,7 @@ void Session::setProject(std::unique_ptr<Project> project) {
 void Session::rebuild() {
     sweeps_ = sweepsOf(bench());
     forgetVerdict();
+    point_doubts_.reset();
     model_is_current_ = false;
     settleSelection();
 }
@@ -163,9 +164,7 @@ Band Session::band() const { return {bench().method.band_low, bench().method.ban
 const SpillLimitVerdict* Session::verdict() const {
     if (sweep() == nullptr) return nullptr;
     if (!verdict_) {
-        SpillLimitOptions options;
-        options.limit = bench().method.spill_limit;
-        options.height_error = bench().method.height_error;
+        auto options = spillLimitOptions(bench(), *sweep());
         options.words = unit_;
         verdict_ = spillLimit(bench(), *sweep(), options);
     }
@@ -184,6 +183,17 @@ const std::vector<std::size_t>& Session::doubtfulRuns() const {
             }
     }
     return *doubtful_;
+}
+
+const std::vector<PointDoubt>& Session::pointDoubts() const {
+    const auto* chosen = plane();
+    const Id id = chosen == nullptr ? 0 : chosen->id;
+    if (!point_doubts_ || point_doubts_of_ != id) {
+        point_doubts_ =
+            chosen == nullptr ? std::vector<PointDoubt>{} : glumet::pointDoubts(bench(), *run(), *chosen);
+        point_doubts_of_ = id;
+    }
+    return *point_doubts_;
 }
 
 double Session::fieldScaleTop() const {
@@ -252,6 +262,12 @@ void Session::show(const Finding& finding) {
             break;
         case EvidenceView::Bench:
             goTo(StageId::Bench);
+            break;
+        case EvidenceView::Plan:
+            goTo(StageId::Plan);
+            break;
+        case EvidenceView::Commission:
+            emit commissionWanted();
             break;
         case EvidenceView::Measure:
             goTo(StageId::Measure);

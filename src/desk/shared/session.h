@@ -2,6 +2,7 @@
 
 #include <QObject>
 #include <QSettings>
+#include <array>
 #include <functional>
 #include <memory>
 #include <optional>
@@ -9,6 +10,7 @@
 #include "core/described_model.h"
 #include "core/findings.h"
 #include "core/spill_limit.h"
+#include "core/survey/point_doubts.h"
 #include "core/sweep.h"
 #include "meters/meter.h"
 #include "project/project.h"
@@ -16,7 +18,9 @@
 
 namespace glumet {
 
-enum class StageId { Bench, Measure, Field, Height, Publish };
+enum class StageId { Bench, Plan, Measure, Field, Height, Publish };
+inline constexpr std::array kStages{StageId::Bench, StageId::Plan,   StageId::Measure,
+                                    StageId::Field, StageId::Height, StageId::Publish};
 
 /// What all parts of the window share: the open project, what is chosen in it, units and theme, and the
 /// instrument. Widgets read it and ask it to change; each change is told once. Nothing here paints.
@@ -62,6 +66,8 @@ class Session : public QObject {
     const SpillLimitVerdict* verdict() const;
     /// Runs of the chosen sweep that carry a doubt; computed when first asked.
     const std::vector<std::size_t>& doubtfulRuns() const;
+    /// What is doubtful on the chosen plane; computed when first asked.
+    const std::vector<PointDoubt>& pointDoubts() const;
     double fieldScaleTop() const;
     /// The light field of the chosen run as its fixture is described, or what is missing; computed when first
     /// asked. nullptr while there is no run.
@@ -102,6 +108,7 @@ class Session : public QObject {
     void drawChanged();  ///< the power meter's value or state
     void said(const QString& sentence, bool problem);
     void stageWanted(glumet::StageId stage);
+    void commissionWanted();  ///< the checks before the first reading, in Plan
 
   private:
     void rebuild();
@@ -120,6 +127,8 @@ class Session : public QObject {
     std::optional<Cell> cell_;
     mutable std::optional<SpillLimitVerdict> verdict_;
     mutable std::optional<std::vector<std::size_t>> doubtful_;
+    mutable std::optional<std::vector<PointDoubt>> point_doubts_;
+    mutable Id point_doubts_of_ = 0;  ///< plane
     mutable std::optional<double> scale_top_;
     mutable std::optional<Expected<DescribedModel>> model_;
     mutable std::size_t model_run_ = 0;      ///< index of the run that model_ is of

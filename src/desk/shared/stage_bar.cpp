@@ -8,12 +8,12 @@
 namespace glumet {
 namespace {
 
-constexpr int kStages = 5;
+constexpr int kStageCount = static_cast<int>(kStages.size());
 constexpr int kSpacing = 26;
 
 }  // namespace
 
-StageBar::StageBar(Session& session) : session_(session), progress_(kStages) {
+StageBar::StageBar(Session& session) : session_(session), progress_(kStageCount) {
     setFocusPolicy(Qt::TabFocus);
     setMouseTracking(true);
     setCursor(Qt::PointingHandCursor);
@@ -26,6 +26,8 @@ QString StageBar::nameOf(StageId stage) {
     switch (stage) {
         case StageId::Bench:
             return tr("Bench");
+        case StageId::Plan:
+            return tr("Plan");
         case StageId::Measure:
             return tr("Measure");
         case StageId::Field:
@@ -57,7 +59,7 @@ std::vector<QRect> StageBar::rects() const {
     const QFontMetrics bold(houseFont(15, true));
     const QFontMetrics small(houseFont(12));
     int x = 0;
-    for (int i = 0; i < kStages; ++i) {
+    for (int i = 0; i < kStageCount; ++i) {
         // Measured in bold, so that nothing moves when a stage is chosen.
         int wide = bold.horizontalAdvance(nameOf(static_cast<StageId>(i)));
         if (const auto& progress = progress_[static_cast<std::size_t>(i)]; !progress.isEmpty())
@@ -70,7 +72,7 @@ std::vector<QRect> StageBar::rects() const {
 
 int StageBar::stageAt(const QPoint& point) const {
     const auto all = rects();
-    for (int i = 0; i < kStages; ++i)
+    for (int i = 0; i < kStageCount; ++i)
         if (all[static_cast<std::size_t>(i)].adjusted(-kSpacing / 2, 0, kSpacing / 2, 0).contains(point))
             return i;
     return -1;
@@ -80,7 +82,7 @@ void StageBar::paintEvent(QPaintEvent* /*event*/) {
     QPainter p(this);
     const auto& c = session_.palette();
     const auto all = rects();
-    for (int i = 0; i < kStages; ++i) {
+    for (int i = 0; i < kStageCount; ++i) {
         const auto& rect = all[static_cast<std::size_t>(i)];
         const bool chosen = static_cast<StageId>(i) == current_;
         const QString name = nameOf(static_cast<StageId>(i));
@@ -121,7 +123,7 @@ void StageBar::keyPressEvent(QKeyEvent* event) {
         QWidget::keyPressEvent(event);
         return;
     }
-    emit chosen(static_cast<StageId>(std::clamp(static_cast<int>(current_) + step, 0, kStages - 1)));
+    emit chosen(static_cast<StageId>(std::clamp(static_cast<int>(current_) + step, 0, kStageCount - 1)));
     setFocus();
 }
 

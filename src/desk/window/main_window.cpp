@@ -20,6 +20,7 @@
 #include "desk/measure/instrument_dialog.h"
 #include "desk/measure/measure_stage.h"
 #include "desk/measure/sweep_progress.h"
+#include "desk/plan/plan_stage.h"
 #include "desk/publish/publish_stage.h"
 #include "desk/shared/command_list.h"
 #include "desk/shared/theme.h"
@@ -71,6 +72,7 @@ MainWindow::MainWindow(Session& session)
     makeCommands();
     connect(bar_, &StageBar::chosen, this, &MainWindow::showStage);
     connect(&session_, &Session::stageWanted, this, &MainWindow::showStage);
+    connect(&session_, &Session::commissionWanted, this, [this] { showPlan(PlanStage::View::Commission); });
     connect(&session_, &Session::projectChanged, this, &MainWindow::scheduleRefresh);
     connect(&session_, &Session::dataChanged, this, &MainWindow::scheduleRefresh);
     connect(&session_, &Session::selectionChanged, this, &MainWindow::scheduleRefresh);
@@ -194,12 +196,28 @@ void MainWindow::makeFileCommands() {
     command(tr("Quit"), QKeySequence(tr("Ctrl+Q")), [this] { close(); });
 }
 
+template <class StageType, class Work>
+auto MainWindow::onStage(StageId id, Work work) {
+    return [this, id, work] {
+        if (session_.project() == nullptr) return session_.warn(tr("Open or make a project first."));
+        showStage(id);
+        std::invoke(work, *static_cast<StageType*>(stageWidget(id)));
+    };
+}
+
 void MainWindow::makeStageCommands() {
     int number = 1;
-    for (const auto stage :
-         {StageId::Bench, StageId::Measure, StageId::Field, StageId::Height, StageId::Publish})
+    for (const auto stage : kStages)
         command(tr("Go to %1").arg(StageBar::nameOf(stage)), QKeySequence(tr("Ctrl+%1").arg(number++)),
                 [this, stage] { showStage(stage); });
+    command(tr("Go on where it stopped"), QKeySequence(tr("Ctrl+G")),
+            onStage<PlanStage>(StageId::Plan, &PlanStage::goOn));
+    command(tr("Plan: add runs from a method"), QKeySequence(tr("Ctrl+P")),
+            [this] { showPlan(PlanStage::View::Method); });
+    command(tr("Plan: checks before the first reading"), QKeySequence(tr("Ctrl+B")),
+            [this] { showPlan(PlanStage::View::Commission); });
+    command(tr("Plan: checklist and point sheets on paper…"), {},
+            onStage<PlanStage>(StageId::Plan, &PlanStage::printSheets));
     command(tr("Choose fixture and configuration"), QKeySequence(tr("Ctrl+F")), [this] { chooseSweep(); });
     command(tr("Next height up"), QKeySequence(tr("Ctrl+Up")), [this] { session_.stepHeight(1); });
     command(tr("Next height down"), QKeySequence(tr("Ctrl+Down")), [this] { session_.stepHeight(-1); });
@@ -207,24 +225,24 @@ void MainWindow::makeStageCommands() {
     command(tr("Plane below"), QKeySequence(tr("PgDown")), [this] { session_.stepDepth(1); });
 }
 
-template <class Work>
-auto MainWindow::onBench(Work work) {
-    return [this, work] {
-        showStage(StageId::Bench);
-        std::invoke(work, *static_cast<BenchStage*>(stageWidget(StageId::Bench)));
-    };
+void MainWindow::showPlan(PlanStage::View view) {
+    if (session_.project() == nullptr) return;
+    static_cast<PlanStage*>(stageWidget(StageId::Plan))->show(view);
+    showStage(StageId::Plan);
 }
 
 void MainWindow::makeEditCommands() {
     command(tr("Undo"), QKeySequence::Undo, [this] { undo(); });
     command(tr("Redo"), QKeySequence(tr("Ctrl+Shift+Z")), [this] { redo(); });
-    command(tr("New run…"), QKeySequence(tr("Ctrl+R")), onBench(&BenchStage::newRun));
-    command(tr("Remove the chosen run"), {}, onBench(&BenchStage::removeRun));
-    command(tr("New fixture"), {}, onBench(&BenchStage::newFixture));
-    command(tr("Beam from a photometric file…"), {}, onBench(&BenchStage::chooseBeamFile));
-    command(tr("New tank"), {}, onBench(&BenchStage::newTank));
-    command(tr("New meter"), {}, onBench(&BenchStage::newMeter));
-    command(tr("New accessory…"), {}, onBench(&BenchStage::newAccessory));
+    command(tr("New run…"), QKeySequence(tr("Ctrl+R")),
+            onStage<BenchStage>(StageId::Bench, &BenchStage::newRun));
+    command(tr("Remove the chosen run"), {}, onStage<BenchStage>(StageId::Bench, &BenchStage::removeRun));
+    command(tr("New fixture"), {}, onStage<BenchStage>(StageId::Bench, &BenchStage::newFixture));
+    command(tr("Beam from a photometric file…"), {},
+            onStage<BenchStage>(StageId::Bench, &BenchStage::chooseBeamFile));
+    command(tr("New tank"), {}, onStage<BenchStage>(StageId::Bench, &BenchStage::newTank));
+    command(tr("New meter"), {}, onStage<BenchStage>(StageId::Bench, &BenchStage::newMeter));
+    command(tr("New accessory…"), {}, onStage<BenchStage>(StageId::Bench, &BenchStage::newAccessory));
     command(tr("Instruments…"), QKeySequence(tr("Ctrl+L")), [this] { showInstruments(); });
     command(tr("Disconnect the instruments"), {}, [this] {
         session_.setMeter(nullptr);
@@ -250,6 +268,9 @@ Stage* MainWindow::stageWidget(StageId id) {
         case StageId::Bench:
             stage = new BenchStage(session_);
             break;
+        case StageId::Plan:
+            stage = new PlanStage(session_);
+            break;
         case StageId::Measure:
             stage = new MeasureStage(session_);
             break;
@@ -272,8 +293,10 @@ void MainWindow::showStage(StageId id) {
     bar_->setCurrent(id);
     if (session_.project() == nullptr) return;
     section_->setShowsRecommendation(id == StageId::Height || id == StageId::Publish);
-    if (session_.meter() != nullptr)
-        id == StageId::Measure ? session_.meter()->start() : session_.meter()->stop();
+    const auto* plan = static_cast<PlanStage*>(stages_[static_cast<std::size_t>(StageId::Plan)]);
+    const bool listens = id == StageId::Measure || (id == StageId::Plan && plan != nullptr &&
+                                                    plan->view() == PlanStage::View::Commission);
+    if (session_.meter() != nullptr) listens ? session_.meter()->start() : session_.meter()->stop();
     refreshAll();
     stageWidget(id)->keyWidget()->setFocus();
 }
@@ -388,7 +411,8 @@ void MainWindow::importFile(const QString& path) {
     const QByteArray bytes = file.readAll();
     const QString name = QFileInfo(path).fileName();
     if (path.endsWith(QLatin1String(".ies"), Qt::CaseInsensitive)) {
-        onBench([&](BenchStage& bench_stage) { bench_stage.takeBeam(name, bytes); })();
+        onStage<BenchStage>(StageId::Bench,
+                            [&](BenchStage& bench_stage) { bench_stage.takeBeam(name, bytes); })();
         return;
     }
     if (!path.endsWith(QLatin1String(".json"))) {
@@ -434,9 +458,12 @@ void MainWindow::togglePractice() {
         session_.setMeter(nullptr);
         session_.say(tr("Practice meter off: readings are typed."));
     } else {
-        session_.setMeter(std::make_unique<SimulatedMeter>(kPracticeSeed));
+        auto practice = std::make_unique<SimulatedMeter>(kPracticeSeed);
+        practice->setPlants(true);
+        session_.setMeter(std::move(practice));
         if (stage() == StageId::Measure) session_.meter()->start();
-        session_.say(tr("Practice meter on: its readings are simulated and marked so."));
+        session_.say(
+            tr("Practice meter on: simulated and marked so; now and then the probe slips. Find it."));
     }
     scheduleRefresh();
 }

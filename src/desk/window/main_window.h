@@ -4,6 +4,7 @@
 #include <QStackedWidget>
 #include <array>
 
+#include "desk/plan/plan_stage.h"
 #include "desk/shared/findings_panel.h"
 #include "desk/shared/ledger_line.h"
 #include "desk/shared/section_view.h"
@@ -50,8 +51,9 @@ class MainWindow : public QMainWindow {
     void makeStageCommands();
     void makeEditCommands();
     QAction* command(const QString& text, const QKeySequence& keys, std::function<void()> work);
-    template <class Work>
-    auto onBench(Work work);
+    template <class StageType, class Work>
+    auto onStage(StageId id, Work work);
+    void showPlan(PlanStage::View view);
     void refreshAll();
     void refreshHead();
     void chooseSweep();
@@ -71,7 +73,7 @@ class MainWindow : public QMainWindow {
     LedgerLine* ledger_;
     QStackedWidget* middle_;
     QWidget* welcome_;
-    std::array<Stage*, 5> stages_{};
+    std::array<Stage*, kStages.size()> stages_{};
     QList<QAction*> commands_;
     const Palette* dressed_ = nullptr;
     bool refresh_due_ = false;

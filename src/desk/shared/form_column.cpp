@@ -1,4 +1,4 @@
-#include "desk/bench/form_column.h"
+#include "desk/shared/form_column.h"
 
 #include <QKeyEvent>
 #include <QLabel>

@@ -1,0 +1,49 @@
+#pragma once
+
+#include <vector>
+
+#include "core/fit/beam_basis.h"
+#include "core/light/scene.h"
+
+namespace glumet {
+
+/// One emitter of a fixture: place on it, and its share of the fixture's light; shares add up to 1.
+struct ModelEmitter {
+    double dx_mm = 0.0;
+    double dy_mm = 0.0;
+    double share = 1.0;
+    bool operator==(const ModelEmitter&) const = default;
+};
+
+/// A tank with fixtures over it, their beam left open: what the light at a point is, bell by bell. The same
+/// model as ExactField (Snell, Fresnel, mirror images through the real footprint), with the ray's quantities
+/// read from a table every 2 mm of distance (relative error below 10⁻⁴).
+class BasisField {
+  public:
+    /// Fixtures' heights, places, turns and levels are those of the scene; its emitters and beams are not
+    /// used. `attenuation_per_m` replaces the water's.
+    BasisField(const LightScene& scene, std::vector<ModelEmitter> emitters, double attenuation_per_m);
+
+    struct Point {
+        double x_mm = 0.0;
+        double y_mm = 0.0;
+        double depth_mm = 0.0;
+    };
+
+    /// One row of BeamBasis::kSize a point, row-major: PPFD = row · coefficients of the whole fixture.
+    std::vector<double> rows(const std::vector<Point>& points) const;
+
+  private:
+    struct Table;
+    struct Source {
+        double x, y, height, share;
+    };
+    void addRow(const Point& point, const std::vector<Table>& tables, double* row) const;
+
+    const LightScene scene_;
+    std::vector<Source> sources_;
+    std::vector<double> heights_;  ///< distinct
+    double attenuation_;
+};
+
+}  // namespace glumet

@@ -1,0 +1,82 @@
+#pragma once
+
+#include <optional>
+#include <stop_token>
+
+#include "core/fit/light_model.h"
+#include "core/run.h"
+
+namespace glumet {
+
+/// What the fit believes before it sees a reading, and how far it goes.
+struct FitOptions {
+    double unknown_noise = 0.03;    ///< relative, of a reading without a swing of its own
+    double least_noise = 0.01;      ///< relative; no reading is better
+    double placing_mm = 4.0;        ///< standard error of the probe's place, each direction
+    double height_offset_mm = 5.0;  ///< priors, standard deviations about 0 …
+    double position_mm = 10.0;
+    double run_height_mm = 2.5;       ///< … of each run's own height besides
+    double run_level = 0.01;          ///< … of each run's own output, relative
+    double reflectance = 0.1;         ///< … of painted walls about what is described, bounded to 0–0.5
+    double attenuation_per_m = 0.15;  ///< … half normal, ≥ 0
+    int most_iterations = 12;
+    std::stop_token stop;
+};
+
+/// A parameter as it came out, against what was believed before.
+struct FitParameter {
+    std::string name;
+    std::string unit;
+    double value = 0.0;
+    double error = 0.0;
+    double prior_error = 0.0;
+
+    /// Whether the readings have hardly narrowed what was believed before.
+    bool untold() const { return error > 0.8 * prior_error; }
+};
+
+/// One reading against the fit.
+struct FitResidual {
+    std::size_t run = 0;  ///< index into Bench::runs
+    Millimetre depth{0};
+    Millimetre x{0};
+    Millimetre y{0};
+    double reading = 0.0;
+    double model = 0.0;
+    double standard_errors = 0.0;
+    bool distrusted = false;
+};
+
+struct FitResult {
+    LightModel model;
+    std::vector<FitParameter> parameters;
+    std::vector<FitResidual> residuals;    ///< in the order of runs, planes, readings
+    std::vector<std::string> cannot_tell;  ///< sentences
+    double reduced_chi_square = 0.0;
+    double reflectance = 0.0;  ///< of the painted walls
+    double attenuation_per_m = 0.0;
+    int iterations = 0;
+
+    int distrusted() const;
+};
+
+/// Fits one fixture's beam and what stands around it to all counted readings of these runs (one
+/// configuration; tanks, heights and depths may differ).
+///
+/// Joint Gauss-Newton over beam and nuisances: in the beam's coefficients the field is linear, in height,
+/// place, attenuation and reflectance it is linearised each round; the beam is kept non-negative (Lawson &
+/// Hanson 1974, Solving Least Squares Problems, ch. 23). A smoothness prior on the coefficients' second
+/// differences has its strength chosen by evidence (MacKay 1992, Neural Computation 4:415). Bad readings lose
+/// their weight by Tukey's biweight at 6 standard errors, and are named beyond 4. The posterior is that of
+/// the last linearisation, widened by the reduced chi-square where that is above 1.
+///
+/// Fails in words: no tank, no reading, fewer than 24 readings or fewer than 3 rings of distance, a single
+/// plane.
+Expected<FitResult> fitFixture(const Bench& bench, const std::vector<std::size_t>& runs,
+                               const FitOptions& options = {});
+
+/// What the readings have in common with another unit: the factor that would bring all of them to what the
+/// fixture's rating allows, when it is near 10, 0.1, 25.4 or 1/25.4; else nothing.
+std::optional<double> unitSuspicion(double flux_umol_s, std::optional<Watt> rated);
+
+}  // namespace glumet

@@ -1,0 +1,13 @@
+#pragma once
+
+#include <Eigen/Dense>
+#include <vector>
+
+namespace glumet {
+
+/// Minimises ½ xᵀ H x − gᵀ x with x[i] ≥ low[i]; H symmetric positive definite. Active set after Lawson &
+/// Hanson 1974, ch. 23, on the normal equations. low = −∞ leaves a component free.
+Eigen::VectorXd boundedMinimum(const Eigen::MatrixXd& h, const Eigen::VectorXd& g,
+                               const Eigen::VectorXd& low);
+
+}  // namespace glumet

@@ -1,0 +1,136 @@
+#include "core/survey/lengths_text.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+namespace glumet {
+namespace {
+
+constexpr std::size_t kMostLengths = 200;
+
+std::string trimmed(std::string_view text) {
+    const auto first = text.find_first_not_of(" \t");
+    if (first == std::string_view::npos) return {};
+    return std::string(text.substr(first, text.find_last_not_of(" \t") - first + 1));
+}
+
+std::vector<std::string> pieces(std::string_view text, std::string_view separators) {
+    std::vector<std::string> out;
+    while (true) {
+        const auto end = text.find_first_of(separators);
+        if (auto piece = trimmed(text.substr(0, end)); !piece.empty()) out.push_back(std::move(piece));
+        if (end == std::string_view::npos) return out;
+        text.remove_prefix(end + 1);
+    }
+}
+
+std::string replaced(std::string_view text, std::string_view from, char to) {
+    std::string out;
+    while (true) {
+        const auto at = text.find(from);
+        out += text.substr(0, at);
+        if (at == std::string_view::npos) return out;
+        out += to;
+        text.remove_prefix(at + from.size());
+    }
+}
+
+struct Range {
+    Millimetre from;
+    Millimetre to;
+};
+
+/// "28-32", "28-32 cm": the unit after the last figure holds for both.
+std::optional<Range> rangeOf(const std::string& text, LengthUnit unit) {
+    const auto ends = pieces(text, "-");
+    if (ends.size() != 2) return std::nullopt;
+    const auto to = parseLength(ends[1], unit);
+    const auto named = ends[1].find_first_of("cmi");
+    const bool borrowed = named != std::string::npos && ends[0].find_first_of("cmi") == std::string::npos;
+    const auto from = parseLength(borrowed ? ends[0] + ends[1].substr(named) : ends[0], unit);
+    if (!from || !to || from->value() < 0.0 || *to < *from) return std::nullopt;
+    return Range{*from, *to};
+}
+
+}  // namespace
+
+std::string obstaclesText(const std::vector<Obstacle>& obstacles, LengthUnit unit) {
+    std::string text;
+    for (const auto& o : obstacles) {
+        if (!text.empty()) text += "; ";
+        text +=
+            fmt::format("{} {}–{} × {}–{}", o.name, lengthFigure(o.from_x, unit), lengthFigure(o.to_x, unit),
+                        lengthFigure(o.from_y, unit), lengthFigure(o.to_y, unit));
+    }
+    return text;
+}
+
+Expected<std::vector<Obstacle>> parseObstacles(std::string_view text, LengthUnit unit, const Tank& tank) {
+    const auto plain = replaced(replaced(replaced(text, "–", '-'), "×", '*'), " x ", '*');
+    std::vector<Obstacle> out;
+    for (const auto& piece : pieces(plain, ";")) {
+        const auto sides = pieces(piece, "*");
+        // The name ends where the first figure begins.
+        const auto figure = sides.empty() ? std::string::npos : sides.front().find_first_of("0123456789");
+        std::optional<Range> along;
+        std::optional<Range> across;
+        if (sides.size() == 2 && figure != std::string::npos) {
+            along = rangeOf(sides[0].substr(figure), unit);
+            across = rangeOf(sides[1], unit);
+        }
+        if (!along || !across)
+            return problem("",
+                           fmt::format("\"{}\" is not understood: write name, range along the length × range "
+                                       "along the width, such as brace 28–32 × 0–60",
+                                       piece));
+        if (along->from >= tank.length || across->from >= tank.width)
+            return problem("", fmt::format("\"{}\" lies outside the tank", piece));
+        auto name = trimmed(sides.front().substr(0, figure));
+        out.push_back({name.empty() ? "obstacle" : name, along->from, along->to, across->from, across->to});
+    }
+    return out;
+}
+
+Expected<std::vector<Millimetre>> parseLengths(std::string_view text, LengthUnit unit) {
+    const auto plain = replaced(text, "–", '-');
+    const bool semicolons = plain.find(';') != std::string::npos;
+    std::vector<Millimetre> out;
+    const auto wrong = [](const std::string& piece) {
+        return problem(
+            "",
+            fmt::format("\"{}\" is not understood: write lengths such as 12, 15, 18 or 12–30 by 3", piece));
+    };
+    for (const auto& piece : pieces(plain, semicolons ? ";" : ",;")) {
+        const auto by = piece.find(" by ");
+        if (by == std::string::npos) {
+            const auto length = parseLength(piece, unit);
+            if (!length || length->value() < 0.0) return wrong(piece);
+            out.push_back(*length);
+            continue;
+        }
+        const auto range = rangeOf(piece.substr(0, by), unit);
+        const auto step = parseLength(piece.substr(by + 4), unit);
+        if (!range || !step || step->value() <= 0.0) return wrong(piece);
+        const double count = std::floor((range->to - range->from) / *step + 1e-9);
+        if (count > static_cast<double>(kMostLengths))
+            return problem("", "more than 200 steps are asked for");
+        for (int i = 0; i <= static_cast<int>(count); ++i) out.push_back(range->from + *step * i);
+    }
+    if (out.size() > kMostLengths) return problem("", "more than 200 lengths are asked for");
+    std::sort(out.begin(), out.end());
+    out.erase(std::unique(out.begin(), out.end(),
+                          [](Millimetre a, Millimetre b) { return std::abs((a - b).value()) <= 0.5; }),
+              out.end());
+    return out;
+}
+
+std::string lengthsText(const std::vector<Millimetre>& lengths, LengthUnit unit) {
+    std::string text;
+    for (const auto length : lengths)
+        text += fmt::format("{}{}", text.empty() ? "" : ", ", lengthFigure(length, unit));
+    return text;
+}
+
+}  // namespace glumet

@@ -1,0 +1,38 @@
+#pragma once
+
+#include "core/grid.h"
+#include "core/run.h"
+
+namespace glumet {
+
+/// How far one planned plane is.
+struct PlaneProgress {
+    std::size_t run = 0;  ///< index into Bench::runs
+    Millimetre depth{0};
+    int planned = 0;  ///< points; those read where no grid was planned
+    int read = 0;
+    int doubtful = 0;  ///< marked by hand or when taken
+
+    bool complete() const { return read >= planned; }
+};
+
+PlaneProgress progressOf(std::size_t run, const Plane& plane);
+
+/// Every plane of every run, in the order of the runs.
+std::vector<PlaneProgress> surveyProgress(const Bench& bench);
+
+/// A point of the plan.
+struct WorkPlace {
+    std::size_t run = 0;
+    Millimetre depth{0};
+    Cell cell;
+
+    bool operator==(const WorkPlace&) const = default;
+};
+
+/// Where work stopped: the next point of the plane that was begun last and is not complete; else the first
+/// unread point after the reading taken last, in the order of the runs, and after those from the beginning.
+/// Nothing when all is read.
+std::optional<WorkPlace> whereItStopped(const Bench& bench);
+
+}  // namespace glumet

@@ -1,0 +1,263 @@
+#include "core/survey/survey_method.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+#include <set>
+
+#include "core/placement.h"
+#include "core/survey/route.h"
+#include "core/sweep.h"
+#include "core/wording.h"
+
+namespace glumet {
+namespace {
+
+constexpr int kMostCells = 60;
+constexpr double kFewCm = 30.0;         // mm, the usual step of a height sweep
+constexpr double kUsualCellMm = 100.0;  // of a grid
+
+std::vector<Millimetre> steps(double from, double step, int count) {
+    std::vector<Millimetre> out;
+    for (int i = 0; i < count; ++i) out.emplace_back(from + step * i);
+    return out;
+}
+
+/// Three depths at a quarter, half and four fifths of the water, to the centimetre.
+std::vector<Millimetre> threeDepths(const Tank& tank) {
+    std::vector<Millimetre> out;
+    for (const double share : {0.27, 0.54, 0.8})
+        out.emplace_back(std::max(10.0, std::round(share * tank.water_depth.value() / 10.0) * 10.0));
+    return out;
+}
+
+std::vector<std::string> channelsOf(const Fixture& fixture) {
+    std::vector<std::string> out;
+    std::string rest = fixture.channels;
+    while (!rest.empty()) {
+        const auto comma = rest.find(',');
+        auto name = rest.substr(0, comma);
+        rest = comma == std::string::npos ? "" : rest.substr(comma + 1);
+        const auto first = name.find_first_not_of(' ');
+        if (first == std::string::npos) continue;
+        out.push_back(name.substr(first, name.find_last_not_of(' ') - first + 1) + " alone");
+    }
+    return out;
+}
+
+Grid gridOfSpots(const std::vector<Spot>& spots) {
+    std::set<double> xs;
+    std::set<double> ys;
+    for (const auto& spot : spots) {
+        xs.insert(spot.x.value());
+        ys.insert(spot.y.value());
+    }
+    Grid grid;
+    grid.xs_mm.assign(xs.begin(), xs.end());
+    grid.ys_mm.assign(ys.begin(), ys.end());
+    for (const auto& spot : spots)
+        if (const auto cell = cellAt(grid, spot.x, spot.y)) grid.names[*cell] = spot.name;
+    for (int column = 0; column < grid.columns(); ++column)
+        for (int row = 0; row < grid.rows(); ++row)
+            if (!grid.names.contains({column, row})) grid.left_out.push_back({column, row});
+    return grid;
+}
+
+Grid gridOf(const SurveyMethod& method, const Tank& tank) {
+    auto grid = method.spots.empty() ? cellCentres(tank.length, tank.width, method.columns, method.rows)
+                                     : gridOfSpots(method.spots);
+    leaveOutUnreachable(grid, tank.obstacles);
+    return grid;
+}
+
+bool known(const Bench& bench, const Run& run) {
+    return std::any_of(bench.runs.begin(), bench.runs.end(), [&](const Run& other) {
+        const auto has = [&](const Plane& plane) { return planeAt(other, plane.depth) != nullptr; };
+        return configurationOf(other) == configurationOf(run) &&
+               std::abs((other.height - run.height).value()) <= kSamePointMm &&
+               std::all_of(run.planes.begin(), run.planes.end(), has);
+    });
+}
+
+/// Builds the matrix, one loop an axis.
+class Matrix {
+  public:
+    Matrix(const Bench& bench, const SurveyMethod& method, const SurveySubject& subject, const Tank& tank)
+        : bench_(bench), method_(method), subject_(subject), tank_(tank), grid_(gridOf(method, tank)) {}
+
+    std::vector<Run> runs() {
+        for (const auto fixture : subject_.fixtures)
+            for (const auto& accessory : method_.accessories) addOf(fixture, idOf(accessory));
+        return std::move(runs_);
+    }
+
+  private:
+    Id idOf(const std::string& accessory) const {
+        for (const auto& known : bench_.accessories)
+            if (known.name == accessory) return known.id;
+        return 0;
+    }
+
+    std::vector<std::string> placements() const {
+        std::vector<std::string> out;
+        for (const auto spread : method_.spreads)
+            out.push_back(placementText(withSpread(tank_.length, method_.fixtures, spread)));
+        if (out.empty()) out.emplace_back();
+        return out;
+    }
+
+    void addOf(Id fixture, Id accessory) {
+        for (const auto& placement : placements())
+            for (const auto height : method_.heights)
+                for (const auto& preset : method_.presets) {
+                    Run run;
+                    run.fixture = fixture;
+                    run.accessory = accessory;
+                    run.tank = tank_.id;
+                    run.meter = subject_.meter;
+                    run.preset = preset;
+                    run.level_pct = 100.0;
+                    run.height = height;
+                    run.fixtures = method_.fixtures;
+                    run.placement = placement;
+                    run.water = method_.water;
+                    add(std::move(run));
+                }
+    }
+
+    void add(Run run) {
+        for (const auto depth : method_.depths) {
+            Plane plane;
+            plane.depth = depth;
+            plane.grid = grid_;
+            run.planes.push_back(std::move(plane));
+        }
+        if (known(bench_, run)) return;
+        const auto number = bench_.runs.size() + runs_.size() + 1;
+        run.label = fmt::format("{:02} {} {}", number, byId(bench_.fixtures, run.fixture)->name,
+                                lengthFigure(run.height, LengthUnit::Cm));
+        runs_.push_back(std::move(run));
+    }
+
+    const Bench& bench_;
+    const SurveyMethod& method_;
+    const SurveySubject& subject_;
+    const Tank& tank_;
+    Grid grid_;
+    std::vector<Run> runs_;
+};
+
+std::optional<Problem> misfit(const Bench& bench, const SurveyMethod& method, const SurveySubject& subject,
+                              const Tank& tank) {
+    if (subject.fixtures.empty()) return Problem{"fixture", "is not chosen"};
+    for (const auto id : subject.fixtures)
+        if (byId(bench.fixtures, id) == nullptr) return Problem{"fixture", "is not described"};
+    for (const auto& name : method.accessories) {
+        const auto same = [&](const Accessory& a) { return a.name == name; };
+        if (!name.empty() && std::none_of(bench.accessories.begin(), bench.accessories.end(), same))
+            return Problem{"accessory", fmt::format("\"{}\" is not described in Bench", name)};
+    }
+    if (method.depths.back() > tank.water_depth)
+        return Problem{"depths", fmt::format("{} is below the bottom of {}",
+                                             lengthText(method.depths.back(), LengthUnit::Cm), tank.name)};
+    for (const auto& spot : method.spots)
+        if (spot.x > tank.length || spot.y > tank.width)
+            return Problem{"spots", fmt::format("\"{}\" lies outside {}", spot.name, tank.name)};
+    for (const auto spread : method.spreads)
+        if (spread >= tank.length)
+            return Problem{"spreads", fmt::format("{} does not fit over {}",
+                                                  lengthText(spread, LengthUnit::Cm), tank.name)};
+    if (gridOf(method, tank).plannedCells() == 0) return Problem{"grid", "no point of it can be reached"};
+    return std::nullopt;
+}
+
+}  // namespace
+
+std::optional<Problem> SurveyMethod::invalid() const {
+    if (name.empty()) return Problem{"name", "is missing"};
+    if (heights.empty()) return Problem{"heights", "are missing"};
+    if (heights.front().value() <= 0.0) return Problem{"heights", "must be above the water"};
+    if (depths.empty()) return Problem{"depths", "are missing"};
+    if (columns < 1 || rows < 1 || columns > kMostCells || rows > kMostCells)
+        return Problem{"grid", "must have 1 to 60 columns and rows"};
+    if (presets.empty()) return Problem{"channel mixes", "are missing"};
+    if (accessories.empty()) return Problem{"accessories", "are missing"};
+    if (fixtures < 1 || fixtures > 20) return Problem{"how many hang", "must lie between 1 and 20"};
+    if (fixtures < 2 && !spreads.empty()) return Problem{"spreads", "need two fixtures or more"};
+    return std::nullopt;
+}
+
+std::vector<SurveyMethod> readyMethods(const Tank& tank, const Fixture& fixture,
+                                       const std::vector<Accessory>& accessories) {
+    SurveyMethod base;
+    base.depths = threeDepths(tank);
+    base.columns = std::clamp(static_cast<int>(std::lround(tank.length.value() / kUsualCellMm)), 3, 20);
+    base.rows = std::clamp(static_cast<int>(std::lround(tank.width.value() / kUsualCellMm)), 3, 20);
+    base.heights = {Millimetre(200)};
+    std::vector<SurveyMethod> out;
+    const auto add = [&](const char* name, const char* purpose, auto change) {
+        auto method = base;
+        method.name = name;
+        method.purpose = purpose;
+        change(method);
+        out.push_back(std::move(method));
+    };
+    add("Height sweep",
+        "Raise in steps and read the same shallow plane each time: where light begins to spill.",
+        [](SurveyMethod& m) {
+            m.heights = steps(120, kFewCm, 7);
+            m.depths.resize(1);
+        });
+    add("Three-depth map", "Three heights, three depths, the whole grid: the field of one fixture.",
+        [](SurveyMethod& m) { m.heights = steps(150, 2 * kFewCm, 3); });
+    add("Spacing sweep", "Two fixtures moved outward in steps, read at mid depth where they overlap.",
+        [&](SurveyMethod& m) {
+            m.fixtures = 2;
+            m.depths = {base.depths[1]};
+            for (const double share : {0.35, 0.42, 0.5, 0.58})
+                m.spreads.emplace_back(std::round(share * tank.length.value() / 10.0) * 10.0);
+        });
+    add("Channel by channel", "Each channel alone at one height, and all together.", [&](SurveyMethod& m) {
+        m.depths = {base.depths.front()};
+        for (auto& channel : channelsOf(fixture)) m.presets.push_back(std::move(channel));
+    });
+    add("With and without", "The same runs bare and with each accessory.", [&](SurveyMethod& m) {
+        m.heights = steps(150, 2 * kFewCm, 3);
+        for (const auto& accessory : accessories) m.accessories.push_back(accessory.name);
+    });
+    add("Generation against generation", "Two fixtures, the same heights and planes, one after the other.",
+        [](SurveyMethod& m) { m.heights = steps(150, 2 * kFewCm, 3); });
+    add("Spots before and after", "Named places, read before a change and again after it.",
+        [&](SurveyMethod& m) {
+            const auto at = [&](double x, double y) { return std::pair{tank.length * x, tank.width * y}; };
+            const auto spot = [&](const char* name, double x, double y) {
+                m.spots.push_back({name, at(x, y).first, at(x, y).second});
+            };
+            spot("left", 0.2, 0.5);
+            spot("middle", 0.5, 0.5);
+            spot("right", 0.8, 0.5);
+            m.depths = {base.depths[1]};
+            m.presets = {"before", "after"};
+        });
+    add("Blending in air",
+        "Nine places under the fixture in a dry tank, repeated higher up: how channels blend.",
+        [](SurveyMethod& m) {
+            m.water = WaterState::Dry;
+            m.columns = m.rows = 3;
+            m.heights = steps(200, 100, 2);
+            m.depths = {Millimetre(10)};
+        });
+    return out;
+}
+
+Expected<std::vector<Run>> plannedRuns(const Bench& bench, const SurveyMethod& method,
+                                       const SurveySubject& subject) {
+    if (const auto wrong = method.invalid()) return tl::make_unexpected(*wrong);
+    const auto* tank = byId(bench.tanks, subject.tank);
+    if (tank == nullptr) return problem("tank", "is not chosen");
+    if (const auto wrong = misfit(bench, method, subject, *tank)) return tl::make_unexpected(*wrong);
+    return Matrix(bench, method, subject, *tank).runs();
+}
+
+}  // namespace glumet

@@ -1,0 +1,98 @@
+#include "desk/measure/announcer.h"
+
+#include <QAudioDevice>
+#include <QMediaDevices>
+#include <QSettings>
+#include <QSoundEffect>
+#include <QStandardPaths>
+#include <QTextToSpeech>
+#include <array>
+
+#include "core/wording.h"
+#include "report/text.h"
+
+namespace glumet {
+namespace {
+
+constexpr std::array kFiles{"settled", "taken", "doubtful"};
+
+QSettings settings() {
+    return QSettings(
+        QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + QStringLiteral("/measure.ini"),
+        QSettings::IniFormat);
+}
+
+bool canBeHeard() { return !QMediaDevices::audioOutputs().isEmpty(); }
+
+/// "C3" as it is spoken: letter and figure apart.
+QString spoken(const QString& point) {
+    if (point.size() > 3 || point.isEmpty() || !point.back().isDigit()) return point;
+    QString apart;
+    for (const QChar sign : point) apart += sign + QLatin1Char(' ');
+    return apart.trimmed();
+}
+
+}  // namespace
+
+DeviceVoice::DeviceVoice() = default;
+DeviceVoice::~DeviceVoice() = default;
+
+void DeviceVoice::play(Tone tone) {
+    if (!canBeHeard()) return;
+    auto& effect = tones_[static_cast<std::size_t>(tone)];
+    if (effect == nullptr) {
+        effect = std::make_unique<QSoundEffect>();
+        effect->setSource(QUrl(
+            QStringLiteral("qrc:/sounds/%1.wav").arg(QLatin1String(kFiles[static_cast<std::size_t>(tone)]))));
+    }
+    effect->play();
+}
+
+void DeviceVoice::say(const QString& words) {
+    if (!canBeHeard()) return;
+    if (speech_ == nullptr) speech_ = std::make_unique<QTextToSpeech>(QStringLiteral("flite"));
+    speech_->stop();
+    speech_->say(words);
+}
+
+Announcer::Announcer(Session& session, ReadingTaker& taker, std::unique_ptr<Voice> voice)
+    : session_(session), taker_(taker), voice_(std::move(voice)) {
+    tones_ = settings().value(QStringLiteral("tones"), true).toBool();
+    speech_ = settings().value(QStringLiteral("speech"), false).toBool();
+    connect(&taker, &ReadingTaker::settled, this, [this] { play(Tone::Settled); });
+    connect(&taker, &ReadingTaker::doubted, this, [this] { play(Tone::Doubtful); });
+    connect(&taker, &ReadingTaker::taken, this, [this](double ppfd, bool doubtful) {
+        play(doubtful ? Tone::Doubtful : Tone::Taken);
+        if (speech_) sayNext(ppfd);
+    });
+}
+
+void Announcer::play(Tone tone) {
+    if (tones_) voice_->play(tone);
+}
+
+void Announcer::sayNext(double kept) {
+    const QString value = text(ppfdFigure(Ppfd(kept)));
+    const auto* plane = session_.plane();
+    if (!taker_.target() || plane == nullptr || !plane->grid)
+        return voice_->say(tr("%1. Plane complete.").arg(value));
+    const QString next = spoken(text(cellName(*plane->grid, *taker_.target())));
+    const auto check = taker_.checking();
+    if (!check) return voice_->say(tr("%1. Next, %2.").arg(value, next));
+    voice_->say(*check == CheckPointKind::Reference ? tr("%1. Back to the reference, %2.").arg(value, next)
+                                                    : tr("%1. Once more, %2.").arg(value, next));
+}
+
+void Announcer::setTones(bool on) {
+    tones_ = on;
+    settings().setValue(QStringLiteral("tones"), on);
+    session_.say(on ? tr("Tones on.") : tr("Tones off."));
+}
+
+void Announcer::setSpeech(bool on) {
+    speech_ = on;
+    settings().setValue(QStringLiteral("speech"), on);
+    session_.say(on ? tr("The next point is spoken.") : tr("Speech off."));
+}
+
+}  // namespace glumet

@@ -1,0 +1,200 @@
+#include "desk/plan/matrix_view.h"
+
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+
+#include "report/text.h"
+
+namespace glumet {
+namespace {
+
+constexpr int kNameWidth = 158;
+constexpr int kBoxWidth = 53;
+constexpr int kHeadHeight = 18;
+constexpr int kShelfHeight = 8;
+constexpr int kShelfPitch = 11;
+constexpr int kGap = 6;
+constexpr int kMarkWidth = 10;  // the strip beside the chosen row
+
+}  // namespace
+
+MatrixView::MatrixView(Session& session) : session_(session) {
+    setFocusPolicy(Qt::StrongFocus);
+    setAccessibleName(tr("Test matrix"));
+    setCursor(Qt::PointingHandCursor);
+    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+}
+
+void MatrixView::refresh() {
+    rows_.clear();
+    const auto& bench = session_.bench();
+    for (std::size_t s = 0; s < session_.sweeps().size(); ++s) {
+        const auto& sweep = session_.sweeps()[s];
+        Row row{s, text(configurationName(bench, sweep.configuration)), {}, 1};
+        for (const auto run : sweep.runs) {
+            Box box{run, {}, 0};
+            for (const auto& plane : bench.runs[run].planes) {
+                box.planes.push_back(progressOf(run, plane));
+                box.doubts += box.planes.back().doubtful;
+            }
+            for (const auto& finding : runDoubts(bench, run, session_.findingContext()))
+                box.doubts += finding.kind == FindingKind::Doubt ? 1 : 0;
+            row.boxes.push_back(std::move(box));
+        }
+        rows_.push_back(std::move(row));
+    }
+    layOut();
+    updateGeometry();
+    update();
+}
+
+int MatrixView::shelves() const {
+    std::size_t most = 1;
+    for (const auto& row : rows_)
+        for (const auto& box : row.boxes) most = std::max(most, box.planes.size());
+    return static_cast<int>(std::min<std::size_t>(most, 6));
+}
+
+int MatrixView::boxesPerLine() const { return std::max(1, (width() - kNameWidth) / (kBoxWidth + kGap)); }
+
+void MatrixView::layOut() {
+    const int per_line = boxesPerLine();
+    for (auto& row : rows_)
+        row.lines = std::max(1, (static_cast<int>(row.boxes.size()) + per_line - 1) / per_line);
+    const int wanted = sizeHint().height();
+    if (wanted != minimumHeight()) setFixedHeight(wanted);
+}
+
+int MatrixView::rowHeight(const Row& row) const {
+    return row.lines * (kHeadHeight + shelves() * kShelfPitch + 6) + 10;
+}
+
+QSize MatrixView::sizeHint() const {
+    int height = 4;
+    for (const auto& row : rows_) height += rowHeight(row);
+    return {kNameWidth + 6 * (kBoxWidth + kGap), std::max(60, height)};
+}
+
+QRect MatrixView::boxRect(std::size_t row, std::size_t box) const {
+    int top = 4;
+    for (std::size_t i = 0; i < row; ++i) top += rowHeight(rows_[i]);
+    const int per_line = boxesPerLine();
+    const int line = static_cast<int>(box) / per_line;
+    const int column = static_cast<int>(box) % per_line;
+    const int tall = kHeadHeight + shelves() * kShelfPitch + 6;
+    return {kNameWidth + column * (kBoxWidth + kGap), top + line * tall, kBoxWidth, tall - 4};
+}
+
+void MatrixView::paintBox(QPainter& p, const QRect& rect, const Box& box) const {
+    const auto& c = session_.palette();
+    const auto& run = session_.bench().runs[box.run];
+    const bool chosen = session_.runIndex() == box.run;
+    p.setFont(houseFont(13, chosen));
+    p.setPen(chosen ? c.accent : c.text);
+    p.drawText(rect.adjusted(0, 0, 0, -rect.height() + kHeadHeight), Qt::AlignLeft | Qt::AlignVCenter,
+               session_.figure(run.height));
+    if (box.doubts > 0) {
+        p.setFont(houseFont(11, true));
+        p.setPen(c.accent);
+        p.drawText(rect.adjusted(0, 0, 0, -rect.height() + kHeadHeight), Qt::AlignRight | Qt::AlignVCenter,
+                   QStringLiteral("▲%1").arg(box.doubts));
+    }
+    int y = rect.top() + kHeadHeight;
+    for (const auto& plane : box.planes) {
+        if (y + kShelfHeight > rect.bottom() + 2) break;
+        const QRectF shelf(rect.left() + 0.5, y + 0.5, rect.width() - 1, kShelfHeight - 1);
+        const double share = plane.planned == 0 ? 0.0 : static_cast<double>(plane.read) / plane.planned;
+        const bool here = chosen && session_.depth() && *session_.depth() == plane.depth;
+        p.setPen(QPen(here ? c.accent : c.muted, 1));
+        p.setBrush(c.panel);
+        p.drawRect(shelf);
+        if (share > 0.0)
+            p.fillRect(QRectF(shelf.left() + 1.5, shelf.top() + 1.5, (shelf.width() - 3) * share,
+                              shelf.height() - 3),
+                       here ? c.accent : c.water);
+        y += kShelfPitch;
+    }
+}
+
+void MatrixView::paintEvent(QPaintEvent* /*event*/) {
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    const auto& c = session_.palette();
+    for (std::size_t r = 0; r < rows_.size(); ++r) {
+        const auto& row = rows_[r];
+        const QRect first = boxRect(r, 0);
+        const bool chosen = session_.sweep() == &session_.sweeps()[row.sweep];
+        if (r > 0) {
+            p.setPen(QPen(c.line, 1));
+            p.drawLine(0, first.top() - 7, width(), first.top() - 7);
+        }
+        p.setFont(houseFont(13, chosen));
+        p.setPen(chosen ? c.text : c.muted);
+        p.drawText(QRect(kMarkWidth, first.top(), kNameWidth - kMarkWidth - 12, rowHeight(row) - 12),
+                   Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, row.name);
+        if (chosen)
+            p.fillRect(QRect(0, first.top(), 3, rowHeight(row) - 16), hasFocus() ? c.accent : c.muted);
+        for (std::size_t b = 0; b < row.boxes.size(); ++b) paintBox(p, boxRect(r, b), row.boxes[b]);
+    }
+}
+
+void MatrixView::choose(const Box& box, std::optional<Millimetre> depth) {
+    const auto& run = session_.bench().runs[box.run];
+    session_.chooseConfiguration(configurationOf(run));
+    session_.chooseHeight(run.height);
+    if (depth) session_.chooseDepth(*depth);
+}
+
+void MatrixView::resizeEvent(QResizeEvent* /*event*/) { layOut(); }
+
+void MatrixView::mousePressEvent(QMouseEvent* event) {
+    for (std::size_t r = 0; r < rows_.size(); ++r)
+        for (std::size_t b = 0; b < rows_[r].boxes.size(); ++b) {
+            const QRect rect = boxRect(r, b);
+            if (!rect.contains(event->pos())) continue;
+            const auto& box = rows_[r].boxes[b];
+            const int shelf = (event->pos().y() - rect.top() - kHeadHeight) / kShelfPitch;
+            const bool on_shelf = event->pos().y() > rect.top() + kHeadHeight && shelf >= 0 &&
+                                  shelf < static_cast<int>(box.planes.size());
+            choose(box, on_shelf ? std::optional(box.planes[static_cast<std::size_t>(shelf)].depth)
+                                 : std::nullopt);
+            return;
+        }
+}
+
+void MatrixView::mouseDoubleClickEvent(QMouseEvent* /*event*/) { emit opened(); }
+
+void MatrixView::keyPressEvent(QKeyEvent* event) {
+    const auto step_row = [&](int by) {
+        for (std::size_t r = 0; r < rows_.size(); ++r) {
+            if (session_.sweep() != &session_.sweeps()[rows_[r].sweep]) continue;
+            const auto to = std::clamp<std::ptrdiff_t>(static_cast<std::ptrdiff_t>(r) + by, 0,
+                                                       static_cast<std::ptrdiff_t>(rows_.size()) - 1);
+            session_.chooseConfiguration(
+                session_.sweeps()[rows_[static_cast<std::size_t>(to)].sweep].configuration);
+            return;
+        }
+    };
+    switch (event->key()) {
+        case Qt::Key_Left:
+            return session_.stepHeight(-1);
+        case Qt::Key_Right:
+            return session_.stepHeight(1);
+        case Qt::Key_Up:
+            return step_row(-1);
+        case Qt::Key_Down:
+            return step_row(1);
+        case Qt::Key_Return:
+        case Qt::Key_Enter:
+            emit opened();
+            return;
+        default:
+            QWidget::keyPressEvent(event);
+    }
+}
+
+void MatrixView::focusInEvent(QFocusEvent* /*event*/) { update(); }
+void MatrixView::focusOutEvent(QFocusEvent* /*event*/) { update(); }
+
+}  // namespace glumet

@@ -1,0 +1,59 @@
+#pragma once
+
+#include <QWidget>
+
+#include "core/survey/progress.h"
+#include "desk/shared/session.h"
+
+namespace glumet {
+
+/// The whole test matrix: a row for each configuration, a box for each mounting height, a shelf in it for
+/// each depth. Planned shelves are outlines, read ones filled, doubtful runs carry a mark. Arrows and mouse
+/// choose, Enter goes there.
+class MatrixView : public QWidget {
+    Q_OBJECT
+
+  public:
+    explicit MatrixView(Session& session);
+
+    void refresh();
+    QSize sizeHint() const override;
+
+  signals:
+    void opened();  ///< the chosen plane is to be measured
+
+  protected:
+    void paintEvent(QPaintEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseDoubleClickEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+    void focusOutEvent(QFocusEvent* event) override;
+
+  private:
+    struct Box {
+        std::size_t run;
+        std::vector<PlaneProgress> planes;
+        int doubts = 0;
+    };
+    struct Row {
+        std::size_t sweep;
+        QString name;
+        std::vector<Box> boxes;
+        int lines = 1;  ///< of boxes, where they do not fit side by side
+    };
+
+    int boxesPerLine() const;
+    int rowHeight(const Row& row) const;
+    QRect boxRect(std::size_t row, std::size_t box) const;
+    void layOut();
+    void choose(const Box& box, std::optional<Millimetre> depth);
+    void paintBox(QPainter& painter, const QRect& rect, const Box& box) const;
+    int shelves() const;
+
+    Session& session_;
+    std::vector<Row> rows_;
+};
+
+}  // namespace glumet

@@ -1,0 +1,31 @@
+#include "desk/plan/method_store.h"
+
+#include <QDir>
+#include <QFile>
+#include <QFileInfo>
+#include <QSaveFile>
+
+#include "formats/method_json.h"
+
+namespace glumet {
+
+Expected<std::vector<SurveyMethod>> MethodStore::load() const {
+    QFile file(path_);
+    if (!file.exists()) return std::vector<SurveyMethod>();
+    if (!file.open(QIODevice::ReadOnly))
+        return problem(path_.toStdString(), file.errorString().toStdString());
+    auto methods = readMethods(file.readAll().toStdString());
+    if (!methods) return problem(path_.toStdString() + ", " + methods.error().where, methods.error().what);
+    return methods;
+}
+
+Expected<bool> MethodStore::save(const std::vector<SurveyMethod>& methods) const {
+    QDir().mkpath(QFileInfo(path_).absolutePath());
+    QSaveFile file(path_);
+    const auto bytes = QByteArray::fromStdString(writeMethods(methods));
+    if (!file.open(QIODevice::WriteOnly) || file.write(bytes) < 0 || !file.commit())
+        return problem(path_.toStdString(), file.errorString().toStdString());
+    return true;
+}
+
+}  // namespace glumet

@@ -1,0 +1,195 @@
+#include "report/point_sheets.h"
+
+#include <QBuffer>
+#include <QCoreApplication>
+#include <QPageSize>
+#include <QPainter>
+#include <QPdfWriter>
+#include <QSaveFile>
+
+#include "core/survey/commission.h"
+#include "core/survey/pace.h"
+#include "core/survey/route.h"
+#include "report/palette.h"
+#include "report/plan_figure.h"
+#include "report/review.h"
+#include "report/text.h"
+
+namespace glumet {
+namespace {
+
+constexpr double kWide = 794.0;  // A4 at 96 dpi
+constexpr double kTall = 1123.0;
+constexpr double kMargin = 48.0;
+constexpr int kDpi = 300;
+
+QString tr(const char* source) { return QCoreApplication::translate("PointSheets", source); }
+
+const Palette& printed() {
+    static const Palette palette = [] {
+        Palette p = paper();
+        p.ground = p.raised = p.panel = QColor(Qt::white);
+        return p;
+    }();
+    return palette;
+}
+
+class Sheets {
+  public:
+    Sheets(const Bench& bench, const Sweep& sweep, LengthUnit unit, QPdfWriter& writer)
+        : bench_(bench), sweep_(sweep), unit_(unit), writer_(writer), p_(&writer) {
+        p_.scale(kDpi / 96.0, kDpi / 96.0);
+        p_.setRenderHint(QPainter::Antialiasing);
+    }
+
+    int write() {
+        checklist();
+        for (const auto index : sweep_.runs)
+            for (const auto& plane : bench_.runs[index].planes)
+                if (plane.grid && nextOnWay(bench_, bench_.runs[index], plane))
+                    sheet(bench_.runs[index], plane);
+        p_.end();
+        return pages_;
+    }
+
+  private:
+    QString length(Millimetre value) const { return text(lengthText(value, unit_)); }
+
+    double words(const QRectF& room, const QString& value, double size, bool bold, bool muted = false) {
+        p_.setFont(houseFont(size, bold));
+        p_.setPen(muted ? printed().muted : printed().text);
+        QRectF used;
+        p_.drawText(room, Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, value, &used);
+        return used.height();
+    }
+
+    double heading(const QString& title, const QString& below) {
+        if (pages_++ > 0) {
+            writer_.newPage();
+        }
+        double y = kMargin;
+        y += words({kMargin, y, kWide - 2 * kMargin, 60}, title, 20, true) + 2;
+        y += words({kMargin, y, kWide - 2 * kMargin, 40}, below, 11, false, true) + 8;
+        p_.setPen(QPen(printed().text, 1.2));
+        p_.drawLine(QPointF(kMargin, y), QPointF(kWide - kMargin, y));
+        return y + 14;
+    }
+
+    void box(double x, double y, double wide, double tall) {
+        p_.setPen(QPen(printed().muted, 0.8));
+        p_.setBrush(Qt::NoBrush);
+        p_.drawRect(QRectF(x, y, wide, tall));
+    }
+
+    void checklist() {
+        const auto name = text(configurationName(bench_, sweep_.configuration));
+        double y = heading(tr("Before the first reading"), name);
+        for (const auto kind : kCheckKinds) {
+            box(kMargin, y + 2, 13, 13);
+            const QString check = text(checkName(kind));
+            words({kMargin + 24, y, 330, 20}, check.left(1).toUpper() + check.mid(1), 13, true);
+            box(kWide - kMargin - 250, y - 3, 170, 24);
+            words({kWide - kMargin - 70, y, 80, 20}, text(checkUnit(kind)), 11, false, true);
+            y += 36;
+        }
+        y = runsTable(y + 6);
+        for (const auto& caution : usualCautions())
+            y += words({kMargin, y, kWide - 2 * kMargin, 60}, caution, 10, false, true) + 5;
+    }
+
+    double runsTable(double y) {
+        std::vector<Run> left;
+        for (const auto index : sweep_.runs) left.push_back(bench_.runs[index]);
+        const auto time = estimateOf(left, paceOf(bench_));
+        y += words({kMargin, y, kWide - 2 * kMargin, 20},
+                   tr("%1 points on %2 planes, about %3")
+                       .arg(time.points)
+                       .arg(time.planes)
+                       .arg(text(durationText(time.usual))),
+                   13, true) +
+             6;
+        for (const auto& run : left) {
+            QStringList depths;
+            for (const auto& plane : run.planes)
+                if (plane.grid && nextOnWay(bench_, run, plane))
+                    depths << text(lengthFigure(plane.depth, unit_));
+            if (depths.isEmpty() || y > kTall - 260) continue;
+            box(kMargin, y + 2, 11, 11);
+            y += words({kMargin + 24, y, kWide - 2 * kMargin - 24, 20},
+                       tr("Lamp at %1; planes %2 %3 under water")
+                           .arg(length(run.height), depths.join(QStringLiteral(", ")), text(unitName(unit_))),
+                       12, false) +
+                 5;
+        }
+        return y + 12;
+    }
+
+    void sheet(const Run& run, const Plane& plane) {
+        double y = heading(
+            tr("Lamp at %1, plane %2 under water").arg(length(run.height), length(plane.depth)),
+            tr("%1. Walk the numbers; write each mean in its box. Type them in by Measure in the same order.")
+                .arg(text(configurationName(bench_, configurationOf(run)))));
+        auto plan = planOf(bench_, run, plane);
+        plan.way = wayOf(bench_, run, plane);
+        plan.route = plan.numbers = true;
+        const QRectF area(kMargin, y, kWide - 2 * kMargin, 470);
+        paintPlan(p_, area, plan, printed(), true);
+        const double used = (kWide - 2 * kMargin - 36) * plan.width.value() / plan.length.value() + 40;
+        y += std::min(470.0, used) + 16;
+        table(run, plane, plan.way, y);
+    }
+
+    /// The points in the order of the way: number, name, place, room for a value.
+    void table(const Run& run, const Plane& plane, const std::vector<Cell>& way, double top) {
+        constexpr double kColumn = 174.0;
+        constexpr double kRow = 19.0;
+        double x = kMargin;
+        double y = top;
+        int number = 0;
+        for (const auto cell : way) {
+            ++number;
+            if (y + kRow > kTall - kMargin) {
+                y = top;
+                x += kColumn;
+            }
+            if (x + kColumn > kWide - kMargin + 4) {
+                heading(tr("More points"), text(configurationName(bench_, configurationOf(run))));
+                top = y = kMargin + 70;
+                x = kMargin;
+            }
+            words({x, y + 3, 26, 16}, QString::number(number), 9, false, true);
+            words({x + 24, y + 2, 66, 16}, text(cellName(*plane.grid, cell)), 11, true);
+            box(x + 92, y, 68, 17);
+            y += kRow;
+        }
+    }
+
+    const Bench& bench_;
+    const Sweep& sweep_;
+    LengthUnit unit_;
+    QPdfWriter& writer_;
+    QPainter p_;
+    int pages_ = 0;
+};
+
+}  // namespace
+
+Expected<int> writePointSheets(const Bench& bench, const Sweep& sweep, LengthUnit unit, const QString& path) {
+    QBuffer buffer;
+    buffer.open(QIODevice::WriteOnly);
+    int pages = 0;
+    {
+        QPdfWriter writer(&buffer);
+        writer.setPageSize(QPageSize(QPageSize::A4));
+        writer.setPageMargins({0, 0, 0, 0});
+        writer.setResolution(kDpi);
+        writer.setTitle(tr("Point sheets"));
+        pages = Sheets(bench, sweep, unit, writer).write();
+    }
+    QSaveFile file(path);
+    if (!file.open(QIODevice::WriteOnly) || file.write(buffer.data()) < 0 || !file.commit())
+        return problem(path.toStdString(), file.errorString().toStdString());
+    return pages;
+}
+
+}  // namespace glumet
