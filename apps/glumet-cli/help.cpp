@@ -15,15 +15,60 @@ std::optional<std::string> helpOf(const std::string& verb) {
          "--band the share of points within LO…HI µmol·m⁻²·s⁻¹, both ends included.\n"
          "Readings flagged \"excluded\" are left out; of two readings of one point the later counts.\n"},
         {"height",
-         "glumet-cli height READINGS.csv [--limit 15] [--depth-mm D] [--school spill-limit] [--json]\n\n"
-         "Recommended mounting height per configuration. Spill limit: the highest measured height at which "
-         "the grid\n"
-         "mean at a shallow depth (default: the shallowest that most heights share) has lost at most LIMIT "
-         "percent of\n"
-         "that at the lowest height; crossing_height_mm is where the monotone cubic through the losses meets "
+         "glumet-cli height READINGS.csv [--limit 15] [--depth-mm D] [--band LO:HI] [--ceiling PPFD] "
+         "[--claim "
+         "FIXTURE.json]\n"
+         "                  [--school NAME] [--json]\n\n"
+         "Recommended mounting height per configuration, school by school, from the readings alone:\n"
+         "  spill-limit   the highest height at which the grid mean at a shallow depth has lost at most "
+         "LIMIT percent of\n"
+         "                that at the lowest; crossing_height_mm is where the monotone cubic through the "
+         "losses meets it\n"
+         "  flattest      the height at which centre and edge agree best over all depths\n"
+         "  band-fill     the height that, at its best level, puts most points into the band (150:300)\n"
+         "  peak-cap      the lowest height at which nothing exceeds the ceiling (default: the band's upper "
+         "end)\n"
+         "  makers-range  the maker's claim (--claim) against spill limit and peak cap, and where it fails\n"
+         "lo_mm and hi_mm are 95 % intervals. A school that cannot speak has height_mm null and says why.\n"},
+        {"fit",
+         "glumet-cli fit READINGS.csv --tank TANK.json [--fixture FIXTURE.json] -o MODEL.json [--json]\n\n"
+         "A light model of the fixture from its readings: beam, level, height offset, attenuation, painted "
+         "walls' "
+         "reflectance,\n"
+         "each with its error; readings that do not fit; what the readings cannot tell apart. The first "
+         "configuration "
+         "of the\n"
+         "file is fitted. TANK.json: \"tank\" and \"water\" of a scene. FIXTURE.json: \"emitters\" of a "
+         "scene, or a "
+         "lattice\n"
+         "(emitter_columns, emitter_rows, emitter_pitch_x_mm, emitter_pitch_y_mm, emitter_size_mm), "
+         "length_mm, width_mm,\n"
+         "rated_power_w; without one the layout that fits best is taken and named.\n"},
+        {"predict",
+         "glumet-cli predict --model MODEL.json SCENE.json [--json]\n\n"
+         "As field, for a scene whose fixtures say \"use\": \"model\" instead of emitters, plus lo and hi of "
+         "the 95 % "
+         "interval per\n"
+         "point: what the fit does not know; the meter's calibration is not in it.\n"},
+        {"spacing",
+         "glumet-cli spacing --model MODEL.json --tank TANK.json --count N --height-mm H [--share 75] "
+         "[--depth-mm D]\n"
+         "                   [--grid NXxNY] [--band LO:HI] [--json]\n\n"
+         "Centres along the middle line, school by school. From equal division the outermost two move "
+         "outward in 5 mm "
+         "steps\n"
+         "until the bodies meet the tank's ends. edge-share: the first step whose outer ring reaches SHARE "
+         "percent of "
          "the\n"
-         "limit, lo_mm and hi_mm its 95 % interval from placing and ripple. A school that cannot speak says "
-         "why.\n"},
+         "innermost ring at depth D (half the water); smooth-seam: neither hump nor trough between "
+         "neighbours; band-fill:\n"
+         "most points in the band at the best level, over three depths.\n"},
+        {"intensity",
+         "glumet-cli intensity --model MODEL.json SCENE.json --band LO:HI [--json]\n\n"
+         "The overall level, 1 to 100 percent, that puts most of the scene's points into the band; "
+         "plateau_pct is the "
+         "range\n"
+         "within two hundredths of that share.\n"},
         {"import",
          "glumet-cli import FILE… --into PROJECT.glumet [--json]\n\n"
          "Adds readings files (.csv) and at most one bench description (.json) to a project, which is made "

@@ -4,6 +4,7 @@
 #include <QTemporaryDir>
 #include <cstdio>
 #include <functional>
+#include <optional>
 
 #include "verbs.h"
 
@@ -19,6 +20,11 @@ struct Arguments {
     std::string out;
     std::string verb;
     cli::HeightQuestion height;
+    cli::FitQuestion fit;
+    cli::SpacingQuestion spacing;
+    std::string model;
+    std::string grid;
+    double ceiling = 0.0;
     cli::PublishQuestion publish;
     double depth_mm = 0.0;
     cli::ImportQuestion import;
@@ -75,6 +81,24 @@ Expected<cli::Output> runStats(const Arguments& arguments) {
     return cli::stats(arguments.files.front(), band);
 }
 
+/// The band, if one was given; else the problem with it.
+std::optional<Problem> takeBand(const Arguments& a, std::optional<Band>& band) {
+    if (a.band.empty()) return std::nullopt;
+    const auto parsed = cli::bandFrom(a.band);
+    if (!parsed) return parsed.error();
+    band = *parsed;
+    return std::nullopt;
+}
+
+std::optional<Problem> takeGrid(Arguments& a) {
+    if (a.grid.empty()) return std::nullopt;
+    int used = 0;
+    const bool fine =
+        std::sscanf(a.grid.c_str(), "%dx%d%n", &a.spacing.columns, &a.spacing.rows, &used) == 2 &&
+        used == static_cast<int>(a.grid.size()) && a.spacing.columns > 0 && a.spacing.rows > 0;
+    return fine ? std::nullopt : std::optional(Problem{"--grid", "is NXxNY, such as 12x6"});
+}
+
 int help(const std::string& verb) {
     const auto text = cli::helpOf(verb);
     if (!text) {
@@ -119,8 +143,31 @@ int main(int argc, char** argv) {
     auto* height = addVerb(app, "height", "recommended mounting height from a readings file", a, 1);
     height->add_option("--limit", a.height.limit_pct, "loss allowed, percent");
     auto* depth = height->add_option("--depth-mm", a.depth_mm, "plane to judge by");
-    height->add_option("--school", a.height.school, "spill-limit");
-    height->add_option("--band", a.band, "LO:HI, used by schools that ask for a band");
+    height->add_option("--school", a.height.school, "one school alone");
+    height->add_option("--band", a.band, "LO:HI, for band fill and the peak cap");
+    auto* ceiling =
+        height->add_option("--ceiling", a.ceiling, "of the peak cap; default: the band's upper end");
+    height->add_option("--claim", a.height.fixture, "fixture file with the maker's claimed heights");
+    auto* fit = addVerb(app, "fit", "a light model of a fixture from its readings", a, 1);
+    fit->add_option("--tank", a.fit.tank, "tank file")->required();
+    fit->add_option("--fixture", a.fit.fixture, "fixture file: its emitters");
+    fit->add_option("-o,--out", a.fit.out, "model file to write");
+    auto* predict =
+        addVerb(app, "predict", "the field of a scene of fitted fixtures, with its interval", a, 1);
+    predict->add_option("--model", a.model, "model file")->required();
+    auto* spacing = app.add_subcommand("spacing", "where to hang several fitted fixtures");
+    spacing->add_flag("--json", a.json, "one JSON object");
+    spacing->add_option("--model", a.spacing.model, "model file")->required();
+    spacing->add_option("--tank", a.spacing.tank, "tank file")->required();
+    spacing->add_option("--count", a.spacing.count, "how many")->required();
+    spacing->add_option("--height-mm", a.spacing.height_mm, "of the emitters over the surface")->required();
+    spacing->add_option("--share", a.spacing.share_pct, "of the centre's light at the edge, percent");
+    auto* spacing_depth = spacing->add_option("--depth-mm", a.depth_mm, "default: half the water");
+    spacing->add_option("--grid", a.grid, "NXxNY; default: cells of about 100 mm");
+    spacing->add_option("--band", a.band, "LO:HI, for band fill");
+    auto* intensity = addVerb(app, "intensity", "how bright to run a scene of fitted fixtures", a, 1);
+    intensity->add_option("--model", a.model, "model file")->required();
+    intensity->add_option("--band", a.band, "LO:HI in µmol·m⁻²·s⁻¹")->required();
     auto* import = addVerb(app, "import", "add files to a project", a, kManyFiles);
     import->add_option("--into", a.into, "project")->required();
     addSheetOptions(*import, a);
@@ -148,14 +195,39 @@ int main(int argc, char** argv) {
     }
     if (help_verb->parsed()) return help(a.verb);
     const auto application = applicationFor(publish->parsed(), argc, argv);
-    const auto file = a.files.front();
+    const auto file = a.files.empty() ? std::string() : a.files.front();
     if (stats->parsed()) return answer([&] { return runStats(a); }, a.json);
     if (height->parsed())
         return answer(
             [&] {
                 a.height.file = file;
+                if (ceiling->count() > 0) a.height.ceiling = a.ceiling;
+                if (const auto wrong = takeBand(a, a.height.band))
+                    return Expected<cli::Output>(tl::make_unexpected(*wrong));
                 if (depth->count() > 0) a.height.depth_mm = a.depth_mm;
                 return cli::height(a.height);
+            },
+            a.json);
+    if (fit->parsed()) {
+        a.fit.file = file;
+        return answer([&] { return cli::fit(a.fit); }, a.json);
+    }
+    if (predict->parsed()) return answer([&] { return cli::predicted(a.model, file); }, a.json);
+    if (spacing->parsed())
+        return answer(
+            [&]() -> Expected<cli::Output> {
+                if (spacing_depth->count() > 0) a.spacing.depth_mm = a.depth_mm;
+                if (const auto wrong = takeBand(a, a.spacing.band)) return tl::make_unexpected(*wrong);
+                if (const auto wrong = takeGrid(a)) return tl::make_unexpected(*wrong);
+                return cli::spacingVerb(a.spacing);
+            },
+            a.json);
+    if (intensity->parsed())
+        return answer(
+            [&]() -> Expected<cli::Output> {
+                const auto band = cli::bandFrom(a.band);
+                if (!band) return tl::make_unexpected(band.error());
+                return cli::intensityVerb(a.model, file, *band);
             },
             a.json);
     if (import->parsed()) return answer([&] { return runImport(a); }, a.json);

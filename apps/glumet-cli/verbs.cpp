@@ -5,12 +5,15 @@
 #include <QDir>
 #include <QFile>
 #include <QFileInfo>
+#include <algorithm>
 #include <nlohmann/json.hpp>
 
 #include "core/spill_limit.h"
 #include "core/sweep.h"
+#include "core/verdicts/height_schools.h"
 #include "files.h"
 #include "formats/bench_json.h"
+#include "formats/model_json.h"
 #include "formats/plane_sheet.h"
 #include "formats/readings_csv.h"
 #include "project/project.h"
@@ -206,28 +209,74 @@ Expected<Output> stats(const std::string& file, const std::optional<Band>& band)
     return Output{Json{{"runs", runs}}.dump(2), text};
 }
 
+namespace {
+
+Json schoolJson(const Bench& bench, const Sweep& sweep, const SchoolVerdict& verdict) {
+    Json evidence = Json::array();
+    for (const auto& row : verdict.evidence)
+        evidence.push_back({{"height_mm", row.height.value()}, {"figure", row.figure}, {"words", row.words}});
+    return {{"school", verdict.school},
+            {"fixture", nameOf(bench, sweep.configuration.fixture)},
+            {"configuration", configurationName(bench, sweep.configuration)},
+            {"height_mm", optional(verdict.height)},
+            {"crossing_height_mm", optional(verdict.crossing)},
+            {"lo_mm", optional(verdict.low)},
+            {"hi_mm", optional(verdict.high)},
+            {"reason", verdict.reason},
+            {"evidence", evidence}};
+}
+
+std::string schoolText(const std::string& school, const std::optional<Millimetre>& height,
+                       const std::string& reason) {
+    return fmt::format("  {:<14}{:<14}{}\n", school,
+                       height ? fmt::format("{:g} mm", height->value()) : "cannot speak", reason);
+}
+
+/// The maker's claim of a fixture file for all fixtures of a readings file.
+Expected<bool> addClaim(Bench& bench, const std::string& file) {
+    const auto bytes = bytesOf(file);
+    if (!bytes) return tl::make_unexpected(bytes.error());
+    const auto described = readFixtureFile(*bytes);
+    if (!described) return problem(file + ", " + described.error().where, described.error().what);
+    for (auto& fixture : bench.fixtures) {
+        fixture.claimed_height_low = described->fixture.claimed_height_low;
+        fixture.claimed_height_high = described->fixture.claimed_height_high;
+    }
+    return true;
+}
+
+}  // namespace
+
 Expected<Output> height(const HeightQuestion& question) {
-    if (!question.school.empty() && question.school != "spill-limit")
-        return problem(
-            "--school",
-            "\"" + question.school + "\" is not a school this version speaks for; it speaks for spill-limit");
-    SpillLimitOptions options;
-    options.limit = question.limit_pct / 100.0;
-    options.words = LengthUnit::Mm;
-    if (question.depth_mm) options.depth = Millimetre(*question.depth_mm);
-    if (const auto wrong = options.invalid()) return problem("--" + wrong->where, wrong->what);
-    const auto bench = benchOfFile(question.file);
+    const auto& known = kHeightSchools;
+    if (!question.school.empty() && std::find(known.begin(), known.end(), question.school) == known.end())
+        return problem("--school",
+                       "\"" + question.school +
+                           "\" is not a school: spill-limit, flattest, band-fill, peak-cap, makers-range");
+    SchoolOptions options;
+    options.spill.limit = question.limit_pct / 100.0;
+    options.words = options.spill.words = LengthUnit::Mm;
+    if (question.depth_mm) options.spill.depth = Millimetre(*question.depth_mm);
+    if (const auto wrong = options.spill.invalid()) return problem("--" + wrong->where, wrong->what);
+    if (question.band) options.band = *question.band;
+    if (question.ceiling) options.ceiling = Ppfd(*question.ceiling);
+    auto bench = benchOfFile(question.file);
     if (!bench) return tl::make_unexpected(bench.error());
+    if (!question.fixture.empty())
+        if (const auto done = addClaim(*bench, question.fixture); !done)
+            return tl::make_unexpected(done.error());
     Json schools = Json::array();
     std::string text;
     for (const auto& sweep : sweepsOf(*bench)) {
-        const auto verdict = spillLimit(*bench, sweep, options);
-        schools.push_back(verdictJson(*bench, sweep, verdict));
-        text += fmt::format("{}\n  spill limit {:g} %: {}\n  {}\n",
-                            configurationName(*bench, sweep.configuration), question.limit_pct,
-                            verdict.height ? fmt::format("{:g} mm", verdict.height->value()) : "cannot speak",
-                            verdict.reason);
-        for (const auto& doubt : verdict.doubts) text += "  " + doubt + "\n";
+        text += configurationName(*bench, sweep.configuration) + "\n";
+        for (const auto& school : heightSchools(*bench, sweep, options)) {
+            if (!question.school.empty() && question.school != school.school) continue;
+            if (school.school == "spill-limit")
+                schools.push_back(verdictJson(*bench, sweep, spillLimit(*bench, sweep, options.spill)));
+            else
+                schools.push_back(schoolJson(*bench, sweep, school));
+            text += schoolText(school.school, school.height, school.reason);
+        }
     }
     return Output{Json{{"schools", schools}}.dump(2), text};
 }

@@ -25,6 +25,9 @@ struct HeightQuestion {
     std::string school;
     double limit_pct = 15.0;
     std::optional<double> depth_mm;
+    std::optional<Band> band;
+    std::optional<double> ceiling;
+    std::string fixture;  ///< description, for the maker's claim
 };
 Expected<Output> height(const HeightQuestion& question);
 
@@ -52,6 +55,29 @@ Expected<Output> check(const std::string& project);
 Expected<Output> field(const std::string& scene, bool with_budget);
 /// A photometric file as a beam table; `target` not empty: written back as LM-63-2019.
 Expected<Output> beam(const std::string& file, const std::string& target);
+
+struct FitQuestion {
+    std::string file;
+    std::string tank;
+    std::string fixture;  ///< empty: the layout is chosen by what fits
+    std::string out;
+};
+Expected<Output> fit(const FitQuestion& question);
+Expected<Output> predicted(const std::string& model, const std::string& scene);
+
+struct SpacingQuestion {
+    std::string model;
+    std::string tank;
+    int count = 2;
+    double height_mm = 200.0;
+    double share_pct = 75.0;
+    std::optional<double> depth_mm;
+    int columns = 0;
+    int rows = 0;
+    std::optional<Band> band;
+};
+Expected<Output> spacingVerb(const SpacingQuestion& question);
+Expected<Output> intensityVerb(const std::string& model, const std::string& scene, const Band& band);
 
 /// What a verb does, asks and answers; nothing for an unknown one.
 std::optional<std::string> helpOf(const std::string& verb);

@@ -7,6 +7,7 @@
 #include <cstdio>
 
 #include "core/demo_scenario.h"
+#include "core/meter_correction.h"
 #include "core/reading_row.h"
 #include "core/survey/practice.h"
 #include "formats/readings_csv.h"
@@ -85,6 +86,8 @@ int main(int argc, char** argv) {
     const auto tcp = option("tcp", "send lines on this port, 0 for a free one", "PORT");
     const auto spectra = option("spectra", "send a spectrum a line on this port", "PORT");
     const auto scored = option("score", "compare a readings CSV with this scene's truth and exit", "FILE");
+    const auto response =
+        option("response", "the sensor's spectral response, such as 400:0.8,450:0.9,550:1", "CURVE");
     const auto scpi = option("scpi", "answer questions on this port", "PORT");
     const auto control = option("control", "take commands on this port", "PORT");
     const auto modbus = option("modbus-tcp", "serve registers on this port", "PORT");
@@ -97,6 +100,11 @@ int main(int argc, char** argv) {
     if (!scene) return fail(scene.error());
     if (parser.isSet(scored)) return score(parser.value(scored), *scene);
     rig::Rig rig(*scene, parser.value(seed).toULongLong());
+    if (parser.isSet(response)) {
+        const auto curve = parseResponse(parser.value(response).toStdString());
+        if (!curve) return fail({"--response", curve.error().what});
+        rig.setResponse(*curve);
+    }
     if (parser.isSet(hand)) {
         const bool fast = parser.value(hand) == QLatin1String("fast");
         rig.setRoute(routeOver(*scene), {true, fast ? 16.0 : 30.0, fast ? 0.8 : 3.0});

@@ -3,6 +3,7 @@
 #include <fmt/format.h>
 
 #include <QStringList>
+#include <algorithm>
 #include <cmath>
 
 #include "core/wording.h"
@@ -32,6 +33,25 @@ void Rig::setRoute(std::vector<Place> route, const Hand& hand) {
     if (!route_.empty()) place(route_.front());
 }
 
+void Rig::setResponse(const std::vector<ResponsePoint>& response) {
+    if (response.empty()) return;
+    auto seen = spectrumShape();
+    for (std::size_t i = 0; i < seen.values.size(); ++i) {
+        const double nm = seen.first_nm + seen.step_nm * static_cast<double>(i);
+        const auto above =
+            std::lower_bound(response.begin(), response.end(), nm,
+                             [](const ResponsePoint& p, double at) { return p.wavelength_nm < at; });
+        double relative = 1.0;
+        if (above != response.end() && above != response.begin()) {
+            const auto& below = *(above - 1);
+            const double share = (nm - below.wavelength_nm) / (above->wavelength_nm - below.wavelength_nm);
+            relative = below.relative + share * (above->relative - below.relative);
+        }
+        seen.values[i] *= relative;
+    }
+    response_factor_ = seen.ppfd() / spectrumShape().ppfd();
+}
+
 void Rig::start(int interval_ms) {
     timer_.setInterval(interval_ms);
     connect(&timer_, &QTimer::timeout, this, [this, interval_ms] { advance(interval_ms * 1e-3); });
@@ -48,7 +68,7 @@ void Rig::advance(double seconds) {
     silence_s_ = std::max(0.0, silence_s_ - seconds);
     if (was_silent && silence_s_ == 0.0) emit cablePulled(false);
     moveHand(seconds);
-    last_ppfd_ = bench_.sample().value();
+    last_ppfd_ = bench_.sample().value() * response_factor_;
     if (moving_) last_ppfd_ *= kLiftedLow + (kLiftedHigh - kLiftedLow) * noise_.uniform();
     last_watt_ = bench_.draw(kRated).value() * (1.0 + 0.002 * noise_.normal());
     if (silence_s_ == 0.0) send();

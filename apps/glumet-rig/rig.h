@@ -31,6 +31,9 @@ class Rig : public QObject {
 
     /// Points for the automatic hand, in order; it starts at the first.
     void setRoute(std::vector<Place> route, const Hand& hand);
+    /// The sensor's spectral response: readings of this lamp are multiplied by ∫ E s dλ / ∫ E dλ over 400–700
+    /// nm, E in photons; 1 outside the curve's ends.
+    void setResponse(const std::vector<ResponsePoint>& response);
     void start(int interval_ms);
     void advance(double seconds);
 
@@ -71,6 +74,7 @@ class Rig : public QObject {
     bool moving_ = false;
     double silence_s_ = 0.0;
     bool garbage_ = false;
+    double response_factor_ = 1.0;
     double last_ppfd_ = 0.0;
     double last_watt_ = 0.0;
 };

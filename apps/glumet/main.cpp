@@ -66,7 +66,7 @@ Options parse(const QApplication& app) {
                                   QStringLiteral("render one stage at 1280×800 and exit"),
                                   QStringLiteral("PNG"));
     const QCommandLineOption stage(QStringLiteral("stage"),
-                                   QStringLiteral("bench, plan, measure, field, height or publish"),
+                                   QStringLiteral("bench, plan, measure, field, height, array or publish"),
                                    QStringLiteral("NAME"));
     const QCommandLineOption unit(QStringLiteral("unit"), QStringLiteral("cm, mm or in"),
                                   QStringLiteral("UNIT"), QStringLiteral("cm"));
@@ -131,6 +131,8 @@ void press(MainWindow& window, const QString& letters) {
 int takeShot(MainWindow& window, Session& session, const QString& file, const QString& keys) {
     letSettle();
     press(window, keys);
+    while (session.fitting()) QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents);
+    letSettle();
     if (auto* meter = dynamic_cast<SimulatedMeter*>(session.meter())) meter->advance(kShotSeconds);
     QCoreApplication::processEvents();
     const bool done = window.grab().save(file);

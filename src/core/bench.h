@@ -151,7 +151,9 @@ struct Method {
     Second longest_reading{30};            ///< a reading is offered after this, settled or not
     Millimetre height_error{2.5};          ///< standard error of setting the mounting height
     std::string note;
-    int check_every = 0;  ///< readings between two check points (reference or repeat); 0: none
+    int check_every = 0;                 ///< readings between two check points (reference or repeat); 0: none
+    std::string school = "spill-limit";  ///< whose height is the headline
+    std::string dissent;                 ///< the reviewer's own words against it; published
 
     bool operator==(const Method&) const = default;
 };

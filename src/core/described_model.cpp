@@ -59,6 +59,26 @@ Expected<DescribedModel> DescribedModel::of(const Bench& bench, const Run& run,
     return model;
 }
 
+Expected<DescribedModel> DescribedModel::fitted(const Bench& bench, const Run& run, const LightModel& light,
+                                                std::unique_ptr<FastField> earlier) {
+    const auto* tank = byId(bench.tanks, run.tank);
+    if (tank == nullptr) return problem("", "the tank of this run is not described");
+    auto empty = emptyScene(*tank, run.water == WaterState::Dry);
+    hangAt(empty, hangingPlaces(run, empty.length_mm), run.height, run.level_pct.value_or(100.0) / 100.0, {});
+    auto scene = sceneWith(light, std::move(empty));
+    if (!scene) return tl::make_unexpected(scene.error());
+    if (const auto wrong = wrongWith(*scene)) return tl::make_unexpected(*wrong);
+    if (earlier == nullptr)
+        earlier = std::make_unique<FastField>(std::move(*scene));
+    else if (earlier->scene() != *scene)
+        earlier->setScene(std::move(*scene));
+    DescribedModel model(std::move(earlier), PhotonFlux(light.flux()), true);
+    model.fitted_ = true;
+    model.compare(run);
+    model.factor_ = 1.0;
+    return model;
+}
+
 void DescribedModel::compare(const Run& run) {
     struct Pair {
         const Reading* reading;
@@ -135,7 +155,8 @@ Expected<double> DescribedModel::volumeShare(const Band& band, Millimetre pitch)
 
 namespace {
 
-std::string agreementTitle(double rms) {
+std::string agreementTitle(double rms, bool fitted) {
+    if (fitted) return fmt::format("The fitted model is {} off", percentText(rms));
     return rms <= kFarOff ? fmt::format("The description fits to {}", percentText(rms))
                           : fmt::format("The description is off by {}", percentText(rms));
 }
@@ -145,7 +166,7 @@ Finding agreementFinding(const Bench& bench, std::size_t index, const DescribedM
     const auto& agreement = model.agreement();
     Finding out;
     out.kind = agreement.rms <= kFarOff ? FindingKind::Fact : FindingKind::Doubt;
-    out.title = agreementTitle(agreement.rms);
+    out.title = agreementTitle(agreement.rms, model.isFitted());
     out.view = EvidenceView::Field;
     out.run = index;
     out.depth = agreement.worst_depth;
@@ -165,6 +186,11 @@ Finding agreementFinding(const Bench& bench, std::size_t index, const DescribedM
 
 Finding fluxFinding(const DescribedModel& model) {
     Finding out;
+    if (model.isFitted()) {
+        out.title = fmt::format("It emits {:.0f} µmol/s", model.impliedFlux().value());
+        out.body = "By the fit to all readings of this configuration, walls and water included.";
+        return out;
+    }
     out.title = fmt::format("Readings imply {:.0f} µmol/s emitted", model.impliedFlux().value());
     out.body = model.fluxWasDescribed()
                    ? fmt::format("That is {} of the flux described. Model values are scaled to the readings.",

@@ -3,6 +3,7 @@
 #include <memory>
 
 #include "core/findings.h"
+#include "core/fit/light_model.h"
 #include "core/light/fast_field.h"
 #include "core/light/sampling.h"
 #include "core/run.h"
@@ -21,6 +22,10 @@ class DescribedModel {
     /// `earlier` is the field of another run or of the same before an edit: its tables are used again.
     static Expected<DescribedModel> of(const Bench& bench, const Run& run,
                                        std::unique_ptr<FastField> earlier = nullptr);
+    /// The same by a model fitted to the readings instead of a described beam; its level is left as fitted.
+    static Expected<DescribedModel> fitted(const Bench& bench, const Run& run, const LightModel& model,
+                                           std::unique_ptr<FastField> earlier = nullptr);
+    bool isFitted() const { return fitted_; }
     /// Gives the field away to the next model; this one can be asked nothing more.
     std::unique_ptr<FastField> takeField() { return std::move(field_); }
 
@@ -59,6 +64,7 @@ class DescribedModel {
     std::unique_ptr<FastField> field_;
     PhotonFlux flux_;
     bool flux_described_;
+    bool fitted_ = false;
     double factor_ = 1.0;
     Agreement agreement_;
 };

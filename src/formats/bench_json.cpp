@@ -242,7 +242,9 @@ Json toJson(const Method& m) {
             {"longest_reading_s", m.longest_reading.value()},
             {"height_error_mm", m.height_error.value()},
             {"note", m.note},
-            {"check_every", m.check_every}};
+            {"check_every", m.check_every},
+            {"school", m.school},
+            {"dissent", m.dissent}};
 }
 
 Method methodOf(const Json& json) {
@@ -257,6 +259,8 @@ Method methodOf(const Json& json) {
     m.height_error = Millimetre(numberAt(json, "height_error_mm", 0.0));
     if (json.contains("check_every")) m.check_every = static_cast<int>(numberAt(json, "check_every", 0.0));
     m.note = json.at("note").get<std::string>();
+    if (json.contains("school")) m.school = json.at("school").get<std::string>();
+    if (json.contains("dissent")) m.dissent = json.at("dissent").get<std::string>();
     return m;
 }
 

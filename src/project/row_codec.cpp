@@ -297,7 +297,9 @@ QVariantList valuesOf(const QString& title, const Method& m) {
             m.longest_reading.value(),
             m.height_error.value(),
             text(m.note),
-            m.check_every};
+            m.check_every,
+            text(m.school),
+            text(m.dissent)};
 }
 
 Tank tankFrom(const QSqlQuery& row) {
@@ -451,6 +453,8 @@ Method methodFrom(const QSqlQuery& row) {
     m.height_error = c.length();
     m.note = c.word();
     m.check_every = c.whole();
+    m.school = c.word();
+    m.dissent = c.word();
     return m;
 }
 

@@ -18,7 +18,8 @@ QStringList dataTables() {
             "spill_limit REAL NOT NULL, band_low REAL NOT NULL, band_high REAL NOT NULL, "
             "grid_columns INTEGER NOT NULL, grid_rows INTEGER NOT NULL, settled_error REAL NOT NULL, "
             "longest_reading_s REAL NOT NULL, height_error_mm REAL NOT NULL, method_note TEXT NOT NULL, "
-            "check_every INTEGER NOT NULL DEFAULT 0) "
+            "check_every INTEGER NOT NULL DEFAULT 0, school TEXT NOT NULL DEFAULT 'spill-limit', "
+            "dissent TEXT NOT NULL DEFAULT '') "
             "STRICT"),
         QStringLiteral(
             "CREATE TABLE tank(id INTEGER PRIMARY KEY, name TEXT NOT NULL, length_mm REAL NOT NULL "
@@ -140,7 +141,9 @@ QStringList toVersion3() {
         addColumns("meter", {QStringLiteral("response TEXT NOT NULL DEFAULT ''"),
                              QStringLiteral("cosine_error REAL NOT NULL DEFAULT 0"),
                              QStringLiteral("corrections TEXT NOT NULL DEFAULT ''")}) +
-        addColumns("project", {QStringLiteral("check_every INTEGER NOT NULL DEFAULT 0")});
+        addColumns("project", {QStringLiteral("check_every INTEGER NOT NULL DEFAULT 0"),
+                               QStringLiteral("school TEXT NOT NULL DEFAULT 'spill-limit'"),
+                               QStringLiteral("dissent TEXT NOT NULL DEFAULT ''")});
     statements += commissionTable();
     for (const auto& table : editableTables())
         if (table.name == QLatin1String("commission")) statements += oldValuesTable(table);
@@ -155,7 +158,7 @@ const QList<EditableTable>& editableTables() {
     static const QList<EditableTable> tables{
         {QStringLiteral("project"),
          words("title spill_limit band_low band_high grid_columns grid_rows settled_error "
-               "longest_reading_s height_error_mm method_note check_every")},
+               "longest_reading_s height_error_mm method_note check_every school dissent")},
         {QStringLiteral("tank"),
          words(
              "name length_mm width_mm water_depth_mm left_wall left_reflectance right_wall right_reflectance "

@@ -63,16 +63,16 @@ class PagePainter {
     void cardAndSection() {
         const double wide = 392;
         double y = y_;
-        const auto& v = r_.verdict;
-        y += words(QRectF(kMargin, y, wide, 20),
-                   v.speaks() ? tr("Hang it this high over the water") : tr("No height can be named"), 12,
-                   false, c_.muted) +
-             2;
-        if (v.speaks())
-            y += words(QRectF(kMargin, y, wide, 60), text(lengthText(*v.height, r_.unit)), 46, true,
-                       c_.accent) +
+        y +=
+            words(QRectF(kMargin, y, wide, 20),
+                  r_.headlineHeight() ? tr("Hang it this high over the water") : tr("No height can be named"),
+                  12, false, c_.muted) +
+            2;
+        if (r_.headlineHeight())
+            y += words(QRectF(kMargin, y, wide, 60), text(lengthText(*r_.headlineHeight(), r_.unit)), 46,
+                       true, c_.accent) +
                  2;
-        y += words(QRectF(kMargin, y, wide, 80), text(v.reason), 11.5, false, c_.text) + 8;
+        y += words(QRectF(kMargin, y, wide, 80), r_.headlineReason(), 11.5, false, c_.text) + 8;
         for (const auto& pair : r_.card) {
             words(QRectF(kMargin, y, 110, 18), pair.name, 10.5, false, c_.muted);
             y +=

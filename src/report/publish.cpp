@@ -193,18 +193,18 @@ QByteArray htmlOf(const Review& review) {
                        "<title>%1</title><style>%2</style></head><body><h1>%1</h1><p class=\"muted\">%3</p>")
                        .arg(review.title.toHtmlEscaped(), styleSheet(), review.subtitle.toHtmlEscaped());
     const auto figures = figuresOf(review);
-    const QString answer =
-        review.verdict.speaks() ? text(lengthText(*review.verdict.height, review.unit)) : QStringLiteral("–");
-    html +=
-        QStringLiteral(
-            "<div class=\"top\"><div><span class=\"muted\">%1</span><div "
-            "class=\"answer\">%2</div><p>%3</p>%4</div><div>%5</div></div>")
-            .arg(tr("Hang it this high over the water"), answer.toHtmlEscaped(),
-                 text(review.verdict.reason).toHtmlEscaped(), pairsHtml(review.card), figureHtml(figures[1]));
+    const QString answer = review.headlineHeight() ? text(lengthText(*review.headlineHeight(), review.unit))
+                                                   : QStringLiteral("–");
+    html += QStringLiteral(
+                "<div class=\"top\"><div><span class=\"muted\">%1</span><div "
+                "class=\"answer\">%2</div><p>%3</p>%4</div><div>%5</div></div>")
+                .arg(tr("Hang it this high over the water"), answer.toHtmlEscaped(),
+                     review.headlineReason().toHtmlEscaped(), pairsHtml(review.card), figureHtml(figures[1]));
     html += QStringLiteral("<h2>%1</h2>").arg(tr("The field")) + figureHtml(figures[0]);
     if (figures.size() > 2)
         html += QStringLiteral("<h2>%1</h2><div class=\"pair\">").arg(tr("Why this height")) +
                 figureHtml(figures[2]) + figureHtml(figures[3]) + QStringLiteral("</div>");
+    html += QStringLiteral("<h2>%1</h2>").arg(tr("What each school says")) + pairsHtml(review.opinions);
     html += QStringLiteral("<h2>%1</h2>").arg(tr("Every plane, PPFD in µmol·m⁻²·s⁻¹")) + tableHtml(review);
     html += QStringLiteral("<h2>%1</h2>").arg(tr("Method and conditions")) + pairsHtml(review.conditions);
     if (!review.doubts.empty())

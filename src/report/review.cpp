@@ -110,11 +110,17 @@ class ReviewMaker {
         options.words = r_.unit;
         r_.verdict = spillLimit(r_.bench, r_.sweep, options);
         r_.scale_top = scaleTop(r_.bench, r_.sweep.runs);
+        SchoolOptions asked;
+        asked.band = r_.band;
+        asked.spill = options;
+        asked.words = r_.unit;
+        r_.schools = heightSchools(r_.bench, r_.sweep, asked);
         chooseRun();
         card();
         conditions();
         doubts();
         sweepDoubtsToo();
+        dissent();
         r_.cautions = usualCautions();
         provenance();
         return std::move(r_);
@@ -134,13 +140,19 @@ class ReviewMaker {
     void chooseRun() {
         r_.shown_run = r_.sweep.runs.front();
         for (const auto index : r_.sweep.runs)
-            if (r_.verdict.height && r_.bench.runs[index].height == *r_.verdict.height) r_.shown_run = index;
+            if (r_.headlineHeight() && r_.bench.runs[index].height == *r_.headlineHeight())
+                r_.shown_run = index;
     }
 
     void card() {
         const auto& v = r_.verdict;
-        r_.card.push_back(
-            {tr("School"), tr("spill limit, at most %1 lost").arg(text(percentText(v.limit_asked)))});
+        const auto* head = r_.headline();
+        if (head != nullptr && head->school != "spill-limit") {
+            r_.card.push_back({tr("School"), text(head->school)});
+            if (head->crossing) r_.card.push_back({tr("Best at"), length(*head->crossing)});
+        }
+        r_.card.push_back({head != nullptr && head->school != "spill-limit" ? tr("Beside it") : tr("School"),
+                           tr("spill limit, at most %1 lost").arg(text(percentText(v.limit_asked)))});
         if (v.depth_used) r_.card.push_back({tr("Judged"), tr("%1 under water").arg(length(*v.depth_used))});
         if (v.crossing) r_.card.push_back({tr("Limit met at"), length(*v.crossing)});
         if (v.low && v.high)
@@ -150,6 +162,22 @@ class ReviewMaker {
         if (fixture != nullptr && fixture->claimed_height_low && fixture->claimed_height_high)
             r_.card.push_back({tr("Maker says"), text(lengthRange(*fixture->claimed_height_low,
                                                                   *fixture->claimed_height_high, r_.unit))});
+    }
+
+    /// What the other schools say, and the reviewer against them.
+    void dissent() {
+        QString others;
+        for (const auto& school : r_.schools) {
+            const QString said = school.speaks() ? length(*school.height) : tr("cannot speak");
+            r_.opinions.push_back({text(school.school), tr("%1. %2").arg(said, text(school.reason))});
+            if (school.school != r_.bench.method.school && school.speaks())
+                others += tr("%1%2 %3").arg(others.isEmpty() ? QString() : QStringLiteral(", "),
+                                            text(school.school), said);
+        }
+        if (!others.isEmpty()) r_.card.push_back({tr("Other schools"), others});
+        if (r_.bench.method.dissent.empty()) return;
+        r_.opinions.push_back({tr("dissent"), text(r_.bench.method.dissent)});
+        r_.card.push_back({tr("Dissent"), text(r_.bench.method.dissent)});
     }
 
     void output(const Plane& plane) {

@@ -8,6 +8,7 @@
 #include "core/plane_statistics.h"
 #include "core/spill_limit.h"
 #include "core/sweep.h"
+#include "core/verdicts/height_schools.h"
 
 namespace glumet {
 
@@ -27,7 +28,8 @@ struct Review {
     QString title;     ///< fixture and configuration
     QString subtitle;  ///< project, day
     SpillLimitVerdict verdict;
-    std::size_t shown_run = 0;  ///< the run at the recommended height, or the lowest
+    std::vector<SchoolVerdict> schools;  ///< all of them, the headline's among them
+    std::size_t shown_run = 0;           ///< the run at the recommended height, or the lowest
     double scale_top = 1.0;
 
     struct PlaneRow {
@@ -43,8 +45,23 @@ struct Review {
     };
     std::vector<Pair> card;        ///< the recommendation in pairs
     std::vector<Pair> conditions;  ///< tank, water, meter, method
+    std::vector<Pair> opinions;    ///< every school with its height and reason; the reviewer's dissent
     std::vector<QString> doubts;
     std::vector<QString> cautions;
+    /// The school the method speaks by.
+    const SchoolVerdict* headline() const {
+        for (const auto& school : schools)
+            if (school.school == bench.method.school) return &school;
+        return schools.empty() ? nullptr : &schools.front();
+    }
+    std::optional<Millimetre> headlineHeight() const {
+        const auto* head = headline();
+        return head == nullptr ? std::nullopt : head->height;
+    }
+    QString headlineReason() const {
+        const auto* head = headline();
+        return QString::fromStdString(head == nullptr ? verdict.reason : head->reason);
+    }
     QString provenance;  ///< said when any reading is not from a real instrument; else empty
 };
 

@@ -189,6 +189,101 @@ class TestCli : public QObject {
         QVERIFY(school[QStringLiteral("reason")].toString().contains(QStringLiteral("two heights")));
     }
 
+    void aFixtureIsFittedAndItsArrayPredicted() {
+        const auto model = fittedModel();
+        const auto scene = written("scene.json", R"({
+            "tank":{"length_mm":1200,"width_mm":600,"water_depth_mm":560,"walls":{"left":{"kind":"glass"},
+              "right":{"kind":"glass"},"front":{"kind":"glass"},"back":{"kind":"opaque","reflectance":0.03}}},
+            "water":{"refractive_index":1.333,"attenuation_per_m":0.0},
+            "fixtures":[{"x_mm":350,"y_mm":300,"height_mm":200,"level":0.5,"use":"model"},
+                        {"x_mm":850,"y_mm":300,"height_mm":200,"level":0.5,"use":"model"}],
+            "depths_mm":[200],"grid":{"nx":4,"ny":2}})");
+        const auto said = run(
+            {QStringLiteral("predict"), QStringLiteral("--model"), model, scene, QStringLiteral("--json")});
+        QVERIFY2(said.code == 0, qPrintable(said.err));
+        const auto points =
+            said.json()[QStringLiteral("planes")].toArray()[0].toObject()[QStringLiteral("points")].toArray();
+        QCOMPARE(points.size(), 8);
+        for (const auto& value : points) {
+            const auto point = value.toObject();
+            const double ppfd = point[QStringLiteral("ppfd_umol_m2_s")].toDouble();
+            QVERIFY(ppfd > 5.0);
+            QVERIFY(point[QStringLiteral("lo")].toDouble() < ppfd &&
+                    ppfd < point[QStringLiteral("hi")].toDouble());
+        }
+        const auto level = run({QStringLiteral("intensity"), QStringLiteral("--model"), model, scene,
+                                QStringLiteral("--band"), QStringLiteral("20:60"), QStringLiteral("--json")});
+        QCOMPARE(level.code, 0);
+        const auto plateau = level.json()[QStringLiteral("plateau_pct")].toArray();
+        const double best = level.json()[QStringLiteral("level_pct")].toDouble();
+        QVERIFY(plateau[0].toDouble() <= best && best <= plateau[1].toDouble());
+        const auto nobody =
+            run({QStringLiteral("predict"), QStringLiteral("--model"), model,
+                 QStringLiteral(GLUMET_SOURCE_DIR "/tests/data/reference/A_h200.scene.json")});
+        QCOMPARE(nobody.code, 1);
+        QVERIFY(nobody.err.contains(QStringLiteral("\"use\"")));
+    }
+
+    void spacingSpeaksByThreeSchools() {
+        const auto tank = written("long.json", R"({"length_mm":1200,"width_mm":600,"water_depth_mm":450,
+            "walls":{"left":{"kind":"glass"},"right":{"kind":"glass"},"front":{"kind":"glass"},"back":{"kind":"glass"}}})");
+        const QStringList asked{QStringLiteral("spacing"),
+                                QStringLiteral("--model"),
+                                fittedModel(),
+                                QStringLiteral("--tank"),
+                                tank,
+                                QStringLiteral("--count"),
+                                QStringLiteral("2"),
+                                QStringLiteral("--height-mm"),
+                                QStringLiteral("210"),
+                                QStringLiteral("--grid"),
+                                QStringLiteral("12x6"),
+                                QStringLiteral("--json")};
+        const auto result = run(asked);
+        QVERIFY2(result.code == 0, qPrintable(result.err));
+        const auto schools = result.json()[QStringLiteral("schools")].toArray();
+        QCOMPARE(schools.size(), 3);
+        QCOMPARE(schools[0].toObject()[QStringLiteral("school")].toString(), QStringLiteral("edge-share"));
+        QVERIFY(schools[0].toObject()[QStringLiteral("evidence")].toArray().size() > 10);
+        for (const auto& school : schools) {
+            const auto centres = school.toObject()[QStringLiteral("centres_mm")];
+            if (!centres.isNull()) QCOMPARE(centres.toArray().size(), 2);
+        }
+        auto wrong = asked;
+        wrong[10] = QStringLiteral("12by6");
+        QCOMPARE(run(wrong).code, 1);
+    }
+
+    void allHeightSchoolsAnswer() {
+        const auto result = run({QStringLiteral("height"), exportedReadings(), QStringLiteral("--band"),
+                                 QStringLiteral("100:250"), QStringLiteral("--json")});
+        QCOMPARE(result.code, 0);
+        QStringList first;
+        for (const auto& value : result.json()[QStringLiteral("schools")].toArray()) {
+            const auto school = value.toObject();
+            QVERIFY(!school[QStringLiteral("reason")].toString().isEmpty());
+            if (first.size() < 5) first << school[QStringLiteral("school")].toString();
+        }
+        QCOMPARE(first, words(QStringLiteral("spill-limit flattest band-fill peak-cap makers-range")));
+        const auto one = run({QStringLiteral("height"), exportedReadings(), QStringLiteral("--school"),
+                              QStringLiteral("flattest"), QStringLiteral("--json")});
+        for (const auto& value : one.json()[QStringLiteral("schools")].toArray())
+            QCOMPARE(value.toObject()[QStringLiteral("school")].toString(), QStringLiteral("flattest"));
+    }
+
+    void whatCannotBeFittedIsOneLine() {
+        const auto few = written("few.csv",
+                                 "run,fixture,height_mm,depth_mm,x_mm,y_mm,ppfd\nA,F,200,150,10,10,100\n"
+                                 "A,F,200,150,20,10,100\n");
+        for (const auto& [readings, tank] : {std::pair{few, cube()},
+                                             {exportedReadings(), written("no.json", "{\"length_mm\": -1}")},
+                                             {exportedReadings(), path("missing.json")}}) {
+            const auto result = run({QStringLiteral("fit"), readings, QStringLiteral("--tank"), tank});
+            QCOMPARE(result.code, 1);
+            QCOMPARE(result.err.count(QLatin1Char('\n')), 1);
+        }
+    }
+
     void exportThenImportLosesNothing() {
         QCOMPARE(run({QStringLiteral("export"), kDemo, QStringLiteral("--out"), path("a")}).code, 0);
         QCOMPARE(run({QStringLiteral("import"), path("a/readings.csv"), path("a/bench.json"),
@@ -297,6 +392,33 @@ class TestCli : public QObject {
     }
 
   private:
+    QString cube() {
+        return written("cube.json", R"({"tank":{"length_mm":600,"width_mm":600,"water_depth_mm":560,
+            "walls":{"left":{"kind":"glass"},"right":{"kind":"glass"},"front":{"kind":"glass"},
+            "back":{"kind":"opaque","reflectance":0.03}}}})");
+    }
+
+    QString exportedReadings() {
+        run({QStringLiteral("export"), kDemo, QStringLiteral("--out"), path("demo")});
+        return path("demo/readings.csv");
+    }
+
+    /// The demonstration's first fixture, fitted.
+    QString fittedModel() {
+        const auto fixture =
+            written("fixture.json", R"({"length_mm":180,"width_mm":130,"emitter_columns":4,"emitter_rows":3,
+            "emitter_pitch_x_mm":28,"emitter_pitch_y_mm":28,"emitter_size_mm":18,"rated_power_w":62})");
+        const auto result = run({QStringLiteral("fit"), exportedReadings(), QStringLiteral("--tank"), cube(),
+                                 QStringLiteral("--fixture"), fixture, QStringLiteral("-o"),
+                                 path("model.json"), QStringLiteral("--json")});
+        // The slipped probe of the demonstration is named, and few others are.
+        const auto distrusted = result.json()[QStringLiteral("distrusted")].toArray().size();
+        if (result.code != 0 || distrusted < 1 || distrusted > 30)
+            qWarning("fit: %d, %d distrusted: %s", result.code, static_cast<int>(distrusted),
+                     qPrintable(result.err));
+        return path("model.json");
+    }
+
     QString path(const char* name) const { return dir_->filePath(QLatin1String(name)); }
     QString written(const char* name, const QByteArray& text) const {
         QFile file(path(name));

@@ -99,6 +99,27 @@ class TestPointChecks : public QObject {
         QVERIFY(doubts.front().excess > 0.7);
     }
 
+    void aFittedFixtureJudgesTheNextHeightToo() {
+        const auto bench = measured(21);
+        const auto fit = fitFixture(bench, {0, 1});
+        QVERIFY(fit);
+        // A height that took no part in the fit.
+        auto later = bench;
+        Run run = later.runs[0];
+        run.id = 3;
+        run.height = Millimetre(240);
+        SimulatedBench sim(sceneOf(later, run), {}, 5);
+        for (auto& plane : run.planes)
+            for (auto& reading : plane.readings) reading = sim.read(reading.x, reading.y, plane.depth);
+        run.planes[0].readings[10].mean = run.planes[0].readings[10].mean * 0.8;
+        later.runs.push_back(run);
+        const auto doubts = pointDoubts(later, later.runs[2], later.runs[2].planes[0], &*fit);
+        QVERIFY(!doubts.empty() && doubts.size() <= 4);
+        QCOMPARE(doubts.front().cell,
+                 *cellAt(*run.planes[0].grid, run.planes[0].readings[10].x, run.planes[0].readings[10].y));
+        QVERIFY(doubts.front().reason.find("fitted") != std::string::npos);
+    }
+
     void tooFewReadingsJudgeNothing() {
         auto bench = measured(3);
         bench.runs.resize(1);

@@ -57,7 +57,7 @@ class TestWindow : public QObject {
 
     void anEmptyProjectLeadsThroughAllStages() {
         QVERIFY(w_->create());
-        for (const int key : {Qt::Key_1, Qt::Key_2, Qt::Key_3, Qt::Key_4, Qt::Key_5, Qt::Key_6})
+        for (const int key : {Qt::Key_1, Qt::Key_2, Qt::Key_3, Qt::Key_4, Qt::Key_5, Qt::Key_6, Qt::Key_7})
             w_->key(key, Qt::ControlModifier);
         QCOMPARE(w_->window.stage(), StageId::Publish);
         QVERIFY(!w_->find<QPushButton>("publishButton")->isEnabled());
@@ -234,7 +234,7 @@ class TestWindow : public QObject {
         QCOMPARE(w_->window.stage(), StageId::Publish);
         bar->setFocus();
         w_->key(Qt::Key_Left);
-        QCOMPARE(w_->window.stage(), StageId::Height);
+        QCOMPARE(w_->window.stage(), StageId::Array);
     }
 
     void everyControlHasAName() {

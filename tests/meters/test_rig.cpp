@@ -58,6 +58,16 @@ class TestRig : public QObject {
         QVERIFY(rig.command(QString()).startsWith(QLatin1String("wrong")));
     }
 
+    void aSensorThatUnderReadsBlueReadsThisLampLow() {
+        Rig rig(demoScene(), 1);
+        const double flat = meanOf(rig, 4000);
+        rig.setResponse({{400, 0.8}, {500, 0.8}, {501, 1.0}, {700, 1.0}});
+        const double blind = meanOf(rig, 4000) / flat;
+        QVERIFY2(blind > 0.9 && blind < 0.99, qPrintable(QString::number(blind)));
+        rig.setResponse({{390, 0.8}, {710, 0.8}});
+        QVERIFY(std::abs(meanOf(rig, 4000) / flat - 0.8) < 0.02);
+    }
+
     void aSpectrometersLinesCarryTheSamePpfd() {
         Rig rig(demoScene(), 1);
         Servers servers(rig);

@@ -112,6 +112,10 @@ class TestProject : public QObject {
                                QStringLiteral("ALTER TABLE undo_meter DROP COLUMN corrections"),
                                QStringLiteral("ALTER TABLE project DROP COLUMN check_every"),
                                QStringLiteral("ALTER TABLE undo_project DROP COLUMN check_every"),
+                               QStringLiteral("ALTER TABLE project DROP COLUMN school"),
+                               QStringLiteral("ALTER TABLE undo_project DROP COLUMN school"),
+                               QStringLiteral("ALTER TABLE project DROP COLUMN dissent"),
+                               QStringLiteral("ALTER TABLE undo_project DROP COLUMN dissent"),
                                QStringLiteral("PRAGMA user_version = 2")};
         QProcess shell;
         shell.start(QStringLiteral("sqlite3"), {path_, back.join(QStringLiteral("; "))});

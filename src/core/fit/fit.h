@@ -15,11 +15,13 @@ struct FitOptions {
     double placing_mm = 4.0;        ///< standard error of the probe's place, each direction
     double height_offset_mm = 5.0;  ///< priors, standard deviations about 0 …
     double position_mm = 10.0;
-    double run_height_mm = 2.5;       ///< … of each run's own height besides
-    double run_level = 0.01;          ///< … of each run's own output, relative
+    double run_height_mm = 2.0;       ///< … of each run's own height besides
+    double run_level = 0.004;         ///< … of each run's own output, relative
     double reflectance = 0.1;         ///< … of painted walls about what is described, bounded to 0–0.5
     double attenuation_per_m = 0.15;  ///< … half normal, ≥ 0
-    int most_iterations = 12;
+    int most_iterations = 8;
+    std::vector<ModelEmitter> emitters;             ///< instead of the fixture's lattice; shares add up to 1
+    std::optional<double> known_attenuation_per_m;  ///< of the water, where it is described
     std::stop_token stop;
 };
 
@@ -48,11 +50,22 @@ struct FitResidual {
 };
 
 struct FitResult {
+    /// How far one run was off what it says.
+    struct Slip {
+        std::size_t run = 0;  ///< index into Bench::runs
+        double height_mm = 0.0;
+        double level = 1.0;
+    };
+
     LightModel model;
+    double away_x_mm = 0.0;  ///< the fixture's place against the middle
+    double away_y_mm = 0.0;
+    std::vector<Slip> slips;
     std::vector<FitParameter> parameters;
     std::vector<FitResidual> residuals;    ///< in the order of runs, planes, readings
     std::vector<std::string> cannot_tell;  ///< sentences
     double reduced_chi_square = 0.0;
+    double misfit = 0.0;       ///< Σ min(z², 36): what layouts are compared by
     double reflectance = 0.0;  ///< of the painted walls
     double attenuation_per_m = 0.0;
     int iterations = 0;
@@ -74,6 +87,17 @@ struct FitResult {
 /// plane.
 Expected<FitResult> fitFixture(const Bench& bench, const std::vector<std::size_t>& runs,
                                const FitOptions& options = {});
+
+/// The same when nobody knows the fixture's emitters: a point, clusters, bars, a pair and panels are tried,
+/// and the one with the least misfit is taken and named in FitResult::cannot_tell.
+Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<std::size_t>& runs,
+                                     const FitOptions& options = {});
+
+/// The readings of a plane against a fit, whether they took part in it or not: standard errors hold the
+/// reading's own noise, a probe placed 4 mm off and what the fit does not know. Readings that do not count
+/// are left out; the order is the plane's.
+std::vector<FitResidual> residualsAgainst(const FitResult& fit, const Bench& bench, std::size_t run,
+                                          const Plane& plane, const FitOptions& options = {});
 
 /// What the readings have in common with another unit: the factor that would bring all of them to what the
 /// fixture's rating allows, when it is near 10, 0.1, 25.4 or 1/25.4; else nothing.

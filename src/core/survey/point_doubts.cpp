@@ -30,6 +30,22 @@ class Doubts {
         }
     }
 
+    /// Against the fitted model.
+    void addFit(const FitResult& fit) {
+        const MisfitRule rule;
+        const auto index = static_cast<std::size_t>(&run_ - bench_.runs.data());
+        if (index >= bench_.runs.size()) return;
+        for (const auto& residual : residualsAgainst(fit, bench_, index, plane_)) {
+            const double share = residual.model > 0.0 ? residual.reading / residual.model - 1.0 : 0.0;
+            if (std::abs(residual.standard_errors) <= rule.standard_errors || std::abs(share) <= rule.excess)
+                continue;
+            add(residual.x, residual.y, share,
+                fmt::format("{} reads {} {} what the fitted fixture gives there ({})",
+                            ppfdFigure(Ppfd(residual.reading)), percentText(std::abs(share)),
+                            share > 0.0 ? "above" : "below", ppfdFigure(Ppfd(residual.model))));
+        }
+    }
+
     void addMirror() {
         if (!isSymmetric(bench_, run_)) return;
         for (const auto& doubt : mirrorDoubts(plane_))
@@ -123,10 +139,16 @@ void addRepeats(const Bench& bench, const Sweep& sweep, std::vector<Finding>& ou
 
 }  // namespace
 
-std::vector<PointDoubt> pointDoubts(const Bench& bench, const Run& run, const Plane& plane) {
+std::vector<PointDoubt> pointDoubts(const Bench& bench, const Run& run, const Plane& plane,
+                                    const FitResult* fit) {
     Doubts doubts(bench, run, plane);
     doubts.addDrift();
-    doubts.addField();
+    // A model that does not fit at all, of a wrong layout perhaps, must not judge anybody.
+    constexpr double kPoorFit = 2.0;
+    if (fit != nullptr && fit->reduced_chi_square < kPoorFit)
+        doubts.addFit(*fit);
+    else
+        doubts.addField();
     doubts.addMirror();
     doubts.addMarked();
     return doubts.take();

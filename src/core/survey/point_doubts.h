@@ -4,6 +4,7 @@
 #include <vector>
 
 #include "core/findings.h"
+#include "core/fit/fit.h"
 
 namespace glumet {
 
@@ -16,8 +17,10 @@ struct PointDoubt {
 };
 
 /// Everything on a plane that is doubtful: points off the field so far, off their mirror, marked when they
-/// were taken, and a reference point that has moved. Each point once, the largest first.
-std::vector<PointDoubt> pointDoubts(const Bench& bench, const Run& run, const Plane& plane);
+/// were taken, and a reference point that has moved. Each point once, the largest first. With a fit of the
+/// fixture the field is the fitted one (beyond 2.8 standard errors and 5 %); without, that of misfitsOf().
+std::vector<PointDoubt> pointDoubts(const Bench& bench, const Run& run, const Plane& plane,
+                                    const FitResult* fit = nullptr);
 
 /// Those doubts as findings that lead to their points; mirror pairs are left out, for runDoubts() names them.
 std::vector<Finding> doubtFindings(const std::vector<PointDoubt>& doubts, const Plane& plane,

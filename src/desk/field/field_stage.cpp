@@ -70,10 +70,11 @@ QWidget* FieldStage::makeViews() {
     layout->setContentsMargins(0, 0, 0, 4);
     layout->setSpacing(0);
     const std::array names{tr("readings"), tr("model"), tr("difference, %"), tr("depths in band")};
-    const std::array whys{tr("What was read"),
-                          tr("The field of the fixture as it is described, scaled to the readings"),
-                          tr("How far the readings lie above or below the model"),
-                          tr("Between which depths each column lies in the band, by the model")};
+    const std::array whys{
+        tr("What was read"),
+        tr("The field by the model: fitted to the readings, or as the fixture is described until it is"),
+        tr("How far the readings lie above or below the model"),
+        tr("Between which depths each column lies in the band, by the model")};
     for (int i = 0; i < static_cast<int>(names.size()); ++i) {
         auto* button = new QPushButton(names[static_cast<std::size_t>(i)]);
         button->setCheckable(true);
@@ -133,6 +134,10 @@ void FieldStage::nextView() {
 }
 
 void FieldStage::refresh() {
+    // The fitted model takes the described one's place once it is there.
+    if (const auto* described = session().model();
+        view() != View::Readings || described == nullptr || !*described)
+        session().wantFit();
     offerViews();
     const auto* run = session().run();
     const auto* plane = session().plane();

@@ -38,6 +38,7 @@ HeightStage::HeightStage(Session& session)
     head->addWidget(title_);
     head->addWidget(subtitle_, 1);
     layout->addLayout(head);
+    layout->addWidget(makeSchools());
     layout->addWidget(makeAnswer());
     layout->addWidget(makePlots(), 1);
     table_->setObjectName(QStringLiteral("heightEvidence"));
@@ -53,6 +54,19 @@ HeightStage::HeightStage(Session& session)
     table_->setFont(houseFont(12));
     table_->setTabKeyNavigation(false);
     layout->addWidget(table_);
+    dissent_ = new QLineEdit;
+    dissent_->setObjectName(QStringLiteral("dissent"));
+    dissent_->setAccessibleName(tr("Dissent"));
+    dissent_->setPlaceholderText(tr("Your dissent in words, published beside the schools"));
+    layout->addWidget(dissent_);
+    connect(dissent_, &QLineEdit::editingFinished, this, [this] {
+        if (this->session().project() == nullptr) return;
+        auto method = this->session().bench().method;
+        if (method.dissent == dissent_->text().trimmed().toStdString()) return;
+        method.dissent = dissent_->text().trimmed().toStdString();
+        const auto done = this->session().project()->saveMethod(text(this->session().bench().title), method);
+        if (!done) this->session().warn(text(done.error().sentence()));
+    });
     connect(table_, &QTableWidget::currentCellChanged, this, [this](int row) {
         const auto* verdict = this->session().verdict();
         if (verdict == nullptr || row < 0 || row >= static_cast<int>(verdict->evidence.size())) return;
@@ -74,9 +88,11 @@ QWidget* HeightStage::makeAnswer() {
     layout->addLayout(left);
     auto* right = new QVBoxLayout;
     right->setSpacing(6);
-    auto* row = new QHBoxLayout;
+    limit_row_ = new QWidget;
+    auto* row = new QHBoxLayout(limit_row_);
+    row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
-    row->addWidget(makeLabel(tr("Spill limit"), TextRole::Heading));
+    row->addWidget(makeLabel(tr("Loss allowed"), TextRole::Heading));
     row->addSpacing(12);
     for (const int limit : kLimits) {
         auto* button = new QPushButton(tr("%1 %").arg(limit));
@@ -89,7 +105,7 @@ QWidget* HeightStage::makeAnswer() {
     }
     row->addStretch(1);
     connect(limits_, &QButtonGroup::idClicked, this, &HeightStage::setLimit);
-    right->addLayout(row);
+    right->addWidget(limit_row_);
     reason_->setObjectName(QStringLiteral("heightReason"));
     reason_->setWordWrap(true);
     reason_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
@@ -104,7 +120,8 @@ QWidget* HeightStage::makePlots() {
     layout->setContentsMargins(0, 0, 0, 0);
     layout->setHorizontalSpacing(18);
     layout->setVerticalSpacing(2);
-    layout->addWidget(makeLabel(tr("Loss of the grid mean, %"), TextRole::Muted), 0, 0);
+    first_title_ = makeLabel({}, TextRole::Muted);
+    layout->addWidget(first_title_, 0, 0);
     layout->addWidget(loss_, 1, 0);
     layout->addWidget(makeLabel(tr("Centre, mean and outer ring, µmol·m⁻²·s⁻¹"), TextRole::Muted), 0, 1);
     layout->addWidget(spread_, 1, 1);
@@ -112,6 +129,70 @@ QWidget* HeightStage::makePlots() {
     loss_->setAccessibleName(tr("Loss against height"));
     spread_->setAccessibleName(tr("Centre and outer ring against height"));
     return holder;
+}
+
+QWidget* HeightStage::makeSchools() {
+    auto* holder = new QWidget;
+    auto* row = new QHBoxLayout(holder);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(0);
+    for (std::size_t i = 0; i < schools_.size(); ++i) {
+        auto* button = new QPushButton;
+        button->setCheckable(true);
+        button->setProperty("segment", true);
+        button->setObjectName(QStringLiteral("school_%1").arg(QLatin1String(kHeightSchools[i])));
+        connect(button, &QPushButton::clicked, this,
+                [this, i] { chooseSchool(QLatin1String(kHeightSchools[i])); });
+        schools_[i] = button;
+        row->addWidget(button);
+    }
+    row->addStretch(1);
+    return holder;
+}
+
+void HeightStage::chooseSchool(const QString& school) {
+    if (session().project() == nullptr) return;
+    auto method = session().bench().method;
+    method.school = school.toStdString();
+    const auto done = session().project()->saveMethod(text(session().bench().title), method);
+    if (!done) session().warn(text(done.error().sentence()));
+}
+
+const SchoolVerdict& HeightStage::headline() const {
+    static const SchoolVerdict none;
+    const auto* headline = session().headline();
+    return headline == nullptr ? none : *headline;
+}
+
+/// Each school with its height, side by side.
+void HeightStage::refreshSchools() {
+    const std::array names{tr("spill limit"), tr("flattest"), tr("band fill"), tr("peak cap"),
+                           tr("maker's range")};
+    for (std::size_t i = 0; i < schools_.size(); ++i) {
+        const auto& all = session().schools();
+        const bool speaks = i < all.size() && all[i].speaks();
+        schools_[i]->setText(names[i] + QStringLiteral("\n") +
+                             (speaks ? session().length(*all[i].height) : QStringLiteral("–")));
+        schools_[i]->setToolTip(i < all.size() ? text(all[i].reason) : QString());
+        schools_[i]->setChecked(i < all.size() && &all[i] == session().headline());
+    }
+    if (!dissent_->hasFocus()) dissent_->setText(text(session().bench().method.dissent));
+}
+
+/// What a school other than the spill limit weighs, against height.
+void HeightStage::refreshFigure(const SchoolVerdict& school) {
+    loss_->clearGraphs();
+    loss_->clearItems();
+    markAnswer(*loss_);
+    const bool percent = school.school == "band-fill" || school.school == "flattest";
+    std::vector<std::pair<double, double>> points;
+    for (const auto& row : school.evidence)
+        points.emplace_back(inUnit(row.height, session().unit()), row.figure * (percent ? 100.0 : 1.0));
+    addLine(*loss_, points, {}, colours().water);
+    loss_->rescaleAxes();
+    loss_->xAxis->scaleRange(1.06);
+    loss_->yAxis->setRange(0, loss_->yAxis->range().upper * 1.12);
+    loss_->replot(QCustomPlot::rpQueuedReplot);
 }
 
 void HeightStage::setLimit(int percent) {
@@ -133,16 +214,29 @@ void HeightStage::refresh() {
     const auto& v = verdict == nullptr ? none : *verdict;
     subtitle_->setText(v.depth_used ? tr("judged %1 under water").arg(session().length(*v.depth_used))
                                     : QString());
-    answer_->setText(v.height ? session().length(*v.height) : QStringLiteral("–"));
+    const auto& head = headline();
+    const bool by_spill = head.school.empty() || head.school == "spill-limit";
+    answer_->setText(head.height ? session().length(*head.height) : QStringLiteral("–"));
     QString interval;
-    if (v.crossing) interval = tr("met at %1").arg(session().length(*v.crossing));
-    if (v.low && v.high)
-        interval += tr(", sure to %1").arg(text(lengthRange(*v.low, *v.high, session().unit())));
+    if (head.crossing)
+        interval = (by_spill ? tr("met at %1") : tr("best at %1")).arg(session().length(*head.crossing));
+    if (head.low && head.high)
+        interval += (interval.isEmpty() ? QString() : QStringLiteral(", ")) +
+                    (by_spill ? tr("sure to %1") : tr("%1"))
+                        .arg(text(lengthRange(*head.low, *head.high, session().unit())));
     interval_->setText(interval);
-    reason_->setText(verdict == nullptr ? tr("Measure one plane at two heights or more.") : text(v.reason));
+    reason_->setText(verdict == nullptr ? tr("Measure one plane at two heights or more.")
+                                        : text(head.reason));
+    limit_row_->setVisible(by_spill);
+    first_title_->setText(by_spill                     ? tr("Loss of the grid mean, %")
+                          : head.school == "flattest"  ? tr("Centre and edge apart, %")
+                          : head.school == "band-fill" ? tr("Points in the band at the best level, %")
+                          : head.school == "peak-cap"  ? tr("Peak, µmol·m⁻²·s⁻¹")
+                                                       : tr("Within the maker's range: 1 holds"));
+    refreshSchools();
     if (auto* button = limits_->button(qRound(session().bench().method.spill_limit * 100)))
         button->setChecked(true);
-    refreshLoss(v);
+    by_spill ? refreshLoss(v) : refreshFigure(head);
     refreshSpread(v);
     refreshTable(v);
 }
@@ -178,7 +272,8 @@ void HeightStage::addLine(QCustomPlot& plot, const std::vector<std::pair<double,
     }
 }
 
-void HeightStage::markAnswer(QCustomPlot& plot, const SpillLimitVerdict& v) const {
+void HeightStage::markAnswer(QCustomPlot& plot) const {
+    const auto& v = headline();
     const auto at = v.crossing ? v.crossing : v.height;
     if (!at) return;
     const auto unit = session().unit();
@@ -204,7 +299,7 @@ void HeightStage::markAnswer(QCustomPlot& plot, const SpillLimitVerdict& v) cons
 void HeightStage::refreshLoss(const SpillLimitVerdict& v) {
     loss_->clearGraphs();
     loss_->clearItems();
-    markAnswer(*loss_, v);
+    markAnswer(*loss_);
     std::vector<std::pair<double, double>> points;
     for (const auto& row : v.evidence)
         points.emplace_back(inUnit(row.height, session().unit()), row.loss * 100.0);
@@ -231,7 +326,7 @@ void HeightStage::refreshLoss(const SpillLimitVerdict& v) {
 void HeightStage::refreshSpread(const SpillLimitVerdict& v) {
     spread_->clearGraphs();
     spread_->clearItems();
-    markAnswer(*spread_, v);
+    markAnswer(*spread_);
     std::vector<std::pair<double, double>> centre;
     std::vector<std::pair<double, double>> mean;
     std::vector<std::pair<double, double>> outer;
@@ -289,7 +384,10 @@ void HeightStage::refreshTable(const SpillLimitVerdict& v) {
 std::vector<Finding> HeightStage::findings() const {
     const auto* verdict = session().verdict();
     if (verdict == nullptr) return benchFindings(session().bench(), session().findingContext());
-    return heightFindings(session().bench(), *session().sweep(), *verdict, session().findingContext());
+    auto out = heightFindings(session().bench(), *session().sweep(), *verdict, session().findingContext());
+    if (session().knowledge() != nullptr)
+        addBeforeNext(out, knowledgeFindings(*session().knowledge(), session().findingContext()));
+    return out;
 }
 
 }  // namespace glumet

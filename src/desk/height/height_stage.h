@@ -2,6 +2,8 @@
 
 #include <QButtonGroup>
 #include <QLabel>
+#include <QLineEdit>
+#include <QPushButton>
 #include <QTableWidget>
 
 #include "desk/shared/stage.h"
@@ -25,10 +27,15 @@ class HeightStage : public Stage {
   private:
     QWidget* makeAnswer();
     QWidget* makePlots();
+    QWidget* makeSchools();
+    void refreshSchools();
+    void refreshFigure(const SchoolVerdict& school);
+    void chooseSchool(const QString& school);
+    const SchoolVerdict& headline() const;
     void refreshLoss(const SpillLimitVerdict& verdict);
     void refreshSpread(const SpillLimitVerdict& verdict);
     void refreshTable(const SpillLimitVerdict& verdict);
-    void markAnswer(QCustomPlot& plot, const SpillLimitVerdict& verdict) const;
+    void markAnswer(QCustomPlot& plot) const;
     void addLine(QCustomPlot& plot, const std::vector<std::pair<double, double>>& points, const QString& name,
                  const QColor& colour, bool below = false) const;
     void setLimit(int percent);
@@ -39,6 +46,10 @@ class HeightStage : public Stage {
     QLabel* interval_;
     QLabel* reason_;
     QButtonGroup* limits_;
+    QWidget* limit_row_ = nullptr;
+    std::array<QPushButton*, kHeightSchools.size()> schools_{};
+    QLabel* first_title_ = nullptr;
+    QLineEdit* dissent_ = nullptr;
     QCustomPlot* loss_;
     QCustomPlot* spread_;
     QTableWidget* table_;

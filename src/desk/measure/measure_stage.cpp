@@ -146,6 +146,10 @@ QWidget* MeasureStage::makeKeys() {
 }
 
 void MeasureStage::refresh() {
+    // A complete plane is worth a fit: it tells which plane to read next, and when to stop.
+    if (const auto* plane = session().plane();
+        plane != nullptr && plane->grid && !plane->readings.empty() && !taker_.target())
+        session().wantFit();
     const auto& c = colours();
     point_->setStyleSheet(
         QStringLiteral("font-size: 34px; font-weight: bold; color: %1;").arg(c.accent.name()));
@@ -182,6 +186,8 @@ std::vector<Finding> MeasureStage::findings() const {
     addBeforeNext(out, sweepDoubts(bench, *session().sweep(), session().findingContext()));
     addBeforeNext(out, commissionFindings(bench, run, session().now().toStdString()));
     addBeforeNext(out, practiceFindings());
+    if (session().knowledge() != nullptr)
+        addBeforeNext(out, knowledgeFindings(*session().knowledge(), session().findingContext()));
     return out;
 }
 

@@ -2,6 +2,7 @@
 
 #include <QGridLayout>
 #include <QInputDialog>
+#include <map>
 
 #include "core/wording.h"
 #include "desk/shared/theme.h"
@@ -172,8 +173,21 @@ const MeterProfile& CheckRow::meter() const {
 CheckVerdict CheckRow::judgeDrawNow(double value, const std::string& subject) const {
     const auto& run = *session_.run();
     const auto* fixture = byId(session_.bench().fixtures, run.fixture);
-    return judgeDraw(Watt(value), fixture == nullptr ? std::nullopt : fixture->rated_power,
-                     run.level_pct.value_or(100.0), subject);
+    auto verdict = judgeDraw(Watt(value), fixture == nullptr ? std::nullopt : fixture->rated_power,
+                             run.level_pct.value_or(100.0), subject);
+    if (!subject.empty()) return verdict;
+    // All together after each alone: the sum must agree.
+    std::map<std::string, double> alone;
+    for (const auto& check : session_.bench().checks)
+        if (check.run == run.id && check.kind == CheckKind::Draw && !check.subject.empty())
+            alone[check.subject] = check.value;
+    if (static_cast<int>(alone.size()) < choice_->count() - 1 || alone.empty()) return verdict;
+    std::vector<Watt> channels;
+    for (const auto& [channel, watt] : alone) channels.emplace_back(watt);
+    const auto sum = judgeChannelSum(channels, Watt(value));
+    verdict.passed = verdict.passed && sum.passed;
+    verdict.sentence += " " + sum.sentence;
+    return verdict;
 }
 
 std::optional<CheckVerdict> CheckRow::judge(double& value, std::string& subject) {

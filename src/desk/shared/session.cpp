@@ -28,7 +28,16 @@ std::optional<Millimetre> nearest(const std::vector<Millimetre>& values, std::op
 
 }  // namespace
 
-Session::Session(Clock clock, QObject* parent) : QObject(parent), clock_(std::move(clock)) {}
+Session::Session(Clock clock, QObject* parent) : QObject(parent), clock_(std::move(clock)) {
+    connect(&fit_job_, &FitJob::finished, this, [this] {
+        auto found = fit_job_.take();
+        fit_ = std::move(found.fit);
+        knowledge_ = std::move(found.knowledge);
+        point_doubts_.reset();
+        model_is_current_ = false;
+        emit fitChanged();
+    });
+}
 Session::~Session() = default;
 
 const Bench& Session::bench() const {
@@ -56,11 +65,13 @@ void Session::rebuild() {
     forgetVerdict();
     point_doubts_.reset();
     model_is_current_ = false;
+    fit_is_current_ = false;
     settleSelection();
 }
 
 void Session::forgetVerdict() {
     verdict_.reset();
+    schools_.reset();
     doubtful_.reset();
     scale_top_.reset();
 }
@@ -171,6 +182,54 @@ const SpillLimitVerdict* Session::verdict() const {
     return &*verdict_;
 }
 
+const std::vector<SchoolVerdict>& Session::schools() const {
+    if (!schools_) {
+        schools_.emplace();
+        if (sweep() != nullptr) {
+            SchoolOptions options;
+            options.band = band();
+            options.spill = spillLimitOptions(bench(), *sweep());
+            options.words = options.spill.words = unit_;
+            schools_ = heightSchools(bench(), *sweep(), options);
+        }
+    }
+    return *schools_;
+}
+
+const SchoolVerdict* Session::headline() const {
+    for (const auto& school : schools())
+        if (school.school == bench().method.school) return &school;
+    return schools().empty() ? nullptr : &schools().front();
+}
+
+const Expected<FitResult>* Session::fit() const {
+    if (!fit_ || sweep() == nullptr || fit_of_ != sweep()->configuration) return nullptr;
+    return &*fit_;
+}
+
+const HeightKnowledge* Session::knowledge() const {
+    return fit() != nullptr && knowledge_ ? &*knowledge_ : nullptr;
+}
+
+void Session::wantFit() {
+    if (sweep() == nullptr) return;
+    const bool same = fit_of_ == sweep()->configuration;
+    if (same && fit_is_current_) return;  // ready or on its way
+    if (!same) {
+        fit_.reset();
+        knowledge_.reset();
+    }
+    fit_of_ = sweep()->configuration;
+    fit_is_current_ = true;
+    fit_job_.start(bench(), sweep()->runs);
+    emit fitChanged();
+}
+
+void Session::cancelFit() {
+    fit_job_.cancel();
+    emit fitChanged();
+}
+
 const std::vector<std::size_t>& Session::doubtfulRuns() const {
     if (!doubtful_) {
         doubtful_.emplace();
@@ -189,8 +248,11 @@ const std::vector<PointDoubt>& Session::pointDoubts() const {
     const auto* chosen = plane();
     const Id id = chosen == nullptr ? 0 : chosen->id;
     if (!point_doubts_ || point_doubts_of_ != id) {
-        point_doubts_ =
-            chosen == nullptr ? std::vector<PointDoubt>{} : glumet::pointDoubts(bench(), *run(), *chosen);
+        const auto* fitted = fit();
+        point_doubts_ = chosen == nullptr
+                            ? std::vector<PointDoubt>{}
+                            : glumet::pointDoubts(bench(), *run(), *chosen,
+                                                  fitted != nullptr && *fitted ? &**fitted : nullptr);
         point_doubts_of_ = id;
     }
     return *point_doubts_;
@@ -206,7 +268,10 @@ Expected<DescribedModel>* Session::model() const {
     if (!index) return nullptr;
     if (!model_ || !model_is_current_ || model_run_ != *index) {
         auto earlier = model_ && *model_ ? (*model_)->takeField() : nullptr;
-        model_.emplace(DescribedModel::of(bench(), *run(), std::move(earlier)));
+        const auto* fitted = fit();
+        model_.emplace(fitted != nullptr && *fitted
+                           ? DescribedModel::fitted(bench(), *run(), (*fitted)->model, std::move(earlier))
+                           : DescribedModel::of(bench(), *run(), std::move(earlier)));
         model_run_ = *index;
         model_is_current_ = true;
     }
@@ -277,6 +342,9 @@ void Session::show(const Finding& finding) {
             break;
         case EvidenceView::Height:
             goTo(StageId::Height);
+            break;
+        case EvidenceView::Array:
+            goTo(StageId::Array);
             break;
     }
 }

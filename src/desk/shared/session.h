@@ -12,15 +12,17 @@
 #include "core/spill_limit.h"
 #include "core/survey/point_doubts.h"
 #include "core/sweep.h"
+#include "core/verdicts/height_schools.h"
+#include "desk/shared/fit_job.h"
 #include "meters/meter.h"
 #include "project/project.h"
 #include "report/palette.h"
 
 namespace glumet {
 
-enum class StageId { Bench, Plan, Measure, Field, Height, Publish };
-inline constexpr std::array kStages{StageId::Bench, StageId::Plan,   StageId::Measure,
-                                    StageId::Field, StageId::Height, StageId::Publish};
+enum class StageId { Bench, Plan, Measure, Field, Height, Array, Publish };
+inline constexpr std::array kStages{StageId::Bench,  StageId::Plan,  StageId::Measure, StageId::Field,
+                                    StageId::Height, StageId::Array, StageId::Publish};
 
 /// What all parts of the window share: the open project, what is chosen in it, units and theme, and the
 /// instrument. Widgets read it and ask it to change; each change is told once. Nothing here paints.
@@ -69,6 +71,21 @@ class Session : public QObject {
     /// What is doubtful on the chosen plane; computed when first asked.
     const std::vector<PointDoubt>& pointDoubts() const;
     double fieldScaleTop() const;
+    /// All height schools on the chosen sweep; computed when first asked.
+    const std::vector<SchoolVerdict>& schools() const;
+    /// The one the reviewer speaks by; nullptr while there is no sweep.
+    const SchoolVerdict* headline() const;
+
+    /// The light model fitted to the chosen sweep's readings, or why there is none; nullptr until it has been
+    /// asked for and is ready. A fit of earlier readings stays until the next is ready.
+    const Expected<FitResult>* fit() const;
+    /// What that fit knows of the spill-limit height; nullptr where there is none.
+    const HeightKnowledge* knowledge() const;
+    bool fitting() const { return fit_job_.running(); }
+    /// Fits the chosen sweep in the background unless that has been done; fitChanged() follows.
+    void wantFit();
+    void cancelFit();
+
     /// The light field of the chosen run as its fixture is described, or what is missing; computed when first
     /// asked. nullptr while there is no run.
     Expected<DescribedModel>* model() const;
@@ -105,6 +122,7 @@ class Session : public QObject {
     void selectionChanged();
     void wordsChanged();  ///< unit or theme
     void meterChanged();
+    void fitChanged();   ///< begun, ready or given up
     void drawChanged();  ///< the power meter's value or state
     void said(const QString& sentence, bool problem);
     void stageWanted(glumet::StageId stage);
@@ -129,6 +147,12 @@ class Session : public QObject {
     mutable std::optional<std::vector<std::size_t>> doubtful_;
     mutable std::optional<std::vector<PointDoubt>> point_doubts_;
     mutable Id point_doubts_of_ = 0;  ///< plane
+    mutable std::optional<std::vector<SchoolVerdict>> schools_;
+    FitJob fit_job_;
+    std::optional<Expected<FitResult>> fit_;
+    std::optional<HeightKnowledge> knowledge_;
+    std::optional<Configuration> fit_of_;  ///< what fit_ is of
+    bool fit_is_current_ = false;          ///< nothing has been edited since it was begun
     mutable std::optional<double> scale_top_;
     mutable std::optional<Expected<DescribedModel>> model_;
     mutable std::size_t model_run_ = 0;      ///< index of the run that model_ is of

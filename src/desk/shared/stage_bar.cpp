@@ -34,6 +34,8 @@ QString StageBar::nameOf(StageId stage) {
             return tr("Field");
         case StageId::Height:
             return tr("Height");
+        case StageId::Array:
+            return tr("Array");
         case StageId::Publish:
             return tr("Publish");
     }

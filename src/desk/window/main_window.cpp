@@ -14,6 +14,7 @@
 #include <QTimer>
 #include <QVBoxLayout>
 
+#include "desk/array/array_stage.h"
 #include "desk/bench/bench_stage.h"
 #include "desk/field/field_stage.h"
 #include "desk/height/height_stage.h"
@@ -74,6 +75,9 @@ MainWindow::MainWindow(Session& session)
     connect(&session_, &Session::stageWanted, this, &MainWindow::showStage);
     connect(&session_, &Session::commissionWanted, this, [this] { showPlan(PlanStage::View::Commission); });
     connect(&session_, &Session::projectChanged, this, &MainWindow::scheduleRefresh);
+    connect(&session_, &Session::fitChanged, this, [this] {
+        if (stage() != StageId::Bench && stage() != StageId::Publish) scheduleRefresh();
+    });
     connect(&session_, &Session::dataChanged, this, &MainWindow::scheduleRefresh);
     connect(&session_, &Session::selectionChanged, this, &MainWindow::scheduleRefresh);
     connect(&session_, &Session::wordsChanged, this, [this] {
@@ -253,6 +257,11 @@ void MainWindow::makeEditCommands() {
     command(tr("Lengths in centimetres"), {}, [this] { session_.setUnit(LengthUnit::Cm); });
     command(tr("Lengths in millimetres"), {}, [this] { session_.setUnit(LengthUnit::Mm); });
     command(tr("Lengths in inches"), {}, [this] { session_.setUnit(LengthUnit::Inch); });
+    command(tr("Fit the fixture to its readings"), QKeySequence(tr("Ctrl+J")), [this] {
+        session_.wantFit();
+        session_.say(session_.fitting() ? tr("Fitting …") : tr("The fit is up to date."));
+    });
+    command(tr("Stop fitting"), {}, [this] { session_.cancelFit(); });
     command(tr("Dim room or paper"), QKeySequence(tr("Ctrl+T")),
             [this] { session_.setDark(!session_.dark()); });
     command(tr("All commands"), QKeySequence(tr("Ctrl+K")), [this] { showCommandList(); });
@@ -280,6 +289,9 @@ Stage* MainWindow::stageWidget(StageId id) {
         case StageId::Height:
             stage = new HeightStage(session_);
             break;
+        case StageId::Array:
+            stage = new ArrayStage(session_);
+            break;
         case StageId::Publish:
             stage = new PublishStage(session_);
             break;
@@ -292,7 +304,7 @@ Stage* MainWindow::stageWidget(StageId id) {
 void MainWindow::showStage(StageId id) {
     bar_->setCurrent(id);
     if (session_.project() == nullptr) return;
-    section_->setShowsRecommendation(id == StageId::Height || id == StageId::Publish);
+    section_->setShowsRecommendation(id == StageId::Height || id == StageId::Array || id == StageId::Publish);
     const auto* plan = static_cast<PlanStage*>(stages_[static_cast<std::size_t>(StageId::Plan)]);
     const bool listens = id == StageId::Measure || (id == StageId::Plan && plan != nullptr &&
                                                     plan->view() == PlanStage::View::Commission);

@@ -1,0 +1,268 @@
+#include <fmt/format.h>
+
+#include <QFileInfo>
+#include <map>
+#include <nlohmann/json.hpp>
+
+#include "core/grid.h"
+#include "core/light/exact_field.h"
+#include "core/verdicts/array.h"
+#include "files.h"
+#include "formats/model_json.h"
+#include "formats/readings_csv.h"
+#include "verbs.h"
+
+namespace glumet::cli {
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+Problem inFile(const std::string& name, const Problem& wrong) {
+    return {wrong.where.empty() ? name : name + ", " + wrong.where, wrong.what};
+}
+
+template <class Read>
+auto readFile(const std::string& name, Read read) -> decltype(read(std::string_view())) {
+    const auto bytes = bytesOf(name);
+    if (!bytes) return tl::make_unexpected(bytes.error());
+    auto value = read(std::string_view(*bytes));
+    if (!value) return tl::make_unexpected(inFile(name, value.error()));
+    return value;
+}
+
+/// A described tank as the bench has it.
+Tank tankOf(const LightScene& scene) {
+    Tank tank;
+    tank.id = 1;
+    tank.name = "tank";
+    tank.length = Millimetre(scene.length_mm);
+    tank.width = Millimetre(scene.width_mm);
+    tank.water_depth = Millimetre(scene.water_depth_mm);
+    for (const auto side : kSides)
+        tank.wall(side) = {scene.wall(side).kind,
+                           scene.wall(side).clear() ? 0.05 : scene.wall(side).reflectance};
+    return tank;
+}
+
+Expected<ModelScene> modelScene(const std::string& name) {
+    const auto folder = QFileInfo(path(name)).absolutePath();
+    return readFile(name, [&](std::string_view bytes) {
+        return readModelScene(bytes, [&](const std::string& beside) {
+            return bytesOf((folder + QLatin1Char('/') + path(beside)).toStdString());
+        });
+    });
+}
+
+/// The model's fixtures by the fit, all others as they are described.
+std::vector<Predicted> predictAt(const LightModel& model, const ModelScene& scene, Millimetre depth) {
+    LightScene modelled = scene.file.scene;
+    LightScene described = scene.file.scene;
+    modelled.fixtures.clear();
+    for (const auto index : scene.of_model) modelled.fixtures.push_back(scene.file.scene.fixtures[index]);
+    for (auto index = scene.of_model.rbegin(); index != scene.of_model.rend(); ++index)
+        described.fixtures.erase(described.fixtures.begin() + static_cast<std::ptrdiff_t>(*index));
+    std::vector<BasisField::Point> points;
+    for (const auto& p : scene.file.points) points.push_back({p[0], p[1], depth.value()});
+    auto values = predict(model, modelled, points);
+    if (described.fixtures.empty()) return values;
+    const ExactField rest(described);
+    for (std::size_t i = 0; i < values.size(); ++i) {
+        const double more = rest.at(Millimetre(points[i].x_mm), Millimetre(points[i].y_mm), depth).value();
+        values[i].ppfd += more;
+        values[i].lo += more;
+        values[i].hi += more;
+    }
+    return values;
+}
+
+Json parametersJson(const FitResult& fit) {
+    Json list = Json::array();
+    for (const auto& p : fit.parameters)
+        list.push_back({{"name", p.name},
+                        {"unit", p.unit},
+                        {"value", p.value},
+                        {"error", p.error},
+                        {"prior_error", p.prior_error < 1e8 ? Json(p.prior_error) : Json(nullptr)}});
+    return list;
+}
+
+Json distrustedJson(const Bench& bench, const FitResult& fit) {
+    Json list = Json::array();
+    for (const auto& r : fit.residuals)
+        if (r.distrusted)
+            list.push_back({{"run", bench.runs[r.run].label},
+                            {"height_mm", bench.runs[r.run].height.value()},
+                            {"depth_mm", r.depth.value()},
+                            {"x_mm", r.x.value()},
+                            {"y_mm", r.y.value()},
+                            {"ppfd_umol_m2_s", r.reading},
+                            {"model_umol_m2_s", r.model},
+                            {"standard_errors", r.standard_errors}});
+    return list;
+}
+
+Expected<Bench> benchFor(const FitQuestion& q, FitOptions& options, bool& layout_known) {
+    auto table = readFile(q.file, [](std::string_view bytes) -> Expected<std::vector<ReadingRow>> {
+        auto read = readReadings(bytes);
+        if (!read.problems.empty()) return tl::make_unexpected(read.problems.front());
+        if (read.rows.empty()) return problem("", "holds no reading");
+        return std::move(read.rows);
+    });
+    if (!table) return tl::make_unexpected(table.error());
+    const auto tank = readFile(q.tank, readTank);
+    if (!tank) return tl::make_unexpected(tank.error());
+    MergeReport merged;
+    auto bench = withRows({}, *table, merged);
+    bench.tanks = {tankOf(*tank)};
+    for (auto& run : bench.runs) run.tank = 1;
+    if (tank->water.attenuation_per_m > 0.0) options.known_attenuation_per_m = tank->water.attenuation_per_m;
+    layout_known = !q.fixture.empty();
+    if (!layout_known) return bench;
+    const auto described = readFile(q.fixture, readFixtureFile);
+    if (!described) return tl::make_unexpected(described.error());
+    for (auto& fixture : bench.fixtures) {
+        const auto id = fixture.id;
+        const auto name = fixture.name;
+        fixture = described->fixture;
+        fixture.id = id;
+        fixture.name = name;
+    }
+    options.emitters = described->emitters;
+    return bench;
+}
+
+/// The runs of the first configuration: one model is of one fixture as it was set.
+std::vector<std::size_t> runsOf(const Bench& bench) { return sweepsOf(bench).front().runs; }
+
+}  // namespace
+
+Expected<Output> fit(const FitQuestion& q) {
+    FitOptions options;
+    bool layout_known = false;
+    const auto bench = benchFor(q, options, layout_known);
+    if (!bench) return tl::make_unexpected(bench.error());
+    const auto runs = runsOf(*bench);
+    const auto fit =
+        layout_known ? fitFixture(*bench, runs, options) : fitUnknownLayout(*bench, runs, options);
+    if (!fit) return tl::make_unexpected(inFile(q.file, fit.error()));
+    if (!q.out.empty())
+        if (const auto done = writeText(path(q.out), writeModel(fit->model)); !done)
+            return tl::make_unexpected(done.error());
+    std::vector<std::string> doubts = fit->cannot_tell;
+    const auto& fixture = bench->fixtures.front();
+    if (const auto factor = unitSuspicion(fit->model.flux(), fixture.rated_power))
+        doubts.push_back(
+            fmt::format("{:.0f} µmol/s from {:.0f} W cannot be: a unit seems off by a factor of {:g}.",
+                        fit->model.flux(), fixture.rated_power->value(), *factor));
+    if (sweepsOf(*bench).size() > 1)
+        doubts.push_back("The file holds several configurations; the first was fitted.");
+    const Json json{{"fixture", fit->model.fixture},
+                    {"configuration", fit->model.configuration},
+                    {"readings", fit->model.readings},
+                    {"flux_umol_s", fit->model.flux()},
+                    {"relative_residual", fit->model.relative_residual},
+                    {"reduced_chi_square", fit->reduced_chi_square},
+                    {"iterations", fit->iterations},
+                    {"parameters", parametersJson(*fit)},
+                    {"distrusted", distrustedJson(*bench, *fit)},
+                    {"cannot_tell", doubts}};
+    auto text = fmt::format("{}: {} readings, {:.0f} µmol/s, residual {}, reduced chi-square {:.2f}\n",
+                            fit->model.configuration, fit->model.readings, fit->model.flux(),
+                            percentText(fit->model.relative_residual), fit->reduced_chi_square);
+    for (const auto& p : fit->parameters)
+        text += fmt::format("  {:<30}{:>9.3f} ± {:.3f} {}\n", p.name, p.value, p.error, p.unit);
+    for (const auto& r : fit->residuals)
+        if (r.distrusted)
+            text += fmt::format(
+                "  distrusted: {} at {:g} mm deep, x {:g} y {:g}: {:.1f} read, {:.1f} expected\n",
+                bench->runs[r.run].label, r.depth.value(), r.x.value(), r.y.value(), r.reading, r.model);
+    for (const auto& doubt : doubts) text += "  " + doubt + "\n";
+    return Output{json.dump(2), text};
+}
+
+Expected<Output> predicted(const std::string& model_file, const std::string& scene_file) {
+    const auto model = readFile(model_file, readModel);
+    if (!model) return tl::make_unexpected(model.error());
+    const auto scene = modelScene(scene_file);
+    if (!scene) return tl::make_unexpected(scene.error());
+    if (scene->of_model.empty())
+        return problem(scene_file, "no fixture names the model: give one \"use\": \"model\"");
+    Json planes = Json::array();
+    std::string text;
+    for (const auto depth : scene->file.depths) {
+        const auto values = predictAt(*model, *scene, depth);
+        Json points = Json::array();
+        text += fmt::format("{:g} mm under water\n", depth.value());
+        for (std::size_t i = 0; i < values.size(); ++i) {
+            const auto& at = scene->file.points[i];
+            points.push_back({{"x_mm", at[0]},
+                              {"y_mm", at[1]},
+                              {"ppfd_umol_m2_s", values[i].ppfd},
+                              {"lo", values[i].lo},
+                              {"hi", values[i].hi}});
+            text += fmt::format("  {:>8.1f} {:>8.1f} mm  {:>9.2f}  {:.2f}–{:.2f}\n", at[0], at[1],
+                                values[i].ppfd, values[i].lo, values[i].hi);
+        }
+        planes.push_back({{"depth_mm", depth.value()}, {"points", std::move(points)}});
+    }
+    return Output{Json{{"planes", std::move(planes)}}.dump(2), text};
+}
+
+Expected<Output> spacingVerb(const SpacingQuestion& q) {
+    const auto model = readFile(q.model, readModel);
+    if (!model) return tl::make_unexpected(model.error());
+    const auto tank = readFile(q.tank, readTank);
+    if (!tank) return tl::make_unexpected(tank.error());
+    ArrayQuestion question;
+    question.tank = *tank;
+    question.count = q.count;
+    question.height = Millimetre(q.height_mm);
+    question.share = q.share_pct / 100.0;
+    if (q.depth_mm) question.depth = Millimetre(*q.depth_mm);
+    question.columns = q.columns;
+    question.rows = q.rows;
+    if (q.band) question.band = *q.band;
+    const auto answer = spacing(*model, question);
+    if (!answer) return problem("--" + answer.error().where, answer.error().what);
+    Json evidence = Json::array();
+    for (const auto& step : answer->steps)
+        evidence.push_back({{"outward_mm", step.outward_mm},
+                            {"edge_umol_m2_s", step.edge},
+                            {"centre_umol_m2_s", step.centre},
+                            {"share_pct", step.share * 100.0},
+                            {"seam_pct", std::expm1(step.seam) * 100.0},
+                            {"in_band_pct", step.in_band * 100.0},
+                            {"level_pct", step.level_pct}});
+    Json schools = Json::array();
+    std::string text;
+    for (const auto& school : answer->schools) {
+        schools.push_back({{"school", school.school},
+                           {"centres_mm", school.speaks() ? Json(school.centres_mm) : Json(nullptr)},
+                           {"share_pct", school.best * 100.0},
+                           {"reason", school.reason},
+                           {"evidence", evidence}});
+        text += fmt::format("{}: {}\n", school.school, school.reason);
+    }
+    return Output{Json{{"schools", schools}}.dump(2), text};
+}
+
+Expected<Output> intensityVerb(const std::string& model_file, const std::string& scene_file,
+                               const Band& band) {
+    const auto model = readFile(model_file, readModel);
+    if (!model) return tl::make_unexpected(model.error());
+    const auto scene = modelScene(scene_file);
+    if (!scene) return tl::make_unexpected(scene.error());
+    std::vector<double> values;
+    for (const auto depth : scene->file.depths)
+        for (const auto& value : predictAt(*model, *scene, depth)) values.push_back(value.ppfd);
+    const auto verdict = intensity(values, band);
+    const Json json{{"level_pct", verdict.best.level_pct},
+                    {"share_in_band", verdict.best.share},
+                    {"plateau_pct", {verdict.best.plateau_low_pct, verdict.best.plateau_high_pct}},
+                    {"share_five_less", verdict.five_less},
+                    {"share_five_more", verdict.five_more},
+                    {"reason", verdict.reason}};
+    return Output{json.dump(2), verdict.reason + "\n"};
+}
+
+}  // namespace glumet::cli

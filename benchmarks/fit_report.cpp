@@ -1,0 +1,202 @@
+// Fits invented fixtures from simulated readings and compares predicted arrays in a tank twice as long, at
+// heights never measured, with the truth: the table of docs/method.md. Usage: fit_report [FIXTURES [SEED]]
+#include <algorithm>
+#include <array>
+#include <chrono>
+#include <cmath>
+#include <cstdio>
+#include <cstdlib>
+#include <random>
+
+#include "core/fit/fit.h"
+#include "core/grid.h"
+#include "core/placement.h"
+
+namespace {
+
+using namespace glumet;  // one small program
+
+double pick(std::mt19937_64& random, double low, double high) {
+    return std::uniform_real_distribution(low, high)(random);
+}
+
+struct Invented {
+    Fixture fixture;
+    Beam beam;
+    const char* kind;
+};
+
+/// Lenses, batwings, clusters, bars, panels.
+Invented invent(int number, std::mt19937_64& random) {
+    Fixture f;
+    f.id = 1;
+    f.name = "invented " + std::to_string(number);
+    f.flux = PhotonFlux(pick(random, 60, 250));
+    const auto lattice = [&](int columns, int rows, double pitch_x, double pitch_y, double size) {
+        f.emitter_columns = columns;
+        f.emitter_rows = rows;
+        f.emitter_pitch_x = Millimetre(pitch_x);
+        f.emitter_pitch_y = Millimetre(pitch_y);
+        f.emitter_size = Millimetre(size);
+    };
+    switch (number % 5) {
+        case 0:
+            lattice(4, 3, 28, 28, 18);
+            return {f, *Beam::halfAngle(pick(random, 28, 45)), "lens cluster"};
+        case 1: {
+            lattice(2, 1, pick(random, 180, 300), 0, 70);
+            const double peak = pick(random, 28, 42);
+            return {f,
+                    *Beam::table({0, 0.4 * peak, 0.8 * peak, peak, 1.35 * peak, 1.75 * peak, 82, 90},
+                                 {0.7, 0.79, 0.95, 1.0, 0.72, 0.28, 0.04, 0.0}),
+                    "batwing pair"};
+        }
+        case 2:
+            lattice(4, 3, 28, 28, 18);
+            return {f, *Beam::halfAngle(pick(random, 50, 62)), "open cluster"};
+        case 3:
+            lattice(20, 1, 27, 0, 14);
+            return {f, *Beam::halfAngle(pick(random, 45, 62)), "bar"};
+        default:
+            lattice(12, 8, 34, 34, 0);
+            return {f, *Beam::cosinePower(pick(random, 0.9, 1.4)), "panel"};
+    }
+}
+
+struct Score {
+    double median = 0.0;
+    double p95 = 0.0;
+    double inside = 0.0;  // share of points whose interval holds the truth
+    double seconds = 0.0;
+};
+
+Score trial(int number, std::uint64_t seed, std::vector<double>& pooled) {
+    std::mt19937_64 random(seed);
+    std::normal_distribution<double> normal;
+    const auto invented = invent(number, random);
+    Bench bench;
+    bench.fixtures = {invented.fixture};
+    Tank cube;
+    cube.id = 1;
+    cube.wall(Side::Back) = {WallKind::Opaque, 0.05};
+    bench.tanks = {cube};
+    const double offset = 3.0 * normal(random);  // of the emitters against where heights are taken from
+    const double reflectance = pick(random, 0.0, 0.12);
+    const double attenuation = pick(random, 0.0, 0.15);
+    const double away_x = 4.0 * normal(random);
+    const double away_y = 4.0 * normal(random);
+    const auto emitters = latticeEmitters(invented.fixture, *invented.fixture.flux, 0);
+    const auto truth = [&](const Tank& tank, const std::vector<double>& centres, double height, bool hung) {
+        auto scene = emptyScene(tank, false);
+        scene.beams = {invented.beam};
+        hangAt(scene, centres, Millimetre(height + offset + (hung ? 1.5 * normal(random) : 0.0)), 1.0,
+               emitters);
+        scene.water.attenuation_per_m = attenuation;
+        for (auto& channel : scene.channels) channel.attenuation = Attenuation::grey(attenuation);
+        scene.walls[3].reflectance = reflectance;
+        if (hung)
+            for (auto& fixture : scene.fixtures) {
+                fixture.x_mm += away_x;
+                fixture.y_mm += away_y;
+            }
+        return scene;
+    };
+    for (const double height : {150.0, 210.0, 270.0}) {
+        Run run;
+        run.id = static_cast<Id>(bench.runs.size()) + 1;
+        run.fixture = run.tank = 1;
+        run.height = Millimetre(height);
+        FastField field(truth(cube, {300.0}, height, true));
+        for (const double depth : {150.0, 300.0, 450.0}) {
+            Plane plane;
+            plane.depth = Millimetre(depth);
+            plane.grid = cellCentres(cube.length, cube.width, 6, 6);
+            for (const auto cell : serpentine(*plane.grid)) {
+                const double x = plane.grid->xs_mm[static_cast<std::size_t>(cell.column)];
+                const double y = plane.grid->ys_mm[static_cast<std::size_t>(cell.row)];
+                const double off = 4.0;
+                const std::array<double, 2> p{x + off * normal(random), y + off * normal(random)};
+                Reading reading;
+                reading.x = Millimetre(x);
+                reading.y = Millimetre(y);
+                reading.mean =
+                    Ppfd(field.onPlane(plane.depth, {&p, 1}).front() * (1.0 + 0.03 * normal(random)));
+                plane.readings.push_back(reading);
+            }
+            run.planes.push_back(plane);
+        }
+        bench.runs.push_back(run);
+    }
+    const auto start = std::chrono::steady_clock::now();
+    const auto fit = fitFixture(bench, {0, 1, 2});
+    Score score;
+    score.seconds = std::chrono::duration<double>(std::chrono::steady_clock::now() - start).count();
+    if (!fit) {
+        std::printf("%s: %s\n", invented.fixture.name.c_str(), fit.error().sentence().c_str());
+        return score;
+    }
+    Tank longer = cube;
+    longer.length = Millimetre(1200);
+    std::vector<double> errors;
+    int inside = 0;
+    int all = 0;
+    for (const double height : {180.0, 240.0}) {
+        const auto centres = std::vector<double>{350.0, 850.0};
+        auto scene = truth(longer, centres, height, false);
+        FastField real(scene);
+        for (auto& fixture : scene.fixtures) fixture.height_mm -= offset;
+        // Nobody knows the water and the paint but by the fit.
+        scene.water.attenuation_per_m = fit->attenuation_per_m;
+        scene.walls[3].reflectance = fit->reflectance;
+        for (const double depth : {150.0, 300.0, 450.0}) {
+            std::vector<BasisField::Point> points;
+            std::vector<std::array<double, 2>> at;
+            for (int i = 0; i < 24; ++i)
+                for (int j = 0; j < 12; ++j) {
+                    at.push_back({(i + 0.5) * 50.0, (j + 0.5) * 50.0});
+                    points.push_back({at.back()[0], at.back()[1], depth});
+                }
+            const auto known = real.onPlane(Millimetre(depth), at);
+            const auto said = predict(fit->model, scene, points);
+            for (std::size_t i = 0; i < known.size(); ++i) {
+                errors.push_back(std::abs(said[i].ppfd / known[i] - 1.0));
+                inside += known[i] >= said[i].lo && known[i] <= said[i].hi ? 1 : 0;
+                ++all;
+            }
+        }
+    }
+    pooled.insert(pooled.end(), errors.begin(), errors.end());
+    std::sort(errors.begin(), errors.end());
+    score.median = errors[errors.size() / 2];
+    score.p95 = errors[errors.size() * 95 / 100];
+    score.inside = static_cast<double>(inside) / all;
+    std::printf(
+        "%-14s %7.2f%% %7.2f%% %7.1f%% %7.2f s  chi2 %.2f  offset %+.1f (%+.1f) K %.3f (%.3f) rho %.3f "
+        "(%.3f) distrusted %d rounds %d\n",
+        invented.kind, 100 * score.median, 100 * score.p95, 100 * score.inside, score.seconds,
+        fit->reduced_chi_square, fit->model.height_offset_mm, offset, fit->attenuation_per_m, attenuation,
+        fit->reflectance, reflectance, fit->distrusted(), fit->iterations);
+    return score;
+}
+
+}  // namespace
+
+int main(int argc, char** argv) {
+    const int fixtures = argc > 1 ? std::atoi(argv[1]) : 20;
+    const auto seed = argc > 2 ? static_cast<std::uint64_t>(std::atoll(argv[2])) : 1U;
+    std::printf("%-14s %8s %8s %8s %9s\n", "fixture", "median", "95th", "inside", "time");
+    std::vector<double> pooled;
+    double inside = 0.0;
+    double worst_median = 0.0;
+    double worst_p95 = 0.0;
+    for (int i = 0; i < fixtures; ++i) {
+        const auto score = trial(i, seed * 1000 + static_cast<std::uint64_t>(i), pooled);
+        inside += score.inside / fixtures;
+        worst_median = std::max(worst_median, score.median);
+        worst_p95 = std::max(worst_p95, score.p95);
+    }
+    std::sort(pooled.begin(), pooled.end());
+    std::printf("pooled: median %.2f%%, 95th %.2f%%; worst fixture %.2f%% / %.2f%%; intervals hold %.1f%%\n",
+                100 * pooled[pooled.size() / 2], 100 * pooled[pooled.size() * 95 / 100], 100 * worst_median,
+                100 * worst_p95, 100 * inside);
+}

@@ -1,0 +1,206 @@
+#include "core/verdicts/enough.h"
+
+#include <fmt/format.h>
+
+#include <Eigen/Dense>
+#include <algorithm>
+#include <cmath>
+
+#include "core/grid.h"
+
+namespace glumet {
+namespace {
+
+constexpr double kTwoSided95 = 1.96;
+constexpr double kStepMm = 15.0;
+constexpr double kBeyondMm = 150.0;  // above the highest height that could be read
+constexpr auto kSize = static_cast<Eigen::Index>(LightModel::kParameters);
+
+class Knowledge {
+  public:
+    Knowledge(const LightModel& model, const EnoughQuestion& question) : model_(model), q_(question) {
+        covariance_ = Eigen::Map<const Eigen::MatrixXd>(model.covariance.data(), kSize, kSize);
+    }
+
+    HeightKnowledge find() {
+        HeightKnowledge out;
+        if (q_.heights.empty() || q_.depths.empty()) {
+            out.reason = "no height or depth is offered";
+            return out;
+        }
+        tabulateMeans();
+        const auto crossing = crossingOf(parameters());
+        if (!crossing) {
+            out.reason = fmt::format("The modelled loss does not reach {:.0f} % up to {:.0f} mm.",
+                                     q_.limit * 100.0, heights_.back());
+            return out;
+        }
+        out.height = Millimetre(*crossing);
+        slope_ = slopeOfCrossing(*crossing);
+        out.error_mm = errorWith(covariance_);
+        out.enough = out.error_mm <= q_.tolerance.value();
+        offer(out);
+        out.reason = out.enough
+                         ? fmt::format("The height is known to ± {:.0f} mm: more readings will not move it.",
+                                       out.error_mm)
+                         : fmt::format("The height is known to ± {:.0f} mm; ± {:.0f} mm are wanted.",
+                                       out.error_mm, q_.tolerance.value());
+        return out;
+    }
+
+  private:
+    std::vector<BasisField::Point> points(double depth_mm) const {
+        std::vector<BasisField::Point> out;
+        for (const auto cell : serpentine(q_.grid))
+            out.push_back({q_.grid.xs_mm[static_cast<std::size_t>(cell.column)],
+                           q_.grid.ys_mm[static_cast<std::size_t>(cell.row)], depth_mm});
+        return out;
+    }
+
+    std::vector<double> rowsAt(double height_mm, double depth_mm) const {
+        auto scene = q_.tank;
+        hangAt(scene, {scene.length_mm / 2.0}, Millimetre(std::max(5.0, height_mm)), 1.0, {});
+        return BasisField(scene, model_.emitters, scene.water.attenuation_per_m).rows(points(depth_mm));
+    }
+
+    /// Grid-mean rows over height, for interpolation.
+    void tabulateMeans() {
+        const double low = std::min(q_.lowest.value(), q_.heights.front().value()) - 2 * kStepMm;
+        const double high = q_.heights.back().value() + kBeyondMm;
+        for (double h = std::max(10.0, low); h <= high; h += kStepMm) {
+            const auto rows = rowsAt(h, q_.depth.value());
+            const auto count = static_cast<Eigen::Index>(rows.size()) / BeamBasis::kSize;
+            const Eigen::Map<const Eigen::Matrix<double, Eigen::Dynamic, Eigen::Dynamic, Eigen::RowMajor>>
+                all(rows.data(), count, BeamBasis::kSize);
+            heights_.push_back(h);
+            means_.emplace_back(all.colwise().mean().transpose());
+        }
+    }
+
+    Eigen::VectorXd parameters() const {
+        Eigen::VectorXd p(kSize);
+        for (Eigen::Index k = 0; k < BeamBasis::kSize; ++k) p(k) = model_.beam[static_cast<std::size_t>(k)];
+        p(kSize - 1) = model_.height_offset_mm;
+        return p;
+    }
+
+    double meanAt(const Eigen::VectorXd& p, double height_mm) const {
+        const double u = std::clamp((height_mm + p(kSize - 1) - heights_.front()) / kStepMm, 0.0,
+                                    static_cast<double>(heights_.size() - 1) - 1e-9);
+        const auto i = static_cast<std::size_t>(u);
+        const double t = u - static_cast<double>(i);
+        const auto at = [&](std::size_t j) {
+            return std::log(std::max(1e-12, means_[j].dot(p.head(BeamBasis::kSize))));
+        };
+        // The logarithm is nearly straight over a step.
+        return std::exp((1.0 - t) * at(i) + t * at(i + 1));
+    }
+
+    std::optional<double> crossingOf(const Eigen::VectorXd& p) const {
+        const double wanted = (1.0 - q_.limit) * meanAt(p, q_.lowest.value());
+        double low = q_.lowest.value();
+        double high = heights_.back() - p(kSize - 1) - kStepMm;
+        if (meanAt(p, high) > wanted) return std::nullopt;
+        for (int i = 0; i < 40; ++i) {
+            const double middle = 0.5 * (low + high);
+            (meanAt(p, middle) > wanted ? low : high) = middle;
+        }
+        return 0.5 * (low + high);
+    }
+
+    Eigen::VectorXd slopeOfCrossing(double crossing) const {
+        Eigen::VectorXd slope(kSize);
+        const auto p = parameters();
+        const double scale = p.head(BeamBasis::kSize).maxCoeff();
+        for (Eigen::Index k = 0; k < kSize; ++k) {
+            auto moved = p;
+            const double step = k + 1 == kSize ? 1.0 : 0.01 * scale;
+            moved(k) += step;
+            const auto there = crossingOf(moved);
+            slope(k) = there ? (*there - crossing) / step : 0.0;
+        }
+        return slope;
+    }
+
+    double errorWith(const Eigen::MatrixXd& covariance) const {
+        return kTwoSided95 * std::sqrt(std::max(0.0, slope_.dot(covariance * slope_)));
+    }
+
+    /// The covariance after a plane has been read.
+    Eigen::MatrixXd narrowedBy(double height_mm, double depth_mm) const {
+        const auto now = rowsAt(height_mm + model_.height_offset_mm, depth_mm);
+        const auto higher = rowsAt(height_mm + model_.height_offset_mm + 1.0, depth_mm);
+        const auto count = static_cast<Eigen::Index>(now.size()) / BeamBasis::kSize;
+        const auto p = parameters();
+        Eigen::MatrixXd x(count, kSize);
+        Eigen::VectorXd noise(count);
+        for (Eigen::Index i = 0; i < count; ++i) {
+            const Eigen::Map<const Eigen::VectorXd> row(now.data() + i * BeamBasis::kSize, BeamBasis::kSize);
+            const Eigen::Map<const Eigen::VectorXd> up(higher.data() + i * BeamBasis::kSize,
+                                                       BeamBasis::kSize);
+            const double value = row.dot(p.head(BeamBasis::kSize));
+            x.row(i).head(BeamBasis::kSize) = row.transpose();
+            x(i, kSize - 1) = up.dot(p.head(BeamBasis::kSize)) - value;
+            noise(i) = std::max(1e-9, q_.reading_noise * value);
+        }
+        Eigen::MatrixXd inner = x * covariance_ * x.transpose();
+        inner.diagonal() += noise.cwiseAbs2();
+        const Eigen::MatrixXd cross = x * covariance_;
+        return covariance_ - cross.transpose() * inner.llt().solve(cross);
+    }
+
+    void offer(HeightKnowledge& out) const {
+        for (const auto height : q_.heights)
+            for (const auto depth : q_.depths) {
+                const bool read = std::any_of(q_.read.begin(), q_.read.end(), [&](const auto& plane) {
+                    return std::abs((plane.first - height).value()) <= kSamePointMm &&
+                           std::abs((plane.second - depth).value()) <= kSamePointMm;
+                });
+                if (!read)
+                    out.offers.push_back(
+                        {height, depth, errorWith(narrowedBy(height.value(), depth.value()))});
+            }
+        std::stable_sort(out.offers.begin(), out.offers.end(), [](const PlaneOffer& a, const PlaneOffer& b) {
+            return a.error_after_mm < b.error_after_mm;
+        });
+    }
+
+    const LightModel& model_;
+    const EnoughQuestion& q_;
+    Eigen::MatrixXd covariance_;
+    std::vector<double> heights_;
+    std::vector<Eigen::VectorXd> means_;
+    Eigen::VectorXd slope_;
+};
+
+}  // namespace
+
+HeightKnowledge whatTellsMost(const LightModel& model, const EnoughQuestion& question) {
+    return Knowledge(model, question).find();
+}
+
+std::vector<Finding> knowledgeFindings(const HeightKnowledge& knowledge, const FindingContext& context) {
+    std::vector<Finding> out;
+    if (!knowledge.height) return out;
+    const auto error = lengthText(Millimetre(knowledge.error_mm), context.unit);
+    Finding fact;
+    fact.title = fmt::format("By the fit, {} ± {}", lengthText(*knowledge.height, context.unit), error);
+    fact.body = knowledge.enough
+                    ? "The spill limit's height; more readings will not move it by more than a centimetre."
+                    : "The spill limit's height as the fitted model has it.";
+    fact.view = EvidenceView::Height;
+    out.push_back(fact);
+    if (knowledge.enough || knowledge.offers.empty()) return out;
+    const auto& best = knowledge.offers.front();
+    Finding next;
+    next.kind = FindingKind::Next;
+    next.title = fmt::format("Reading {} at {} deep tells most", lengthText(best.height, context.unit),
+                             lengthText(best.depth, context.unit));
+    next.body = fmt::format("It would bring the height to ± {}.",
+                            lengthText(Millimetre(best.error_after_mm), context.unit));
+    next.view = EvidenceView::Measure;
+    out.push_back(next);
+    return out;
+}
+
+}  // namespace glumet

@@ -1,0 +1,75 @@
+#pragma once
+
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "core/spill_limit.h"
+
+namespace glumet {
+
+/// One height as a school sees it.
+struct SchoolEvidence {
+    Millimetre height{0};
+    double figure = 0.0;  ///< what the school weighs, in its own unit
+    std::string words;    ///< the same as a sentence's piece
+};
+
+/// A school's answer from readings alone. It starts as "cannot speak".
+struct SchoolVerdict {
+    std::string school;                  ///< "flattest" …
+    std::optional<Millimetre> height;    ///< a measured height
+    std::optional<Millimetre> crossing;  ///< between measured heights, where the evidence carries it
+    std::optional<Millimetre> low;       ///< 95 % interval
+    std::optional<Millimetre> high;
+    std::string reason = "not computed";
+    std::vector<SchoolEvidence> evidence;  ///< ascending height
+
+    bool speaks() const { return height.has_value(); }
+};
+
+/// What the schools are asked.
+struct SchoolOptions {
+    Band band{Ppfd(150), Ppfd(300)};
+    std::optional<Ppfd> ceiling;  ///< of the peak cap; default: the band's upper end
+    SpillLimitOptions spill;
+    LengthUnit words = LengthUnit::Cm;
+};
+
+/// Flattest field: the height at which centre and edge agree best over all depths. Figure: root mean square
+/// over the depths of ln(innermost / outermost ring mean). Needs rings at three heights; the crossing is the
+/// bottom of the parabola through the three heights around the least.
+SchoolVerdict flattestField(const Bench& bench, const Sweep& sweep, const SchoolOptions& options);
+
+/// Band fill: the height that, dimmed to its best level (1–100 %), puts the largest share of all points into
+/// the band. Figure: that share. Ties go to the lower height: less spill for the same.
+SchoolVerdict bandFill(const Bench& bench, const Sweep& sweep, const SchoolOptions& options);
+
+/// Peak cap: the lowest height at which no reading exceeds the ceiling. Figure: the peak. The crossing
+/// follows the logarithm of the peak between the two heights.
+SchoolVerdict peakCap(const Bench& bench, const Sweep& sweep, const SchoolOptions& options);
+
+/// Maker's range: the maker's claim against the spill limit and the peak cap: the highest measured height
+/// within the claim that both allow, and where the claim fails.
+SchoolVerdict makersRange(const Bench& bench, const Sweep& sweep, const SchoolOptions& options);
+
+/// The spill-limit school in the same form.
+SchoolVerdict spillLimitSchool(const Bench& bench, const Sweep& sweep, const SchoolOptions& options);
+
+/// All five, in the order of the documentation: spill-limit, flattest, band-fill, peak-cap, makers-range.
+std::vector<SchoolVerdict> heightSchools(const Bench& bench, const Sweep& sweep,
+                                         const SchoolOptions& options);
+inline constexpr std::array kHeightSchools{"spill-limit", "flattest", "band-fill", "peak-cap",
+                                           "makers-range"};
+
+/// Best dimming of some values: level in percent (1–100) with the largest share in the band, the range of
+/// levels within two hundredths of that share, and the share.
+struct BestLevel {
+    double level_pct = 100.0;
+    double plateau_low_pct = 100.0;
+    double plateau_high_pct = 100.0;
+    double share = 0.0;
+};
+BestLevel bestLevel(const std::vector<double>& values, const Band& band);
+
+}  // namespace glumet

@@ -1,0 +1,186 @@
+#include "formats/model_json.h"
+
+#include <cmath>
+#include <nlohmann/json.hpp>
+
+namespace glumet {
+namespace {
+
+using Json = nlohmann::ordered_json;
+constexpr const char* kFormat = "glumet light model";
+constexpr int kVersion = 1;
+
+/// What the JSON library says, without its own prefix.
+Problem problemOf(const nlohmann::json::exception& error) {
+    const std::string text = error.what();
+    const auto end = text.find("] ");
+    return {"", text.substr(end == std::string::npos ? 0 : end + 2)};
+}
+
+double optionalNumber(const Json& json, const char* key, double otherwise) {
+    return json.contains(key) && !json.at(key).is_null() ? json.at(key).get<double>() : otherwise;
+}
+
+std::vector<ModelEmitter> emittersOf(const Json& list) {
+    std::vector<ModelEmitter> emitters;
+    double sum = 0.0;
+    for (const auto& item : list) {
+        emitters.push_back({optionalNumber(item, "dx_mm", 0.0), optionalNumber(item, "dy_mm", 0.0),
+                            optionalNumber(item, "share", optionalNumber(item, "flux_umol_s", 1.0))});
+        sum += emitters.back().share;
+    }
+    for (auto& e : emitters) e.share /= sum;
+    return emitters;
+}
+
+std::optional<Problem> wrongWithModel(const LightModel& model) {
+    if (model.emitters.empty()) return Problem{"emitters", "are missing"};
+    for (const auto& e : model.emitters)
+        if (!std::isfinite(e.share) || e.share < 0.0)
+            return Problem{"emitters", "need a share of 0 or more each"};
+    double sum = 0.0;
+    for (const double value : model.beam) {
+        if (!(value >= 0.0) || !std::isfinite(value)) return Problem{"beam", "needs values of 0 or more"};
+        sum += value;
+    }
+    if (sum <= 0.0) return Problem{"beam", "carries no light"};
+    constexpr auto kSize = static_cast<std::size_t>(LightModel::kParameters);
+    if (model.covariance.size() != kSize * kSize) return Problem{"covariance", "has the wrong size"};
+    return std::nullopt;
+}
+
+}  // namespace
+
+std::string writeModel(const LightModel& m) {
+    Json emitters = Json::array();
+    for (const auto& e : m.emitters)
+        emitters.push_back({{"dx_mm", e.dx_mm}, {"dy_mm", e.dy_mm}, {"share", e.share}});
+    const Json json{
+        {"format", kFormat},
+        {"version", kVersion},
+        {"fixture", m.fixture},
+        {"configuration", m.configuration},
+        {"flux_umol_s", m.flux()},
+        {"flux_error_umol_s", m.fluxError()},
+        {"height_offset_mm", m.height_offset_mm},
+        {"body_length_mm", m.body_length_mm},
+        {"body_width_mm", m.body_width_mm},
+        {"readings", m.readings},
+        {"relative_residual", m.relative_residual},
+        {"emitters", emitters},
+        {"basis", {{"kind", "even cubic B-spline over 0…90 degrees"}, {"intervals", BeamBasis::kIntervals}}},
+        {"beam_umol_s_sr", m.beam},
+        {"covariance", m.covariance}};
+    return json.dump(1) + "\n";
+}
+
+Expected<LightModel> readModel(std::string_view bytes) {
+    try {
+        const auto json = Json::parse(bytes);
+        if (json.at("format").get<std::string>() != kFormat)
+            return problem("format", "is not a Glumet light model");
+        if (json.at("version").get<int>() > kVersion)
+            return problem("version", "was written by a newer Glumet");
+        if (json.at("basis").at("intervals").get<int>() != BeamBasis::kIntervals)
+            return problem("basis", "has another number of intervals");
+        LightModel m;
+        m.fixture = json.at("fixture").get<std::string>();
+        m.configuration = json.at("configuration").get<std::string>();
+        m.height_offset_mm = json.at("height_offset_mm").get<double>();
+        m.body_length_mm = json.at("body_length_mm").get<double>();
+        m.body_width_mm = json.at("body_width_mm").get<double>();
+        m.readings = json.at("readings").get<int>();
+        m.relative_residual = json.at("relative_residual").get<double>();
+        m.emitters = emittersOf(json.at("emitters"));
+        const auto beam = json.at("beam_umol_s_sr").get<std::vector<double>>();
+        if (beam.size() != m.beam.size()) return problem("beam_umol_s_sr", "has the wrong size");
+        std::copy(beam.begin(), beam.end(), m.beam.begin());
+        m.covariance = json.at("covariance").get<std::vector<double>>();
+        if (const auto wrong = wrongWithModel(m)) return tl::make_unexpected(*wrong);
+        return m;
+    } catch (const nlohmann::json::exception& error) {
+        return tl::make_unexpected(problemOf(error));
+    }
+}
+
+Expected<ModelScene> readModelScene(std::string_view bytes, const OpenNamed& open) {
+    ModelScene out;
+    std::string words;
+    try {
+        auto json = Json::parse(bytes);
+        auto& fixtures = json.at("fixtures");
+        for (std::size_t i = 0; i < fixtures.size(); ++i) {
+            auto& fixture = fixtures[i];
+            if (!fixture.contains("use")) continue;
+            if (fixture.at("use").get<std::string>() != "model")
+                return problem("fixtures[" + std::to_string(i) + "].use", "knows only \"model\"");
+            fixture.erase("use");
+            fixture["emitters"] = Json::parse(
+                R"([{"dx_mm":0,"dy_mm":0,"flux_umol_s":1,"beam":{"kind":"cosine_power","m":1}}])");
+            out.of_model.push_back(i);
+        }
+        words = json.dump();
+    } catch (const nlohmann::json::exception& error) {
+        return tl::make_unexpected(problemOf(error));
+    }
+    auto file = readScene(words, open);
+    if (!file) return tl::make_unexpected(file.error());
+    out.file = std::move(*file);
+    return out;
+}
+
+Expected<LightScene> readTank(std::string_view bytes) {
+    std::string words;
+    try {
+        auto json = Json::parse(bytes);
+        Json scene;
+        scene["tank"] = json.contains("tank") ? json.at("tank") : json;
+        scene["water"] = json.contains("water")
+                             ? json.at("water")
+                             : Json{{"refractive_index", 1.333}, {"attenuation_per_m", 0.0}};
+        scene["fixtures"] = Json::parse(
+            R"([{"x_mm":1,"y_mm":1,"height_mm":100,"emitters":[{"flux_umol_s":1,"dx_mm":0,"dy_mm":0,"beam":{"kind":"cosine_power","m":1}}]}])");
+        scene["depths_mm"] = {1};
+        scene["grid"] = {{"nx", 1}, {"ny", 1}};
+        words = scene.dump();
+    } catch (const nlohmann::json::exception& error) {
+        return tl::make_unexpected(problemOf(error));
+    }
+    auto file = readScene(words, [](const std::string& name) -> Expected<std::string> {
+        return problem(name, "is not part of a tank");
+    });
+    if (!file) return tl::make_unexpected(file.error());
+    file->scene.fixtures.clear();
+    file->scene.beams.clear();
+    return std::move(file->scene);
+}
+
+Expected<FixtureFile> readFixtureFile(std::string_view bytes) {
+    try {
+        const auto json = Json::parse(bytes);
+        FixtureFile out;
+        auto& f = out.fixture;
+        if (json.contains("name")) f.name = json.at("name").get<std::string>();
+        f.length = Millimetre(optionalNumber(json, "length_mm", 0.0));
+        f.width = Millimetre(optionalNumber(json, "width_mm", 0.0));
+        f.emitter_columns = static_cast<int>(optionalNumber(json, "emitter_columns", 1));
+        f.emitter_rows = static_cast<int>(optionalNumber(json, "emitter_rows", 1));
+        f.emitter_pitch_x = Millimetre(optionalNumber(json, "emitter_pitch_x_mm", 0.0));
+        f.emitter_pitch_y = Millimetre(optionalNumber(json, "emitter_pitch_y_mm", 0.0));
+        f.emitter_size = Millimetre(optionalNumber(json, "emitter_size_mm", 0.0));
+        if (f.emitter_columns < 1 || f.emitter_rows < 1 || f.emitter_columns * f.emitter_rows > 4000)
+            return problem("emitter_columns", "times emitter_rows must lie between 1 and 4000");
+        if (const double watt = optionalNumber(json, "rated_power_w", 0.0); watt > 0.0)
+            f.rated_power = Watt(watt);
+        if (const double low = optionalNumber(json, "claimed_height_low_mm", 0.0); low > 0.0) {
+            f.claimed_height_low = Millimetre(low);
+            f.claimed_height_high = Millimetre(optionalNumber(json, "claimed_height_high_mm", low));
+        }
+        if (json.contains("emitters")) out.emitters = emittersOf(json.at("emitters"));
+        return out;
+    } catch (const nlohmann::json::exception& error) {
+        return tl::make_unexpected(problemOf(error));
+    }
+}
+
+}  // namespace glumet

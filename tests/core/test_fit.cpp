@@ -1,0 +1,257 @@
+#include "core/fit/fit.h"
+
+#include <QTest>
+#include <cmath>
+
+#include "core/demo_scenario.h"
+#include "core/fit/least_squares.h"
+#include "core/grid.h"
+#include "core/light/exact_field.h"
+#include "core/placement.h"
+
+using namespace glumet;
+
+namespace {
+
+/// What shines: a cluster nobody described, over a cube with a painted back.
+struct Truth {
+    Beam beam = *Beam::halfAngle(40.0);
+    double flux = 120.0;
+    double height_offset = 3.0;
+    double reflectance = 0.08;
+    double attenuation = 0.06;
+
+    LightScene scene(const Bench& bench, const Tank& tank, const std::vector<double>& centres,
+                     double height) const {
+        auto out = emptyScene(tank, false);
+        out.beams = {beam};
+        hangAt(out, centres, Millimetre(height + height_offset), 1.0,
+               latticeEmitters(bench.fixtures.front(), PhotonFlux(flux), 0));
+        out.water.attenuation_per_m = attenuation;
+        for (auto& channel : out.channels) channel.attenuation = Attenuation::grey(attenuation);
+        for (auto& wall : out.walls)
+            if (!wall.clear()) wall.reflectance = reflectance;
+        return out;
+    }
+};
+
+Bench read(const Truth& truth, double noise, const std::vector<double>& heights,
+           const std::vector<double>& depths) {
+    auto bench = demoBench();
+    bench.fixtures.resize(1);
+    Noise random(17);
+    for (const double height : heights) {
+        Run run;
+        run.id = static_cast<Id>(bench.runs.size()) + 1;
+        run.label = "run " + std::to_string(run.id);
+        run.fixture = bench.fixtures.front().id;
+        run.tank = bench.tanks.front().id;
+        run.height = Millimetre(height);
+        FastField field(truth.scene(bench, bench.tanks.front(), {300.0}, height));
+        for (const double depth : depths) {
+            Plane plane;
+            plane.depth = Millimetre(depth);
+            plane.grid = cellCentres(Millimetre(600), Millimetre(600), 6, 6);
+            for (const auto cell : serpentine(*plane.grid)) {
+                const std::array<double, 2> at{plane.grid->xs_mm[static_cast<std::size_t>(cell.column)],
+                                               plane.grid->ys_mm[static_cast<std::size_t>(cell.row)]};
+                Reading reading;
+                reading.x = Millimetre(at[0]);
+                reading.y = Millimetre(at[1]);
+                reading.mean =
+                    Ppfd(field.onPlane(plane.depth, {&at, 1}).front() * (1.0 + noise * random.normal()));
+                plane.readings.push_back(reading);
+            }
+            run.planes.push_back(plane);
+        }
+        bench.runs.push_back(run);
+    }
+    return bench;
+}
+
+std::vector<std::size_t> allRuns(const Bench& bench) {
+    std::vector<std::size_t> runs(bench.runs.size());
+    for (std::size_t i = 0; i < runs.size(); ++i) runs[i] = i;
+    return runs;
+}
+
+/// Median and largest relative error of two fixtures over a tank twice as long, at a height never read.
+std::pair<double, double> predictionError(const Bench& bench, const Truth& truth, const LightModel& model,
+                                          double* inside = nullptr) {
+    auto longer = bench.tanks.front();
+    longer.length = Millimetre(1200);
+    auto scene = truth.scene(bench, longer, {350, 850}, 240);
+    const ExactField known(scene);
+    for (auto& fixture : scene.fixtures) fixture.height_mm -= truth.height_offset;
+    std::vector<BasisField::Point> points;
+    for (double x = 60; x < 1200; x += 120)
+        for (double y = 60; y < 600; y += 120)
+            for (const double depth : {180.0, 400.0}) points.push_back({x, y, depth});
+    const auto said = predict(model, scene, points);
+    std::vector<double> errors;
+    int held = 0;
+    for (std::size_t i = 0; i < points.size(); ++i) {
+        const double real =
+            known.at(Millimetre(points[i].x_mm), Millimetre(points[i].y_mm), Millimetre(points[i].depth_mm))
+                .value();
+        errors.push_back(std::abs(said[i].ppfd / real - 1.0));
+        held += real >= said[i].lo && real <= said[i].hi ? 1 : 0;
+    }
+    if (inside != nullptr) *inside = static_cast<double>(held) / static_cast<double>(points.size());
+    std::sort(errors.begin(), errors.end());
+    return {errors[errors.size() / 2], errors.back()};
+}
+
+}  // namespace
+
+class TestFit : public QObject {
+    Q_OBJECT
+
+  private slots:
+    void bellsAreABeam() {
+        // Equal coefficients are the same intensity everywhere, and their flux is that of half a sphere.
+        BeamBasis::Coefficients even;
+        even.fill(2.0);
+        for (const double theta : {0.0, 13.0, 45.0, 88.0, 90.0})
+            QVERIFY(std::abs(BeamBasis::intensity(even, theta) - 2.0) < 1e-12);
+        double flux = 0.0;
+        for (const double f : BeamBasis::fluxes()) flux += 2.0 * f;
+        QVERIFY(std::abs(flux - 2.0 * 2.0 * M_PI) < 1e-4);
+    }
+
+    void rowsTimesABeamAreTheExactField() {
+        const auto bench = demoBench();
+        const Truth truth;
+        auto scene = truth.scene(bench, bench.tanks.front(), {210, 400}, 180);
+        scene.fixtures[0].rotation_deg = 30.0;
+        scene.fixtures[1].level = 0.6;
+        // A beam that the bells can be: the sum of two of them.
+        BeamBasis::Coefficients beam{};
+        for (std::size_t k = 0; k < beam.size(); ++k) beam[k] = std::exp(-0.03 * static_cast<double>(k * k));
+        LightModel model;
+        model.beam = beam;
+        std::vector<ModelEmitter> emitters;
+        for (const auto& e : latticeEmitters(bench.fixtures.front(), PhotonFlux(1.0), 0))
+            emitters.push_back({e.dx_mm, e.dy_mm, e.flux_umol_s});
+        std::vector<double> theta;
+        std::vector<double> relative;
+        for (double at = 0.0; at <= 90.0; at += 0.05) {
+            theta.push_back(at);
+            relative.push_back(BeamBasis::intensity(beam, at));
+        }
+        scene.beams = {*Beam::table(theta, relative)};
+        for (auto& fixture : scene.fixtures)
+            for (auto& emitter : fixture.emitters) emitter.flux_umol_s *= model.flux() / truth.flux;
+        const ExactField exact(scene);
+        const BasisField basis(scene, emitters, truth.attenuation);
+        for (const auto& p :
+             {BasisField::Point{80, 90, 150}, {300, 300, 300}, {560, 410, 500}, {31, 555, 420}}) {
+            const auto row = basis.rows({p});
+            double sum = 0.0;
+            for (std::size_t k = 0; k < beam.size(); ++k) sum += row[k] * beam[k];
+            const double known =
+                exact.at(Millimetre(p.x_mm), Millimetre(p.y_mm), Millimetre(p.depth_mm)).value();
+            QVERIFY2(std::abs(sum / known - 1.0) < 1e-3,
+                     qPrintable(QStringLiteral("%1 %2").arg(sum).arg(known)));
+        }
+    }
+
+    void boundsAreKeptAndTheRestIsBest() {
+        Eigen::MatrixXd h(3, 3);
+        h << 4, 1, 0, 1, 3, 1, 0, 1, 2;
+        Eigen::VectorXd g(3);
+        g << 1, -5, 2;
+        const Eigen::VectorXd low = Eigen::VectorXd::Zero(3);
+        const Eigen::VectorXd x = boundedMinimum(h, g, low);
+        QCOMPARE(x(1), 0.0);
+        QVERIFY(std::abs(x(0) - 0.25) < 1e-12 && std::abs(x(2) - 1.0) < 1e-12);
+        QVERIFY((g - h * x)(1) <= 0.0);
+    }
+
+    void sweepsWithoutNoiseGiveTheFieldOfAnArrayElsewhere() {
+        const Truth truth;
+        const auto bench = read(truth, 0.0, {150, 210, 270}, {150, 300, 450});
+        const auto fit = fitFixture(bench, allRuns(bench));
+        QVERIFY2(fit, fit ? "" : fit.error().sentence().c_str());
+        const auto [median, worst] = predictionError(bench, truth, fit->model);
+        QVERIFY2(median < 0.01 && worst < 0.05, qPrintable(QStringLiteral("%1 %2").arg(median).arg(worst)));
+        QVERIFY(std::abs(fit->model.flux() / truth.flux - 1.0) < 0.06);
+        QCOMPARE(fit->distrusted(), 0);
+    }
+
+    void noisyReadingsGiveItWithinTheirInterval() {
+        const Truth truth;
+        const auto bench = read(truth, 0.03, {150, 210, 270}, {150, 300, 450});
+        const auto fit = fitFixture(bench, allRuns(bench));
+        QVERIFY(fit);
+        double inside = 0.0;
+        const auto [median, worst] = predictionError(bench, truth, fit->model, &inside);
+        QVERIFY2(median < 0.02 && worst < 0.10, qPrintable(QStringLiteral("%1 %2").arg(median).arg(worst)));
+        QVERIFY2(inside > 0.8, qPrintable(QString::number(inside)));
+        QVERIFY(fit->reduced_chi_square > 0.4 && fit->reduced_chi_square < 1.6);
+        QVERIFY(fit->model.relative_residual > 0.02 && fit->model.relative_residual < 0.05);
+    }
+
+    void badReadingsAreNamedAndDoNotCount() {
+        const Truth truth;
+        auto bench = read(truth, 0.02, {150, 210, 270}, {150, 300, 450});
+        const auto clean = fitFixture(bench, allRuns(bench));
+        bench.runs[1].planes[0].readings[8].mean = bench.runs[1].planes[0].readings[8].mean * 1.6;
+        bench.runs[2].planes[2].readings[20].mean = bench.runs[2].planes[2].readings[20].mean * 0.5;
+        const auto fit = fitFixture(bench, allRuns(bench));
+        QVERIFY(fit);
+        QVERIFY(fit->distrusted() >= 2 && fit->distrusted() <= 4);
+        for (const auto& residual : fit->residuals)
+            if (std::abs(residual.reading / residual.model - 1.0) > 0.3) QVERIFY(residual.distrusted);
+        QVERIFY(std::abs(fit->model.flux() / clean->model.flux() - 1.0) < 0.01);
+    }
+
+    void whatCannotBeFittedIsSaidInWords() {
+        const Truth truth;
+        const auto bench = read(truth, 0.02, {150}, {150});
+        const auto why = [](const Expected<FitResult>& fit) {
+            return fit ? std::string("fitted") : fit.error().sentence();
+        };
+        QVERIFY(why(fitFixture(bench, {0})).find("one plane") != std::string::npos);
+        QVERIFY(why(fitFixture(bench, {})).find("no run") != std::string::npos);
+        auto few = bench;
+        few.runs[0].planes[0].readings.resize(10);
+        QVERIFY(why(fitFixture(few, {0})).find("too few") != std::string::npos);
+        auto nowhere = bench;
+        nowhere.tanks.clear();
+        QVERIFY(why(fitFixture(nowhere, {0})).find("tank") != std::string::npos);
+        auto dark = bench;
+        for (auto& reading : dark.runs[0].planes[0].readings) reading.mean = Ppfd(0);
+        QVERIFY(why(fitFixture(dark, {0})).find("no reading") != std::string::npos);
+    }
+
+    void aCancelledFitSaysSo() {
+        const auto bench = read({}, 0.02, {150, 210}, {150, 300});
+        std::stop_source source;
+        FitOptions options;
+        options.stop = source.get_token();
+        source.request_stop();
+        const auto fit = fitFixture(bench, allRuns(bench), options);
+        QVERIFY(!fit);
+        QVERIFY(fit.error().what.find("cancelled") != std::string::npos);
+    }
+
+    void poorReadingsLeaveTheOffsetUntoldAndThatIsSaid() {
+        const auto bench = read({}, 0.03, {200}, {150, 170});
+        FitOptions options;
+        options.unknown_noise = 0.3;
+        const auto fit = fitFixture(bench, allRuns(bench), options);
+        QVERIFY(fit);
+        QVERIFY(!fit->cannot_tell.empty());
+    }
+
+    void aUnitsMistakeIsSuspected() {
+        QVERIFY(!unitSuspicion(120.0, Watt(62)));
+        QCOMPARE(*unitSuspicion(1200.0, Watt(62)), 0.1);
+        QVERIFY(std::abs(*unitSuspicion(0.18, Watt(62)) - 645.16) < 0.01);
+        QVERIFY(!unitSuspicion(120.0, std::nullopt));
+    }
+};
+
+QTEST_GUILESS_MAIN(TestFit)
+#include "test_fit.moc"
