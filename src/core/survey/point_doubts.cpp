@@ -32,7 +32,7 @@ class Doubts {
 
     /// Against the fitted model.
     void addFit(const FitResult& fit) {
-        const MisfitRule rule;
+        const MisfitRule rule{.standard_errors = 3.0};
         const auto index = static_cast<std::size_t>(&run_ - bench_.runs.data());
         if (index >= bench_.runs.size()) return;
         for (const auto& residual : residualsAgainst(fit, bench_, index, plane_)) {
@@ -143,13 +143,15 @@ std::vector<PointDoubt> pointDoubts(const Bench& bench, const Run& run, const Pl
                                     const FitResult* fit) {
     Doubts doubts(bench, run, plane);
     doubts.addDrift();
-    // A model that does not fit at all, of a wrong layout perhaps, must not judge anybody.
+    // A model that does not fit at all, of a wrong layout perhaps, must not judge anybody. One that does
+    // holds the mirror too.
     constexpr double kPoorFit = 2.0;
-    if (fit != nullptr && fit->reduced_chi_square < kPoorFit)
+    if (fit != nullptr && fit->reduced_chi_square < kPoorFit) {
         doubts.addFit(*fit);
-    else
+    } else {
         doubts.addField();
-    doubts.addMirror();
+        doubts.addMirror();
+    }
     doubts.addMarked();
     return doubts.take();
 }

@@ -18,7 +18,8 @@ struct PointDoubt {
 
 /// Everything on a plane that is doubtful: points off the field so far, off their mirror, marked when they
 /// were taken, and a reference point that has moved. Each point once, the largest first. With a fit of the
-/// fixture the field is the fitted one (beyond 2.8 standard errors and 5 %); without, that of misfitsOf().
+/// fixture the field is the fitted one (beyond 3 standard errors and 5 %; it holds the mirror too); without,
+/// that of misfitsOf().
 std::vector<PointDoubt> pointDoubts(const Bench& bench, const Run& run, const Plane& plane,
                                     const FitResult* fit = nullptr);
 

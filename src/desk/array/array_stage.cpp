@@ -3,6 +3,7 @@
 #include <qcustomplot.h>
 #include <QHBoxLayout>
 #include <QVBoxLayout>
+#include <map>
 
 #include "core/placement.h"
 #include "desk/shared/theme.h"
@@ -330,6 +331,22 @@ std::vector<Finding> ArrayStage::findings() const {
         if (i != school_)
             add(FindingKind::Fact, tr("By %1").arg(QLatin1String(kNames[i])),
                 text(answer_->schools[i].reason));
+    std::map<std::size_t, std::pair<int, int>> of_run;  // distrusted, all
+    for (const auto& residual : result.residuals) {
+        of_run[residual.run].first += residual.distrusted ? 1 : 0;
+        ++of_run[residual.run].second;
+    }
+    for (const auto& [run, count] : of_run) {
+        if (count.first * 2 < count.second) continue;
+        add(FindingKind::Doubt,
+            tr("The run at %1 does not fit").arg(session().length(session().bench().runs[run].height)),
+            tr("%1 of its %2 readings are off by more than four standard errors: its draw, mode or height "
+               "was not what "
+               "it says.")
+                .arg(count.first)
+                .arg(count.second));
+        out.back().run = run;
+    }
     if (const int bad = result.distrusted(); bad > 0) {
         const auto worst = std::max_element(
             result.residuals.begin(), result.residuals.end(), [](const FitResidual& a, const FitResidual& b) {

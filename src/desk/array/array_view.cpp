@@ -128,6 +128,7 @@ void ArrayView::paintEvent(QPaintEvent* /*event*/) {
             for (int column = every / 2; column < columns_; column += every) {
                 const double value = values_[static_cast<std::size_t>(row * columns_ + column)];
                 const QPointF at(f.left() + column * wide, f.bottom() - row * tall);
+                if (underFixture(at)) continue;
                 const bool inside = shown_->band.contains(Ppfd(value));
                 p.setFont(houseFont(12, inside));
                 p.setPen(inkFor(tideColour(value, top_)));
@@ -142,13 +143,25 @@ void ArrayView::paintEvent(QPaintEvent* /*event*/) {
     paintFixtures(p);
 }
 
-void ArrayView::paintFixtures(QPainter& p) {
+QRectF ArrayView::bodyRect(std::size_t fixture) const {
     const QRectF f = footprint();
     const double k = scale();
+    const double wide = std::max(40.0, shown_->body_length_mm) * k;
+    const double tall = std::max(40.0, shown_->body_width_mm) * k;
+    return {f.left() + centres_[fixture] * k - wide / 2, f.center().y() - tall / 2, wide, tall};
+}
+
+/// A value that an outline would cross is not written.
+bool ArrayView::underFixture(const QPointF& at) const {
+    const QRectF words(at.x() - 16, at.y() - 9, 32, 20);
+    for (std::size_t i = 0; i < centres_.size(); ++i)
+        if (bodyRect(i).intersects(words) && !bodyRect(i).contains(words)) return true;
+    return false;
+}
+
+void ArrayView::paintFixtures(QPainter& p) {
     for (std::size_t i = 0; i < centres_.size(); ++i) {
-        const double wide = std::max(40.0, shown_->body_length_mm) * k;
-        const double tall = std::max(40.0, shown_->body_width_mm) * k;
-        const QRectF body(f.left() + centres_[i] * k - wide / 2, f.center().y() - tall / 2, wide, tall);
+        const QRectF body = bodyRect(i);
         const bool chosen = i == chosen_ && (hasFocus() || held_ >= 0);
         p.setBrush(Qt::NoBrush);
         p.setPen(QPen(palette_->dark ? QColor(0, 0, 0, 160) : QColor(255, 255, 255, 200), 5));

@@ -57,6 +57,8 @@ class ArrayView : public QWidget {
   private:
     QRectF footprint() const;
     double scale() const;
+    QRectF bodyRect(std::size_t fixture) const;
+    bool underFixture(const QPointF& at) const;
     void move(std::size_t fixture, double x_mm);
     void compute();
     void paintFixtures(QPainter& painter);

@@ -1,6 +1,7 @@
 #include "desk/plan/check_row.h"
 
 #include <QGridLayout>
+#include <QHBoxLayout>
 #include <QInputDialog>
 #include <map>
 
@@ -57,14 +58,20 @@ CheckRow::CheckRow(Session& session, CheckKind kind)
     layout->setVerticalSpacing(1);
     layout->addWidget(mark_, 0, 0, 2, 1, Qt::AlignTop);
     layout->addWidget(name_, 0, 1);
-    layout->addWidget(verdict_, 1, 1, 1, 6);
+    auto* below = new QHBoxLayout;
+    below->addWidget(verdict_, 1);
+    below->addWidget(overrule_, 0, Qt::AlignTop);
+    layout->addLayout(below, 1, 1, 1, 2);
     layout->setColumnStretch(1, 1);
-    int column = 2;
+    auto* fields = new QHBoxLayout;
+    fields->setSpacing(8);
+    fields->addStretch(1);
+    layout->addLayout(fields, 0, 2);
     if (kind == CheckKind::Draw || kind == CheckKind::MeterTruth || !takesNumber(kind)) {
         choice_ = new QComboBox;
         choice_->setAccessibleName(name);
         choice_->setFixedWidth(kFieldWidth + 34);
-        layout->addWidget(choice_, 0, column++);
+        fields->addWidget(choice_);
     }
     if (takesNumber(kind)) {
         value_ = new QLineEdit;
@@ -72,18 +79,17 @@ CheckRow::CheckRow(Session& session, CheckKind kind)
         value_->setObjectName(QStringLiteral("check%1").arg(static_cast<int>(kind)));
         value_->setFixedWidth(kFieldWidth);
         connect(value_, &QLineEdit::returnPressed, this, &CheckRow::record);
-        layout->addWidget(value_, 0, column++);
+        fields->addWidget(value_);
     }
     if (kind == CheckKind::MeterTruth) {
         expected_ = new QLineEdit(QString::number(kNoonSun));
         expected_->setAccessibleName(tr("should read"));
         expected_->setToolTip(tr("what it should read"));
         expected_->setFixedWidth(kFieldWidth - 30);
-        layout->addWidget(expected_, 0, column++);
+        fields->addWidget(expected_);
     }
-    layout->addWidget(record_, 0, column++);
+    fields->addWidget(record_);
     overrule_->setProperty("quiet", true);
-    layout->addWidget(overrule_, 0, column);
     connect(record_, &QPushButton::clicked, this, &CheckRow::record);
     connect(overrule_, &QPushButton::clicked, this, [this] {
         const QString reason =
