@@ -40,7 +40,7 @@ class Doubts {
             if (std::abs(residual.standard_errors) <= rule.standard_errors || std::abs(share) <= rule.excess)
                 continue;
             add(residual.x, residual.y, share,
-                fmt::format("{} reads {} {} what the fitted fixture gives there ({})",
+                fmt::format("{} reads {} {} the fitted field ({})",
                             ppfdFigure(Ppfd(residual.reading)), percentText(std::abs(share)),
                             share > 0.0 ? "above" : "below", ppfdFigure(Ppfd(residual.model))));
         }

@@ -58,10 +58,7 @@ void CommissionPage::refresh() {
     offer();
 }
 
-void CommissionPage::showEvent(QShowEvent* /*event*/) {
-    listen();
-    if (session_.meter() != nullptr) session_.meter()->start();
-}
+void CommissionPage::showEvent(QShowEvent* /*event*/) { listen(); }
 
 void CommissionPage::hideEvent(QHideEvent* /*event*/) { disconnect(samples_); }
 
@@ -70,8 +67,9 @@ void CommissionPage::listen() {
     mean_.clear();
     warm_up_ = {};
     offered_s_ = -1.0;
-    if (session_.meter() != nullptr && isVisible())
-        samples_ = connect(session_.meter(), &Meter::sampled, this, &CommissionPage::onSample);
+    if (session_.meter() == nullptr || !isVisible()) return;
+    samples_ = connect(session_.meter(), &Meter::sampled, this, &CommissionPage::onSample);
+    session_.meter()->start();
 }
 
 void CommissionPage::onSample(double seconds, double ppfd) {
