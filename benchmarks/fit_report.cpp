@@ -8,6 +8,7 @@
 #include <cstdlib>
 #include <random>
 
+#include "core/demo_scenario.h"
 #include "core/fit/fit.h"
 #include "core/grid.h"
 #include "core/placement.h"
@@ -179,6 +180,25 @@ Score trial(int number, std::uint64_t seed, std::vector<double>& pooled) {
     return score;
 }
 
+/// What one more reading costs a fit of 324.
+void oneMore() {
+    auto bench = demoReadings(20261124);
+    const std::vector<std::size_t> runs{0, 1, 2};
+    auto& plane = bench.runs[2].planes[2];
+    std::erase_if(plane.readings, [](const Reading& reading) { return !reading.counts(); });
+    const auto reading = plane.readings.back();
+    plane.readings.pop_back();
+    auto stream = StreamingFit::begin(bench, runs);
+    if (!stream) return;
+    const auto start = std::chrono::steady_clock::now();
+    constexpr int kTimes = 20;
+    for (int i = 0; i < kTimes; ++i)
+        if (!stream->add(2, plane.depth, reading)) return;
+    std::printf(
+        "one more reading: %.1f ms\n",
+        std::chrono::duration<double>(std::chrono::steady_clock::now() - start).count() * 1e3 / kTimes);
+}
+
 }  // namespace
 
 int main(int argc, char** argv) {
@@ -195,6 +215,7 @@ int main(int argc, char** argv) {
         worst_median = std::max(worst_median, score.median);
         worst_p95 = std::max(worst_p95, score.p95);
     }
+    oneMore();
     std::sort(pooled.begin(), pooled.end());
     std::printf("pooled: median %.2f%%, 95th %.2f%%; worst fixture %.2f%% / %.2f%%; intervals hold %.1f%%\n",
                 100 * pooled[pooled.size() / 2], 100 * pooled[pooled.size() * 95 / 100], 100 * worst_median,

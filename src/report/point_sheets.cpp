@@ -132,6 +132,8 @@ class Sheets {
         auto plan = planOf(bench_, run, plane);
         plan.way = wayOf(bench_, run, plane);
         plan.route = plan.numbers = true;
+        for (const auto& value : plan.values)
+            plan.faces.push_back({value ? text(ppfdFigure(*value)) : QString(), printed().ground});
         const QRectF area(kMargin, y, kWide - 2 * kMargin, 470);
         paintPlan(p_, area, plan, printed(), true);
         const double used = (kWide - 2 * kMargin - 36) * plan.width.value() / plan.length.value() + 40;
@@ -146,8 +148,10 @@ class Sheets {
         double x = kMargin;
         double y = top;
         int number = 0;
+        const auto read = readingOfCell(*plane.grid, plane.readings);
         for (const auto cell : way) {
             ++number;
+            if (read[static_cast<std::size_t>(cell.row * plane.grid->columns() + cell.column)] >= 0) continue;
             if (y + kRow > kTall - kMargin) {
                 y = top;
                 x += kColumn;

@@ -192,6 +192,30 @@ class TestFit : public QObject {
         QVERIFY(fit->model.relative_residual > 0.02 && fit->model.relative_residual < 0.05);
     }
 
+    void readingsThatComeOneByOneLeadToTheSameFit() {
+        const Truth truth;
+        const auto whole = read(truth, 0.02, {150, 210, 270}, {150, 300, 450});
+        auto part = whole;
+        auto& last = part.runs[2].planes[2];
+        const auto rest = last.readings;
+        last.readings.resize(6);
+        auto stream = StreamingFit::begin(part, allRuns(part));
+        QVERIFY(stream);
+        const double before = stream->result().model.fluxError();
+        for (std::size_t i = 6; i < rest.size(); ++i) QVERIFY(stream->add(2, last.depth, rest[i]));
+        const auto fit = fitFixture(whole, allRuns(whole));
+        QCOMPARE(stream->result().model.readings, fit->model.readings);
+        QVERIFY(std::abs(stream->result().model.flux() / fit->model.flux() - 1.0) < 0.01);
+        QVERIFY(stream->result().model.fluxError() < before);
+        const auto [median, worst] = predictionError(whole, truth, stream->result().model);
+        QVERIFY2(median < 0.02 && worst < 0.10, qPrintable(QStringLiteral("%1 %2").arg(median).arg(worst)));
+        auto excluded = rest[0];
+        excluded.flag = flag::kExcluded;
+        QVERIFY(!stream->add(2, last.depth, excluded));
+        QVERIFY(!stream->add(9, last.depth, rest[0]));
+        QCOMPARE(stream->result().model.readings, fit->model.readings);
+    }
+
     void badReadingsAreNamedAndDoNotCount() {
         const Truth truth;
         auto bench = read(truth, 0.02, {150, 210, 270}, {150, 300, 450});

@@ -70,7 +70,32 @@ class Fitter {
         }
         if (!beam_.allFinite()) return problem("", "the readings contradict each other: no beam gives them");
         finish();
-        return std::move(result_);
+        return result_;
+    }
+
+    /// One more reading, by the linearisation that is there: its own row, one solution, no other row anew.
+    Expected<FitResult> add(std::size_t run_index, Millimetre depth, const Reading& reading) {
+        const auto at = std::find_if(runs_.begin(), runs_.end(),
+                                     [&](const RunScene& run) { return run.index == run_index; });
+        if (at == runs_.end()) return problem("", "the reading belongs to a run that is not fitted");
+        const auto before = data_.size();
+        Plane plane;
+        plane.depth = depth;
+        plane.readings = {reading};
+        std::set<long> rings;
+        std::set<std::pair<long, long>> planes;
+        addPlaneTo(static_cast<std::size_t>(at - runs_.begin()), plane, rings, planes);
+        if (data_.size() == before) return problem("", "the reading does not count or lies outside the tank");
+        addRow();
+        weigh();
+        step();
+        model_ = design_ * beam_ + slopes_ * (nuisanceVector() - linearised_);
+        const auto model = result_.model;
+        result_ = {};
+        result_.model = model;
+        result_.model.covariance.clear();
+        finish();
+        return result_;
     }
 
   private:
@@ -88,7 +113,7 @@ class Fitter {
             hangAt(scene, hangingPlaces(run, scene.length_mm), run.height,
                    run.level_pct.value_or(100.0) / 100.0, {});
             runs_.push_back({index, scene});
-            for (const auto& plane : run.planes) addPlane(run, plane, rings, planes);
+            for (const auto& plane : run.planes) addPlaneTo(runs_.size() - 1, plane, rings, planes);
         }
         nuisances_.run_height.assign(runs_.size(), 0.0);
         nuisances_.run_level.assign(runs_.size(), 0.0);
@@ -106,20 +131,21 @@ class Fitter {
         return std::nullopt;
     }
 
-    void addPlane(const Run& run, const Plane& plane, std::set<long>& rings,
-                  std::set<std::pair<long, long>>& planes) {
-        const auto& scene = runs_.back().scene;
+    void addPlaneTo(std::size_t run_number, const Plane& plane, std::set<long>& rings,
+                    std::set<std::pair<long, long>>& planes) {
+        const auto& scene = runs_[run_number].scene;
+        const auto& run = bench_.runs[runs_[run_number].index];
         for (const auto& reading : plane.readings) {
             const bool inside = reading.x.value() <= scene.length_mm && reading.y.value() <= scene.width_mm;
             if (!reading.counts() || !inside || !(reading.mean.value() > 0.0)) continue;
             const double noise = std::max(options_.least_noise,
                                           reading.relativeStandardError().value_or(options_.unknown_noise));
-            data_.push_back(
-                {runs_.size() - 1,
-                 {reading.x.value(), reading.y.value(), plane.depth.value()},
-                 reading.mean.value(),
-                 noise,
-                 {runs_.back().index, plane.depth, reading.x, reading.y, reading.mean.value(), 0, 0, false}});
+            data_.push_back({run_number,
+                             {reading.x.value(), reading.y.value(), plane.depth.value()},
+                             reading.mean.value(),
+                             noise,
+                             {runs_[run_number].index, plane.depth, reading.x, reading.y,
+                              reading.mean.value(), 0, 0, false}});
             const double away =
                 std::hypot(reading.x.value() - scene.length_mm / 2, reading.y.value() - scene.width_mm / 2);
             rings.insert(std::lround(away / 10.0));
@@ -183,7 +209,37 @@ class Fitter {
 
     static constexpr std::array<double, kSharedCount> kSteps{1.0, 2.0, 2.0, 0.02, 0.02};
 
+    /// Row and slopes of the datum that came last, where the others were linearised.
+    void addRow() {
+        const auto now = nuisances_;
+        nuisances_ = at_linearisation_;
+        const auto whole = std::move(data_);
+        data_ = {whole.back()};
+        const Eigen::MatrixXd row = designAt(nuisances_.shared);
+        const double value = (row * beam_)(0);
+        Eigen::RowVectorXd slope = Eigen::RowVectorXd::Zero(slopes_.cols());
+        for (Eigen::Index j = 0; j < kSharedCount; ++j) {
+            if (j == kReflectance && !paintedWalls()) continue;
+            auto moved = nuisances_.shared;
+            moved[static_cast<std::size_t>(j)] += kSteps[static_cast<std::size_t>(j)];
+            slope(j) = ((designAt(moved) * beam_)(0) - value) / kSteps[static_cast<std::size_t>(j)];
+        }
+        const auto run = static_cast<Eigen::Index>(whole.back().run);
+        slope(kSharedCount + 2 * run) = slope(kHeight);
+        slope(kSharedCount + 2 * run + 1) = value;
+        data_ = whole;
+        nuisances_ = now;
+        const auto n = design_.rows();
+        design_.conservativeResize(n + 1, Eigen::NoChange);
+        slopes_.conservativeResize(n + 1, Eigen::NoChange);
+        design_.row(n) = row.row(0);
+        slopes_.row(n) = slope;
+        model_ = design_ * beam_ + slopes_ * (nuisanceVector() - linearised_);
+    }
+
     void linearise() {
+        at_linearisation_ = nuisances_;
+        linearised_ = nuisanceVectorOf(kSharedCount + 2 * static_cast<Eigen::Index>(runs_.size()));
         design_ = designAt(nuisances_.shared);
         model_ = design_ * beam_;
         slopes_.resize(design_.rows(), kSharedCount + 2 * static_cast<Eigen::Index>(runs_.size()));
@@ -302,7 +358,7 @@ class Fitter {
         const Eigen::MatrixXd x = whitened();
         const Eigen::VectorXd y = weights_.cwiseSqrt().cwiseQuotient(noise_).cwiseProduct(values());
         const Eigen::MatrixXd xx = x.transpose() * x;
-        const Eigen::VectorXd xy = x.transpose() * (y + x.rightCols(slopes_.cols()) * nuisanceVector());
+        const Eigen::VectorXd xy = x.transpose() * (y + x.rightCols(slopes_.cols()) * linearised_);
         double best = -1e300;
         for (const double roughness : kRoughness) {
             Eigen::MatrixXd prior = Eigen::MatrixXd::Zero(xx.rows(), xx.cols());
@@ -320,8 +376,9 @@ class Fitter {
         }
     }
 
-    Eigen::VectorXd nuisanceVector() const {
-        Eigen::VectorXd q(slopes_.cols());
+    Eigen::VectorXd nuisanceVector() const { return nuisanceVectorOf(slopes_.cols()); }
+    Eigen::VectorXd nuisanceVectorOf(Eigen::Index size) const {
+        Eigen::VectorXd q(size);
         for (Eigen::Index j = 0; j < q.size(); ++j) q(j) = nuisance(j);
         return q;
     }
@@ -329,7 +386,7 @@ class Fitter {
     /// Normal equations in (beam, nuisances), the nuisances as they are, not their change.
     void normal(Eigen::MatrixXd& h, Eigen::VectorXd& g) const {
         const Eigen::MatrixXd x = whitened();
-        const Eigen::VectorXd q = nuisanceVector();
+        const Eigen::VectorXd& q = linearised_;
         Eigen::VectorXd y = weights_.cwiseSqrt().cwiseQuotient(noise_).cwiseProduct(values());
         y += x.rightCols(q.size()) * q;
         h = x.transpose() * x;
@@ -493,13 +550,15 @@ class Fitter {
         LightScene scene;
     };
 
-    const Bench& bench_;
-    const std::vector<std::size_t>& run_indices_;
-    const FitOptions& options_;
+    const Bench bench_;
+    const std::vector<std::size_t> run_indices_;
+    const FitOptions options_;
     std::vector<RunScene> runs_;
     std::vector<Datum> data_;
     std::vector<ModelEmitter> emitters_;
     Nuisances nuisances_;
+    Nuisances at_linearisation_;
+    Eigen::VectorXd linearised_;
     double described_reflectance_ = 0.05;
     double roughness_ = 0.2;
     Eigen::VectorXd beam_;
@@ -512,6 +571,36 @@ class Fitter {
 };
 
 }  // namespace
+
+class StreamingFit::Impl : public Fitter {
+  public:
+    using Fitter::Fitter;
+    FitResult result;
+};
+
+StreamingFit::StreamingFit(std::unique_ptr<Impl> impl) : impl_(std::move(impl)) {}
+StreamingFit::StreamingFit(StreamingFit&&) noexcept = default;
+StreamingFit& StreamingFit::operator=(StreamingFit&&) noexcept = default;
+StreamingFit::~StreamingFit() = default;
+
+Expected<StreamingFit> StreamingFit::begin(const Bench& bench, const std::vector<std::size_t>& runs,
+                                           const FitOptions& options) {
+    if (runs.empty()) return problem("", "there is no run to fit");
+    auto impl = std::make_unique<Impl>(bench, runs, options);
+    auto result = impl->fit();
+    if (!result) return tl::make_unexpected(result.error());
+    impl->result = std::move(*result);
+    return StreamingFit(std::move(impl));
+}
+
+const FitResult& StreamingFit::result() const { return impl_->result; }
+
+Expected<bool> StreamingFit::add(std::size_t run, Millimetre depth, const Reading& reading) {
+    auto result = impl_->add(run, depth, reading);
+    if (!result) return tl::make_unexpected(result.error());
+    impl_->result = std::move(*result);
+    return true;
+}
 
 int FitResult::distrusted() const {
     return static_cast<int>(

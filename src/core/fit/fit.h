@@ -1,5 +1,6 @@
 #pragma once
 
+#include <memory>
 #include <optional>
 #include <stop_token>
 
@@ -87,6 +88,27 @@ struct FitResult {
 /// plane.
 Expected<FitResult> fitFixture(const Bench& bench, const std::vector<std::size_t>& runs,
                                const FitOptions& options = {});
+
+/// A fit that takes one reading after the other: each costs its own row and one solution of the normal
+/// equations, by the linearisation of the beginning. Begin anew when heights or tanks are added, and now and
+/// then besides.
+class StreamingFit {
+  public:
+    static Expected<StreamingFit> begin(const Bench& bench, const std::vector<std::size_t>& runs,
+                                        const FitOptions& options = {});
+    StreamingFit(StreamingFit&&) noexcept;
+    StreamingFit& operator=(StreamingFit&&) noexcept;
+    ~StreamingFit();
+
+    const FitResult& result() const;
+    /// `run` is one of those it began with. Refused, and nothing changed, when the reading does not count.
+    Expected<bool> add(std::size_t run, Millimetre depth, const Reading& reading);
+
+  private:
+    class Impl;
+    explicit StreamingFit(std::unique_ptr<Impl> impl);
+    std::unique_ptr<Impl> impl_;
+};
 
 /// The same when nobody knows the fixture's emitters: a point, clusters, bars, a pair and panels are tried,
 /// and the one with the least misfit is taken and named in FitResult::cannot_tell.
