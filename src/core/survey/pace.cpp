@@ -14,7 +14,8 @@ namespace {
 constexpr double kPointPause = 300.0;
 constexpr double kPlanePause = 1800.0;
 constexpr double kRunPause = 7200.0;
-constexpr double kNotTaken = 1.5;  // s; nobody reads that fast
+constexpr std::size_t kLatest = 2000;  // readings
+constexpr double kNotTaken = 1.5;      // s; nobody reads that fast
 
 struct Taken {
     double time;
@@ -23,13 +24,16 @@ struct Taken {
     std::size_t plane_index;
 };
 
+/// Of the latest runs: today's pace, and not the whole past of a large project.
 std::vector<Taken> takenReadings(const Bench& bench) {
     std::vector<Taken> taken;
-    for (std::size_t run = 0; run < bench.runs.size(); ++run)
+    for (std::size_t back = 0; back < bench.runs.size() && taken.size() < kLatest; ++back) {
+        const auto run = bench.runs.size() - 1 - back;
         for (std::size_t plane = 0; plane < bench.runs[run].planes.size(); ++plane)
             for (const auto& reading : bench.runs[run].planes[plane].readings)
                 if (const auto time = secondsOf(reading.time))
                     taken.push_back({*time, run, bench.runs[run].planes[plane].id, plane});
+    }
     std::stable_sort(taken.begin(), taken.end(),
                      [](const Taken& a, const Taken& b) { return a.time < b.time; });
     return taken;

@@ -17,8 +17,8 @@ struct Pace {
 /// Fewer timed points than this are no pace.
 inline constexpr int kLeastTimed = 10;
 
-/// Medians over all readings with ISO times; pauses (5 min between points, 30 min between planes, 2 h between
-/// runs) are not counted, nor are readings of one second, as of an import.
+/// Medians over the latest runs with ISO times (about 2000 readings); pauses (5 min between points, 30 min
+/// between planes, 2 h between runs) are not counted, nor are readings of one second, as of an import.
 Pace paceOf(const Bench& bench);
 
 /// Seconds since 1970 of "2026-11-25T08:30:00" with or without a zone's letters behind; nothing for other
