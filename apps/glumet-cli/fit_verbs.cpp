@@ -131,6 +131,18 @@ Expected<Bench> benchFor(const FitQuestion& q, FitOptions& options, bool& layout
     return bench;
 }
 
+Json countsJson(const std::vector<CountRow>& rows) {
+    Json list = Json::array();
+    for (const auto& row : rows)
+        list.push_back({{"count", row.count},
+                        {"along", row.along == RowAlong::Length ? "length" : "width"},
+                        {"turned", row.turned},
+                        {"share_pct", row.share * 100.0},
+                        {"level_pct", row.level_pct},
+                        {"centres_mm", row.centres_mm}});
+    return list;
+}
+
 /// The runs of the first configuration: one model is of one fixture as it was set.
 std::vector<std::size_t> runsOf(const Bench& bench) { return sweepsOf(bench).front().runs; }
 
@@ -221,12 +233,22 @@ Expected<Output> spacingVerb(const SpacingQuestion& q) {
     if (q.depth_mm) question.depth = Millimetre(*q.depth_mm);
     question.columns = q.columns;
     question.rows = q.rows;
-    if (q.band) question.band = *q.band;
+    if (q.band) question.goal.band = *q.band;
+    if (q.ceiling) question.goal.ceiling = Ppfd(*q.ceiling);
+    if (q.floor) question.goal.floor = Ppfd(*q.floor);
+    question.along = q.crosswise ? RowAlong::Width : RowAlong::Length;
+    question.turned = q.turned;
+    question.inner = q.spread_inner ? InnerOnes::Spread : InnerOnes::Stay;
+    question.symmetric = !q.each;
+    question.over = q.volume ? Over::Volume : Over::Points;
+    question.limits.canopy_length_mm = q.canopy_length_mm;
+    question.limits.canopy_width_mm = q.canopy_width_mm;
     const auto answer = spacing(*model, question);
     if (!answer) return problem("--" + answer.error().where, answer.error().what);
     Json evidence = Json::array();
     for (const auto& step : answer->steps)
         evidence.push_back({{"outward_mm", step.outward_mm},
+                            {"centres_mm", step.centres_mm},
                             {"edge_umol_m2_s", step.edge},
                             {"centre_umol_m2_s", step.centre},
                             {"share_pct", step.share * 100.0},
@@ -239,30 +261,61 @@ Expected<Output> spacingVerb(const SpacingQuestion& q) {
         schools.push_back({{"school", school.school},
                            {"centres_mm", school.speaks() ? Json(school.centres_mm) : Json(nullptr)},
                            {"share_pct", school.best * 100.0},
+                           {"level_pct", school.level_pct},
                            {"reason", school.reason},
                            {"evidence", evidence}});
         text += fmt::format("{}: {}\n", school.school, school.reason);
     }
-    return Output{Json{{"schools", schools}}.dump(2), text};
+    Json json{{"schools", schools}};
+    if (q.fewest_pct) {
+        const auto rows = counts(*model, question, *q.fewest_pct / 100.0);
+        if (!rows) return tl::make_unexpected(rows.error());
+        json["counts"] = countsJson(*rows);
+        for (const auto& row : *rows)
+            text += fmt::format("{} {}{}: {} in band at {:.0f} %\n", row.count,
+                                row.along == RowAlong::Length ? "lengthwise" : "crosswise",
+                                row.turned ? ", turned" : "", percentText(row.share), row.level_pct);
+    }
+    return Output{json.dump(2), text};
 }
 
-Expected<Output> intensityVerb(const std::string& model_file, const std::string& scene_file,
+Expected<Output> intensityVerb(const std::vector<std::string>& model_files, const std::string& scene_file,
                                const Band& band) {
-    const auto model = readFile(model_file, readModel);
-    if (!model) return tl::make_unexpected(model.error());
     const auto scene = modelScene(scene_file);
     if (!scene) return tl::make_unexpected(scene.error());
-    std::vector<double> values;
-    for (const auto depth : scene->file.depths)
-        for (const auto& value : predictAt(*model, *scene, depth)) values.push_back(value.ppfd);
-    const auto verdict = intensity(values, band);
-    const Json json{{"level_pct", verdict.best.level_pct},
-                    {"share_in_band", verdict.best.share},
-                    {"plateau_pct", {verdict.best.plateau_low_pct, verdict.best.plateau_high_pct}},
-                    {"share_five_less", verdict.five_less},
-                    {"share_five_more", verdict.five_more},
-                    {"reason", verdict.reason}};
-    return Output{json.dump(2), verdict.reason + "\n"};
+    Goal goal;
+    goal.band = band;
+    std::vector<std::string> names;
+    std::vector<LitPoints> channels;
+    for (const auto& file : model_files) {
+        const auto model = readFile(file, readModel);
+        if (!model) return tl::make_unexpected(model.error());
+        names.push_back(model->configuration);
+        channels.emplace_back();
+        for (const auto depth : scene->file.depths)
+            for (const auto& value : predictAt(*model, *scene, depth))
+                channels.back().values.push_back(value.ppfd);
+    }
+    LitPoints together = channels.front();
+    for (std::size_t c = 1; c < channels.size(); ++c)
+        for (std::size_t i = 0; i < together.values.size(); ++i) together.values[i] += channels[c].values[i];
+    const auto verdict = goalLevel(together, goal);
+    Json json{{"level_pct", verdict.best.level_pct},
+              {"share_in_band", verdict.best.share},
+              {"plateau_pct", {verdict.best.plateau_low_pct, verdict.best.plateau_high_pct}},
+              {"share_five_less", verdict.five_less},
+              {"share_five_more", verdict.five_more},
+              {"reason", verdict.reason}};
+    std::string text = verdict.reason + "\n";
+    if (channels.size() > 1) {
+        const auto mix = channelMix(names, channels, goal);
+        json["channels"] = Json::array();
+        for (std::size_t c = 0; c < names.size(); ++c)
+            json["channels"].push_back({{"model", names[c]}, {"level_pct", mix.level_pct[c]}});
+        json["mix_share_in_band"] = mix.share;
+        text += mix.reason + "\n";
+    }
+    return Output{json.dump(2), text};
 }
 
 }  // namespace glumet::cli

@@ -22,6 +22,7 @@ struct Arguments {
     cli::HeightQuestion height;
     cli::FitQuestion fit;
     cli::SpacingQuestion spacing;
+    std::vector<std::string> models;
     std::string model;
     std::string grid;
     double ceiling = 0.0;
@@ -165,8 +166,19 @@ int main(int argc, char** argv) {
     auto* spacing_depth = spacing->add_option("--depth-mm", a.depth_mm, "default: half the water");
     spacing->add_option("--grid", a.grid, "NXxNY; default: cells of about 100 mm");
     spacing->add_option("--band", a.band, "LO:HI, for band fill");
+    spacing->add_option("--ceiling", a.spacing.ceiling, "nothing above it, for band fill");
+    spacing->add_option("--floor", a.spacing.floor, "nothing below it at the bottom, for band fill");
+    spacing->add_flag("--crosswise", a.spacing.crosswise, "the row runs along the width");
+    spacing->add_flag("--turned", a.spacing.turned, "each fixture turned by 90 degrees");
+    spacing->add_flag("--spread", a.spacing.spread_inner, "inner ones stay evenly between the outermost");
+    spacing->add_flag("--each", a.spacing.each, "seam and band fill move each fixture by itself");
+    spacing->add_flag("--volume", a.spacing.volume, "band fill judges the whole volume");
+    spacing->add_option("--canopy-length-mm", a.spacing.canopy_length_mm, "bodies stay within it");
+    spacing->add_option("--canopy-width-mm", a.spacing.canopy_width_mm, "bodies stay within it");
+    spacing->add_option("--fewest-for", a.spacing.fewest_pct,
+                        "also the fewest fixtures that put so many percent into the band");
     auto* intensity = addVerb(app, "intensity", "how bright to run a scene of fitted fixtures", a, 1);
-    intensity->add_option("--model", a.model, "model file")->required();
+    intensity->add_option("--model", a.models, "model file; several are channels of one fixture")->required();
     intensity->add_option("--band", a.band, "LO:HI in µmol·m⁻²·s⁻¹")->required();
     auto* import = addVerb(app, "import", "add files to a project", a, kManyFiles);
     import->add_option("--into", a.into, "project")->required();
@@ -227,7 +239,7 @@ int main(int argc, char** argv) {
             [&]() -> Expected<cli::Output> {
                 const auto band = cli::bandFrom(a.band);
                 if (!band) return tl::make_unexpected(band.error());
-                return cli::intensityVerb(a.model, file, *band);
+                return cli::intensityVerb(a.models, file, *band);
             },
             a.json);
     if (import->parsed()) return answer([&] { return runImport(a); }, a.json);

@@ -75,9 +75,21 @@ struct SpacingQuestion {
     int columns = 0;
     int rows = 0;
     std::optional<Band> band;
+    std::optional<double> ceiling;
+    std::optional<double> floor;
+    bool crosswise = false;
+    bool turned = false;
+    bool spread_inner = false;
+    bool each = false;
+    bool volume = false;
+    double canopy_length_mm = 0.0;
+    double canopy_width_mm = 0.0;
+    std::optional<double> fewest_pct;  ///< also the fewest fixtures that put so much into the band
 };
 Expected<Output> spacingVerb(const SpacingQuestion& question);
-Expected<Output> intensityVerb(const std::string& model, const std::string& scene, const Band& band);
+/// Several models are channels of one fixture; then the best mix is sought besides.
+Expected<Output> intensityVerb(const std::vector<std::string>& models, const std::string& scene,
+                               const Band& band);
 
 /// What a verb does, asks and answers; nothing for an unknown one.
 std::optional<std::string> helpOf(const std::string& verb);

@@ -131,7 +131,7 @@ void press(MainWindow& window, const QString& letters) {
 int takeShot(MainWindow& window, Session& session, const QString& file, const QString& keys) {
     letSettle();
     press(window, keys);
-    while (session.fitting()) QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents);
+    while (session.fitting() || window.busy()) QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents);
     letSettle();
     if (auto* meter = dynamic_cast<SimulatedMeter*>(session.meter())) meter->advance(kShotSeconds);
     QCoreApplication::processEvents();

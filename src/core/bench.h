@@ -6,6 +6,7 @@
 #include <string>
 #include <vector>
 
+#include "core/goal.h"
 #include "core/light/beam.h"
 #include "core/quantity.h"
 
@@ -143,8 +144,7 @@ struct MeterProfile {
 /// How the reviewer measures and judges.
 struct Method {
     double spill_limit = 0.15;  ///< share of the grid mean that may be lost
-    Ppfd band_low{150};         ///< target band, inclusive
-    Ppfd band_high{300};
+    Goal goal;                  ///< what the fixture is judged for
     int grid_columns = 6;
     int grid_rows = 6;
     double settled_relative_error = 0.02;  ///< standard error of the mean at which a reading is settled
@@ -154,6 +154,7 @@ struct Method {
     int check_every = 0;                 ///< readings between two check points (reference or repeat); 0: none
     std::string school = "spill-limit";  ///< whose height is the headline
     std::string dissent;                 ///< the reviewer's own words against it; published
+    std::vector<Goal> goals;             ///< the reviewer's own profiles to choose from
 
     bool operator==(const Method&) const = default;
 };

@@ -2,6 +2,7 @@
 
 #include <fmt/format.h>
 
+#include <array>
 #include <cmath>
 
 #include "core/grid.h"
@@ -78,7 +79,17 @@ std::vector<Fixture> demoFixtures() {
     return all;
 }
 
-FixtureTruth truthOf(const Bench& bench, Id fixture_id, Id accessory) {
+/// A channel of the cluster by itself: its own lenses, its share of the light.
+struct ChannelTruth {
+    const char* name;
+    double half_angle_deg;
+    double share;
+};
+constexpr std::array kOsierChannels{ChannelTruth{"warm white", 45.0, 0.36},
+                                    ChannelTruth{"cool white", 44.0, 0.42},
+                                    ChannelTruth{"deep red", 39.0, 0.22}};
+
+FixtureTruth truthOf(const Bench& bench, Id fixture_id, Id accessory, const std::string& preset) {
     const auto* f = byId(bench.fixtures, fixture_id);
     const std::string name = f == nullptr ? "" : f->name;
     const auto flux = [&](double per_joule) {
@@ -86,6 +97,10 @@ FixtureTruth truthOf(const Bench& bench, Id fixture_id, Id accessory) {
         return PhotonFlux(per_joule * watt);
     };
     if (name == "Osier 60" && accessory != 0) return {*Beam::cosinePower(1.0), flux(1.72)};
+    if (name == "Osier 60")
+        for (const auto& channel : kOsierChannels)
+            if (preset == channel.name)
+                return {*Beam::halfAngle(channel.half_angle_deg), flux(1.95 * channel.share)};
     if (name == "Osier 60") return {*Beam::halfAngle(44.0), flux(1.95)};
     if (name == "Osier 60, 9000 h") return {*Beam::halfAngle(45.0), flux(1.70)};
     if (name == "Sallow 110") return {*Beam::halfAngle(55.0), flux(1.80)};
@@ -105,7 +120,8 @@ struct Planted {
     bool room_light = false;
     bool wrong_mode = false;
     bool slipped_probe = false;
-    int readings = -1;  ///< break off after so many; −1 is all
+    double draw_share = 1.0;  ///< of the rating, of what is on
+    int readings = -1;        ///< break off after so many; −1 is all
 };
 
 constexpr std::uint64_t kAgainSeed = 1000;
@@ -113,6 +129,7 @@ constexpr double kRoomLight = 7.5;
 constexpr double kDeadShare = 0.54;
 constexpr double kSlipMm = 55.0;
 constexpr double kWrongMode = 1.0 / 1.32;
+constexpr double kHungTooHighMm = 22.0;
 
 class DemoMaker {
   public:
@@ -132,11 +149,14 @@ class DemoMaker {
         for (const double h : {80, 120, 160, 200}) addRun(kRushlight, 0, h, {});
         for (const double h : {120, 160, 200, 240, 280}) addRun(kOsierAged, 0, h, {});
         planSpacing();
+        for (const double h : {150, 210})
+            for (const auto& channel : kOsierChannels) addChannelRun(channel, h);
         return std::move(bench_);
     }
 
   private:
-    /// What the team wants to read next: two clusters over the raceway, moved outward. Nothing is read yet.
+    /// Two clusters over the raceway, moved outward: the narrowest is not read yet, the second was hung too
+    /// high by mistake.
     void planSpacing() {
         const auto& raceway = bench_.tanks[1];
         SurveyMethod method;
@@ -150,8 +170,32 @@ class DemoMaker {
         for (auto& run : *planned) {
             run.id = static_cast<Id>(bench_.runs.size()) + 1;
             for (auto& plane : run.planes) plane.id = next_plane_++;
+            if (run.placement != placementText(withSpread(raceway.length, 2, method.spreads.front())))
+                readPlanned(run, run.placement == placementText(withSpread(raceway.length, 2,
+                                                                           method.spreads[1]))
+                                     ? kHungTooHighMm
+                                     : 0.0);
             bench_.runs.push_back(std::move(run));
         }
+    }
+
+    void readPlanned(Run& run, double too_high_mm) {
+        auto as_hung = run;
+        as_hung.height = as_hung.height + Millimetre(too_high_mm);
+        SimulatedBench sim(sceneOf(bench_, as_hung), {}, seed_ + static_cast<std::uint64_t>(run.id));
+        run.warm_up_min = 25;
+        run.dark_reading = Ppfd(0.2);
+        for (auto& plane : run.planes)
+            for (const auto cell : serpentine(*plane.grid))
+                plane.readings.push_back(read(sim, run, plane, cell, {.draw_share = 2.0}, 0.0));
+    }
+
+    void addChannelRun(const ChannelTruth& channel, double height) {
+        auto run = newRun(kOsier, 0, height);
+        run.preset = channel.name;
+        run.label += fmt::format(" {}", channel.name);
+        fillPlanes(run, {.draw_share = channel.share});
+        bench_.runs.push_back(std::move(run));
     }
 
     void addCheck(const Run& run, CheckKind kind, double value, const CheckVerdict& verdict,
@@ -201,7 +245,7 @@ class DemoMaker {
         plane.readings.push_back(std::move(reading));
     }
 
-    void addRun(Id fixture_id, Id accessory, double height, const Planted& planted) {
+    Run newRun(Id fixture_id, Id accessory, double height) const {
         Run run;
         run.id = static_cast<Id>(bench_.runs.size()) + 1;
         run.fixture = fixture_id;
@@ -211,10 +255,17 @@ class DemoMaker {
         run.preset = "all channels full";
         run.level_pct = 100.0;
         run.height = Millimetre(height);
-        run.warm_up_min = std::round(24.0 + 3.0 * noise_.normal());
-        run.dark_reading = Ppfd(planted.room_light ? kRoomLight : 0.2);
+        run.warm_up_min = 25;
+        run.dark_reading = Ppfd(0.2);
         run.label =
             fmt::format("{:02} {} {:.0f}", run.id, byId(bench_.fixtures, fixture_id)->name, height / 10.0);
+        return run;
+    }
+
+    void addRun(Id fixture_id, Id accessory, double height, const Planted& planted) {
+        auto run = newRun(fixture_id, accessory, height);
+        run.warm_up_min = std::round(24.0 + 3.0 * noise_.normal());
+        if (planted.room_light) run.dark_reading = Ppfd(kRoomLight);
         fillPlanes(run, planted);
         addChecks(run, planted);
         bench_.runs.push_back(std::move(run));
@@ -236,7 +287,8 @@ class DemoMaker {
                 --left;
                 const bool slips = planted.slipped_probe && depth == 150.0 && cell == Cell{4, 1};
                 plane.readings.push_back(read(sim, run, plane, cell, planted, slips ? kSlipMm : 0.0));
-                if (run.fixture == kOsier && run.accessory == 0) addCheckReading(again, run, plane);
+                if (run.fixture == kOsier && run.accessory == 0 && planted.draw_share == 1.0)
+                    addCheckReading(again, run, plane);
             }
             run.planes.push_back(std::move(plane));
         }
@@ -255,7 +307,8 @@ class DemoMaker {
         scale(reading, factor, planted.room_light ? kRoomLight : 0.2);
         const double rated = byId(bench_.fixtures, run.fixture)->rated_power->value();
         const double drawn =
-            rated * (planted.half_dead_driver ? kDeadShare : 0.99) * (1.0 + 0.002 * noise_.normal());
+            rated * planted.draw_share * (planted.half_dead_driver ? kDeadShare : 0.99) *
+            (1.0 + 0.002 * noise_.normal());
         reading.power = Watt(std::round(drawn * 10.0) / 10.0);
         reading.time = nextTime();
         return reading;
@@ -328,7 +381,7 @@ Bench demoReadings(std::uint64_t seed) { return DemoMaker(seed).make(); }
 LightScene sceneOf(const Bench& bench, const Run& run) {
     const auto* tank = byId(bench.tanks, run.tank);
     auto scene = emptyScene(tank == nullptr ? Tank{} : *tank, run.water == WaterState::Dry);
-    const auto truth = truthOf(bench, run.fixture, run.accessory);
+    const auto truth = truthOf(bench, run.fixture, run.accessory, run.preset);
     scene.beams = {truth.beam};
     const auto* known = byId(bench.fixtures, run.fixture);
     const auto emitters = latticeEmitters(known == nullptr ? Fixture{} : *known, truth.flux, 0);

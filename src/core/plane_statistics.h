@@ -8,14 +8,6 @@
 
 namespace glumet {
 
-/// A target range of PPFD, both ends included; low ≤ high.
-struct Band {
-    Ppfd low{0};
-    Ppfd high{0};
-
-    bool contains(Ppfd ppfd) const { return ppfd >= low && ppfd <= high; }
-};
-
 /// Figures of one plane over its counted readings (n of them).
 struct PlaneStatistics {
     int n = 0;

@@ -61,4 +61,18 @@ const Plane* planeAt(const Run& run, Millimetre depth) {
     return nullptr;
 }
 
+const Sweep& singleOf(const std::vector<Sweep>& sweeps, const Sweep& sweep) {
+    const auto& of = sweep.configuration;
+    if (of.fixtures == 1) return sweep;
+    const Sweep* best = nullptr;
+    for (const auto& other : sweeps) {
+        const auto& c = other.configuration;
+        if (c.fixtures != 1 || c.fixture != of.fixture || c.accessory != of.accessory ||
+            c.preset != of.preset || c.level_pct != of.level_pct)
+            continue;
+        if (best == nullptr || other.runs.size() > best->runs.size()) best = &other;
+    }
+    return best == nullptr ? sweep : *best;
+}
+
 }  // namespace glumet

@@ -33,6 +33,10 @@ struct Sweep {
 /// Groups all runs, in the order in which each configuration first appears.
 std::vector<Sweep> sweepsOf(const Bench& bench);
 
+/// The sweep of one fixture alone, set as those of this sweep are, in whatever tank, that holds most runs;
+/// the sweep itself where there is none or it is one.
+const Sweep& singleOf(const std::vector<Sweep>& sweeps, const Sweep& sweep);
+
 /// "Osier 60, all on, with diffuser": fixture and whatever sets this configuration apart.
 std::string configurationName(const Bench& bench, const Configuration& configuration);
 

@@ -232,10 +232,46 @@ MeterProfile meterOf(const Json& json) {
     return m;
 }
 
+Json toJson(const Goal& g) {
+    Json json{{"name", g.name},
+              {"school", g.school},
+              {"band_low_umol_m2_s", g.band.low.value()},
+              {"band_high_umol_m2_s", g.band.high.value()},
+              {"photoperiod_h", g.photoperiod_h},
+              {"zone_from_mm", g.zone_from.value()},
+              {"zone_to_mm", g.zone_to.value()}};
+    putOptional(json, "ceiling_umol_m2_s", g.ceiling);
+    putOptional(json, "floor_umol_m2_s", g.floor);
+    return json;
+}
+
+Goal goalOf(const Json& json) {
+    Goal g;
+    g.name = json.at("name").get<std::string>();
+    g.school = json.at("school").get<std::string>();
+    g.band.low = Ppfd(numberAt(json, "band_low_umol_m2_s", 0.0));
+    g.band.high = Ppfd(numberAt(json, "band_high_umol_m2_s", g.band.low.value()));
+    g.photoperiod_h = numberAt(json, "photoperiod_h", 0.0);
+    g.zone_from = Millimetre(numberAt(json, "zone_from_mm", 0.0));
+    g.zone_to = Millimetre(numberAt(json, "zone_to_mm", g.zone_from.value()));
+    g.ceiling = optionalAt<Ppfd>(json, "ceiling_umol_m2_s");
+    g.floor = optionalAt<Ppfd>(json, "floor_umol_m2_s");
+    return g;
+}
+
+/// Up to version 3 a method held the band alone.
+Goal goalOfMethod(const Json& json) {
+    if (json.contains("goal")) return goalOf(json.at("goal"));
+    Goal g;
+    g.band.low = Ppfd(numberAt(json, "band_low_umol_m2_s", 0.0));
+    g.band.high = Ppfd(numberAt(json, "band_high_umol_m2_s", g.band.low.value()));
+    return g;
+}
+
 Json toJson(const Method& m) {
+    Json goals = Json::array();
+    for (const auto& goal : m.goals) goals.push_back(toJson(goal));
     return {{"spill_limit", m.spill_limit},
-            {"band_low_umol_m2_s", m.band_low.value()},
-            {"band_high_umol_m2_s", m.band_high.value()},
             {"grid_columns", m.grid_columns},
             {"grid_rows", m.grid_rows},
             {"settled_relative_error", m.settled_relative_error},
@@ -244,14 +280,16 @@ Json toJson(const Method& m) {
             {"note", m.note},
             {"check_every", m.check_every},
             {"school", m.school},
-            {"dissent", m.dissent}};
+            {"dissent", m.dissent},
+            {"goal", toJson(m.goal)},
+            {"goals", goals}};
 }
 
 Method methodOf(const Json& json) {
     Method m;
     m.spill_limit = numberAt(json, "spill_limit", 0.0);
-    m.band_low = Ppfd(numberAt(json, "band_low_umol_m2_s", 0.0));
-    m.band_high = Ppfd(numberAt(json, "band_high_umol_m2_s", m.band_low.value()));
+    m.goal = goalOfMethod(json);
+    for (const auto& goal : listAt(json, "goals")) m.goals.push_back(goalOf(goal));
     m.grid_columns = static_cast<int>(numberAt(json, "grid_columns", 1.0));
     m.grid_rows = static_cast<int>(numberAt(json, "grid_rows", 1.0));
     m.settled_relative_error = numberAt(json, "settled_relative_error", 0.0);

@@ -11,7 +11,8 @@ namespace glumet {
 /// Version of the bench description that this program writes and the newest it reads.
 ///   1 (2026-11-24): first version. 2 (2026-11-25): a fixture's beam and photon flux.
 ///   3 (2026-11-25): obstacles, cells left out and named, meter response and corrections, checks of a run.
-inline constexpr int kBenchJsonVersion = 3;
+///   4 (2026-11-25): the goal whole, and the reviewer's own goals.
+inline constexpr int kBenchJsonVersion = 4;
 
 /// Writes everything of a bench but its readings: tanks, fixtures, accessories, meters, method, and the
 /// runs with their planes' grids. Lengths in mm, powers in W, PPFD in µmol·m⁻²·s⁻¹, named in each key.

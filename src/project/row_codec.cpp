@@ -5,6 +5,8 @@
 #include <QJsonObject>
 #include <array>
 
+#include "project/goal_text.h"
+
 namespace glumet {
 namespace {
 
@@ -289,8 +291,8 @@ QVariantList valuesOf(const CommissionCheck& check) {
 QVariantList valuesOf(const QString& title, const Method& m) {
     return {title,
             m.spill_limit,
-            m.band_low.value(),
-            m.band_high.value(),
+            m.goal.band.low.value(),
+            m.goal.band.high.value(),
             m.grid_columns,
             m.grid_rows,
             m.settled_relative_error,
@@ -299,7 +301,9 @@ QVariantList valuesOf(const QString& title, const Method& m) {
             text(m.note),
             m.check_every,
             text(m.school),
-            text(m.dissent)};
+            text(m.dissent),
+            goalText(m.goal),
+            goalsText(m.goals)};
 }
 
 Tank tankFrom(const QSqlQuery& row) {
@@ -444,8 +448,8 @@ Method methodFrom(const QSqlQuery& row) {
     c.next();  // title
     Method m;
     m.spill_limit = c.number();
-    m.band_low = Ppfd(c.number());
-    m.band_high = Ppfd(c.number());
+    const double band_low = c.number();
+    const double band_high = c.number();
     m.grid_columns = c.whole();
     m.grid_rows = c.whole();
     m.settled_relative_error = c.number();
@@ -455,6 +459,9 @@ Method methodFrom(const QSqlQuery& row) {
     m.check_every = c.whole();
     m.school = c.word();
     m.dissent = c.word();
+    m.goal = goalFrom(c.next());
+    m.goal.band = {Ppfd(band_low), Ppfd(band_high)};
+    m.goals = goalsFrom(c.next());
     return m;
 }
 

@@ -19,7 +19,7 @@ QStringList dataTables() {
             "grid_columns INTEGER NOT NULL, grid_rows INTEGER NOT NULL, settled_error REAL NOT NULL, "
             "longest_reading_s REAL NOT NULL, height_error_mm REAL NOT NULL, method_note TEXT NOT NULL, "
             "check_every INTEGER NOT NULL DEFAULT 0, school TEXT NOT NULL DEFAULT 'spill-limit', "
-            "dissent TEXT NOT NULL DEFAULT '') "
+            "dissent TEXT NOT NULL DEFAULT '', goal TEXT NOT NULL DEFAULT '', goals TEXT NOT NULL DEFAULT '') "
             "STRICT"),
         QStringLiteral(
             "CREATE TABLE tank(id INTEGER PRIMARY KEY, name TEXT NOT NULL, length_mm REAL NOT NULL "
@@ -158,7 +158,7 @@ const QList<EditableTable>& editableTables() {
     static const QList<EditableTable> tables{
         {QStringLiteral("project"),
          words("title spill_limit band_low band_high grid_columns grid_rows settled_error "
-               "longest_reading_s height_error_mm method_note check_every school dissent")},
+               "longest_reading_s height_error_mm method_note check_every school dissent goal goals")},
         {QStringLiteral("tank"),
          words(
              "name length_mm width_mm water_depth_mm left_wall left_reflectance right_wall right_reflectance "
@@ -197,6 +197,9 @@ QStringList migrationStatements(int version) {
         statements += addColumns("fixture", {QStringLiteral("beam TEXT"), QStringLiteral("flux_umol_s REAL"),
                                              QStringLiteral("emitter_size_mm REAL NOT NULL DEFAULT 0")});
     if (version < 3) statements += toVersion3();
+    if (version < 4)
+        statements += addColumns("project", {QStringLiteral("goal TEXT NOT NULL DEFAULT ''"),
+                                             QStringLiteral("goals TEXT NOT NULL DEFAULT ''")});
     statements += renewTriggers();
     statements += QStringLiteral("PRAGMA user_version = %1").arg(kSchemaVersion);
     return statements;

@@ -14,7 +14,8 @@ inline constexpr quint32 kApplicationId = 0x474C4D54;
 ///   2 (2026-11-25): fixture.beam, fixture.flux_umol_s and fixture.emitter_size_mm.
 ///   3 (2026-11-25): tank.obstacles; meter.response, .cosine_error and .corrections; project.check_every,
 ///                   .school and .dissent; table commission.
-inline constexpr int kSchemaVersion = 3;
+///   4 (2026-11-25): project.goal and .goals.
+inline constexpr int kSchemaVersion = 4;
 
 /// A table whose edits can be undone, and its columns without the row number.
 struct EditableTable {

@@ -94,7 +94,7 @@ class ReviewMaker {
         for (const auto& run : bench.runs)
             if (configurationOf(run) == choice.configuration) r_.bench.runs.push_back(run);
         r_.unit = choice.unit;
-        r_.band = {bench.method.band_low, bench.method.band_high};
+        r_.band = bench.method.goal.band;
     }
 
     Expected<Review> make() {

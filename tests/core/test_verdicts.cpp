@@ -5,10 +5,13 @@
 #include "core/bench_maker.h"
 #include "core/demo_scenario.h"
 #include "core/grid.h"
+#include "core/lamp_maker.h"
 #include "core/verdicts/enough.h"
 #include "core/verdicts/goals.h"
 
 using namespace glumet;
+using glumet::testing::lamp;
+using glumet::testing::over;
 using glumet::testing::planeOfValues;
 
 namespace {
@@ -32,30 +35,6 @@ Bench sweepOf(const std::vector<double>& heights, const std::function<double(dou
 }
 
 bool inner(int i, int j) { return i > 0 && i < 3 && j > 0 && j < 3; }
-
-/// A narrow lamp: one emitter, its beam as bells of 50°.
-LightModel lamp() {
-    LightModel model;
-    model.fixture = "Fern 20";
-    model.emitters = {{0, 0, 1}};
-    model.body_length_mm = 120;
-    model.body_width_mm = 100;
-    const auto beam = *Beam::halfAngle(50.0);
-    for (std::size_t k = 0; k < model.beam.size(); ++k)
-        model.beam[k] =
-            100.0 * beam.intensity(std::cos(std::min(90.0, 5.0 * static_cast<double>(k)) * M_PI / 180.0));
-    model.covariance.assign(LightModel::kParameters * LightModel::kParameters, 0.0);
-    return model;
-}
-
-ArrayQuestion over(double length_mm) {
-    ArrayQuestion question;
-    Tank tank;
-    tank.length = Millimetre(length_mm);
-    question.tank = emptyScene(tank, false);
-    question.height = Millimetre(220);
-    return question;
-}
 
 }  // namespace
 
@@ -129,7 +108,9 @@ class TestVerdicts : public QObject {
         QVERIFY(best.level_pct >= 50.0 && best.level_pct <= 55.0);
         QVERIFY(best.plateau_low_pct <= best.level_pct && best.level_pct <= best.plateau_high_pct);
         QCOMPARE(bestLevel({10, 20}, {Ppfd(150), Ppfd(200)}).share, 0.0);
-        const auto verdict = intensity({300, 330, 360}, {Ppfd(150), Ppfd(200)});
+        Goal goal;
+        goal.band = {Ppfd(150), Ppfd(200)};
+        const auto verdict = goalLevel({{300, 330, 360}, {}}, goal);
         QVERIFY(verdict.five_less < 1.0);
         QVERIFY(!verdict.reason.empty());
     }
@@ -182,7 +163,7 @@ class TestVerdicts : public QObject {
 
     void moreFixturesFillMoreUntilTheGoal() {
         auto question = over(1500);
-        question.band = {Ppfd(40), Ppfd(120)};
+        question.goal.band = {Ppfd(40), Ppfd(120)};
         const auto rows = counts(lamp(), question, 0.9);
         QVERIFY(rows);
         QVERIFY(rows->size() >= 2);

@@ -16,14 +16,14 @@ class TestArray : public QObject {
     void theFittedFixtureIsHungOverAnotherTank() {
         QVERIFY(w_->openDemo());
         w_->window.showStage(StageId::Array);
-        QTRY_VERIFY_WITH_TIMEOUT(stage().answer().has_value(), 30'000);
-        QCOMPARE(stage().view()->centres().size(), std::size_t{2});
-        QVERIFY(w_->find<QLabel>("arrayFigures")->text().contains(QStringLiteral("Centres at")));
-        const auto before = stage().view()->centres();
+        QTRY_VERIFY_WITH_TIMEOUT(stage().verdicts() != nullptr && stage().light().shown(), 30'000);
+        QCOMPARE(stage().light().centres().size(), std::size_t{2});
+        QVERIFY(w_->find<QLabel>("arrayFigures")->text().contains(QStringLiteral("Centres ")));
+        const auto before = stage().light().centres();
         type("arrayCount", "3");
-        QCOMPARE(stage().view()->centres().size(), std::size_t{3});
+        QCOMPARE(stage().light().centres().size(), std::size_t{3});
         type("arrayCount", "none");
-        QCOMPARE(stage().view()->centres().size(), std::size_t{3});
+        QCOMPARE(stage().light().centres().size(), std::size_t{3});
         QVERIFY(!w_->lastWord().isEmpty());
         QVERIFY(before.size() == 2);
     }
@@ -31,33 +31,204 @@ class TestArray : public QObject {
     void schoolsHangThemAndTheKeysMoveThem() {
         QVERIFY(w_->openDemo());
         w_->window.showStage(StageId::Array);
-        QTRY_VERIFY_WITH_TIMEOUT(stage().answer().has_value(), 30'000);
+        QTRY_VERIFY_WITH_TIMEOUT(stage().verdicts() != nullptr && stage().light().shown(), 30'000);
         stage().hangBy(2);
         w_->settle();
-        QCOMPARE(stage().view()->centres(), stage().answer()->schools[2].centres_mm);
-        const auto before = stage().view()->centres();
+        QCOMPARE(stage().light().centres(), stage().verdicts()->spacing.schools[2].centres_mm);
+        const auto before = stage().light().centres();
         stage().view()->setFocus();
         w_->key(Qt::Key_Right);
-        QCOMPARE(stage().view()->centres()[0], before[0] + 5.0);
+        QCOMPARE(stage().light().centres()[0], before[0] + 5.0);
         // Bodies never overlap, however long it is pushed.
         for (int i = 0; i < 300; ++i) QTest::keyClick(stage().view(), Qt::Key_Right);
-        const auto& pushed = stage().view()->centres();
+        const auto& pushed = stage().light().centres();
         QVERIFY(pushed[1] - pushed[0] >= w_->session.bench().fixtures[0].length.value() - 1e-9);
     }
 
     void aFixtureIsDraggedByTheMouse() {
         QVERIFY(w_->openDemo());
         w_->window.showStage(StageId::Array);
-        QTRY_VERIFY_WITH_TIMEOUT(stage().answer().has_value(), 30'000);
+        QTRY_VERIFY_WITH_TIMEOUT(stage().verdicts() != nullptr && stage().light().shown(), 30'000);
         auto* view = stage().view();
-        const double before = view->centres()[0];
-        const QPoint from(view->width() / 4, view->height() / 2);
-        QTest::mousePress(view, Qt::LeftButton, Qt::NoModifier, from);
-        QMouseEvent drag(QEvent::MouseMove, from + QPoint(90, 0), view->mapToGlobal(from + QPoint(90, 0)),
-                         Qt::NoButton, Qt::LeftButton, Qt::NoModifier);
-        QCoreApplication::sendEvent(view, &drag);
-        QTest::mouseRelease(view, Qt::LeftButton, Qt::NoModifier, from + QPoint(90, 0));
-        QVERIFY(view->centres()[0] != before);
+        const double before = stage().light().centres()[0];
+        const ArrayGeometry geometry(view->size(), stage().light(), ArrayPart::Plan, 0);
+        const QPoint from = geometry.fromAbove(0).center().toPoint();
+        drag(view, from, from + QPoint(30, 0));
+        QVERIFY(stage().light().centres()[0] != before);
+        QVERIFY(w_->find<QLabel>("arrayReason")->text().contains(QStringLiteral("by hand")));
+    }
+
+    void theSideViewRaisesThem() {
+        QVERIFY(openArray());
+        auto* view = stage().side();
+        const auto before = stage().light().height();
+        const QPoint from(view->width() / 2, 120);
+        drag(view, from, from - QPoint(0, 25));
+        QVERIFY(stage().light().height() > before);
+        // Judged anew at that height, with the fixtures left where they hang.
+        QTRY_VERIFY_WITH_TIMEOUT(!stage().busy(), 30'000);
+        view->setFocus();
+        const auto raised = stage().light().height();
+        w_->key(Qt::Key_Down);
+        QCOMPARE(stage().light().height(), raised - Millimetre(5));
+        QTRY_VERIFY_WITH_TIMEOUT(!stage().busy(), 30'000);
+        QVERIFY(w_->find<QLineEdit>("arrayHeight")->text().startsWith(w_->session.figure(raised - Millimetre(5))));
+    }
+
+    void rowsRunCrosswiseAndLimitsHold() {
+        QVERIFY(openArray());
+        choose("arrayWay", 2);
+        QVERIFY(!stage().light().lengthwise());
+        choose("arrayWay", 0);
+        type("arrayCanopy", "80 x 60 cm");
+        for (const auto& step : stage().verdicts()->spacing.steps) QVERIFY(step.centres_mm.front() >= 290.0 - 1e-6);
+        const auto with_canopy = stage().light().centres();
+        type("arrayCanopy", "nonsense");
+        QVERIFY(!w_->lastWord().isEmpty());
+        QCOMPARE(stage().light().centres(), with_canopy);
+        type("arrayHeights", "15-20 cm");
+        QVERIFY(stage().light().height() <= Millimetre(200));
+        type("arrayHeights", "");
+    }
+
+    void aNumberThatCannotHangIsSaidAndNothingBreaks() {
+        QVERIFY(openArray());
+        type("arrayCount", "12");
+        QTRY_VERIFY_WITH_TIMEOUT(!stage().busy(), 30'000);
+        QVERIFY(stage().verdicts() == nullptr);
+        QVERIFY(w_->lastWord().contains(QStringLiteral("does not fit")));
+        QCOMPARE(stage().findings().front().kind, FindingKind::Next);
+        type("arrayCount", "3");
+        QVERIFY(stage().verdicts() != nullptr);
+    }
+
+    void theFewestAreFoundAndHungFromTheTable() {
+        QVERIFY(openArray());
+        type("arrayGoalShare", "60");
+        auto* table = w_->find<QTableWidget>("arrayCounts");
+        QVERIFY(table->rowCount() >= 1);
+        const auto& last = stage().verdicts()->counts.back();
+        w_->find<QPushButton>("paneCounts")->click();
+        emit table->cellActivated(table->rowCount() - 1, 0);
+        QTRY_VERIFY_WITH_TIMEOUT(!stage().busy(), 30'000);
+        QCOMPARE(stage().light().centres().size(), static_cast<std::size_t>(last.count));
+    }
+
+    void levelAndBrightnessFollow() {
+        QVERIFY(openArray());
+        const double before = stage().light().figures().mean;
+        type("arrayLevel", "50");
+        const double level = stage().light().what().level;
+        QCOMPARE(level, 0.5);
+        QVERIFY(stage().light().figures().mean < before);
+        QVERIFY(w_->find<QLabel>("brightnessWords")->text().contains(QStringLiteral("At 50 %")));
+    }
+
+    void anotherFixtureHangsBeside() {
+        QVERIFY(openArray());
+        const double before = stage().light().figures().mean / stage().light().what().level;
+        auto* beside = w_->find<QComboBox>("arrayBeside");
+        choose("arrayBeside", beside->findText(QStringLiteral("Rushlight"), Qt::MatchStartsWith));
+        QTRY_VERIFY_WITH_TIMEOUT(!w_->session.fitting() && !stage().busy(), 30'000);
+        QCOMPARE(stage().light().what().question.companions.size(), std::size_t{1});
+        QVERIFY(stage().light().figures().mean / stage().light().what().level > before);
+    }
+
+    void channelsReadByThemselvesAreMixed() {
+        QVERIFY(openArray());
+        QTRY_VERIFY_WITH_TIMEOUT(!w_->session.fitting() && !stage().busy(), 60'000);
+        QVERIFY(stage().verdicts()->mix.has_value());
+        QCOMPARE(stage().verdicts()->mix->names.size(), std::size_t{3});
+        QVERIFY(stage().verdicts()->mix->share >= stage().verdicts()->mix->equal_share);
+    }
+
+    void measuredArraysLieBesideTheirPrediction() {
+        QVERIFY(openArray());
+        auto* table = w_->find<QTableWidget>("arrayMeasured");
+        QCOMPARE(table->rowCount(), 2);
+        int agreeing = 0;
+        int too_high = 0;
+        for (int row = 0; row < 2; ++row) {
+            agreeing += table->item(row, 5)->text() == QStringLiteral("agrees") ? 1 : 0;
+            too_high += table->item(row, 5)->text() == QStringLiteral("height") ? 1 : 0;
+        }
+        QCOMPARE(agreeing, 1);
+        QCOMPARE(too_high, 1);  // the one that was planted
+        emit table->cellActivated(0, 0);
+        w_->settle();
+        QCOMPARE(w_->session.run()->fixtures, 2);
+    }
+
+    void twoGoalsShareTheTank() {
+        QVERIFY(openArray());
+        choose("arraySecond", 1);
+        QVERIFY(stage().verdicts()->shared.has_value());
+        const auto findings = stage().findings();
+        QVERIFY(std::any_of(findings.begin(), findings.end(),
+                            [](const Finding& f) { return f.title == "Two goals"; }));
+    }
+
+    void readingsInAnotherUnitAreRefused() {
+        QVERIFY(w_->openDemo());
+        // A rating of a tenth of what was drawn: the readings seem ten times too bright.
+        auto fixture = w_->session.bench().fixtures[0];
+        fixture.rated_power = Watt(4);
+        QVERIFY(w_->session.project()->save(fixture));
+        w_->window.showStage(StageId::Array);
+        QTRY_VERIFY_WITH_TIMEOUT(w_->session.fit() != nullptr && !w_->session.fitting(), 30'000);
+        w_->settle();
+        QVERIFY(stage().verdicts() == nullptr);
+        QVERIFY(stage().findings().front().body.find("unit") != std::string::npos);
+    }
+
+    void theFitReportsWhatItDistrusts() {
+        QVERIFY(w_->openDemo());
+        w_->window.showStage(StageId::Field);
+        w_->key(Qt::Key_M);
+        QTRY_VERIFY_WITH_TIMEOUT(w_->session.fit() != nullptr && !w_->session.fitting(), 30'000);
+        w_->settle();
+        w_->key(Qt::Key_M);
+        QVERIFY(w_->find<QLabel>("fitSummary")->isVisible());
+        QVERIFY(w_->find<QTableWidget>("fitParameters")->rowCount() >= 5);
+        auto* outliers = w_->find<QTableWidget>("fitOutliers");
+        QCOMPARE(outliers->rowCount(), (*w_->session.fit())->distrusted());
+        emit outliers->cellActivated(0, 0);
+        w_->settle();
+        const auto worst = *w_->session.cell();
+        const auto& grid = *w_->session.plane()->grid;
+        QVERIFY(grid.planned(worst));
+        w_->key(Qt::Key_M);
+        QVERIFY(!w_->find<QLabel>("fitSummary")->isVisible());
+    }
+
+    void theFitSpeaksBesideTheSchools() {
+        QVERIFY(w_->openDemo());
+        w_->window.showStage(StageId::Height);
+        QTRY_VERIFY_WITH_TIMEOUT(w_->session.fittedHeights() != nullptr, 30'000);
+        w_->settle();
+        QVERIFY(w_->find<QLabel>("heightByFit")->text().startsWith(QStringLiteral("by the fit")));
+    }
+
+    void aReadingMoreIsTakenIntoTheFit() {
+        QVERIFY(w_->openDemo());
+        w_->session.wantFit();
+        QTRY_VERIFY_WITH_TIMEOUT(w_->session.fit() != nullptr && !w_->session.fitting(), 30'000);
+        const int before = (*w_->session.fit())->model.readings;
+        const auto& runs = w_->session.sweep()->runs;
+        const auto& run = w_->session.bench().runs[runs.back()];
+        const Plane* open = nullptr;
+        for (const auto& plane : run.planes)
+            if (nextCell(*plane.grid, plane.readings)) open = &plane;
+        QVERIFY(open != nullptr);
+        const auto cell = *nextCell(*open->grid, open->readings);
+        Reading reading;
+        reading.x = Millimetre(open->grid->xs_mm[static_cast<std::size_t>(cell.column)]);
+        reading.y = Millimetre(open->grid->ys_mm[static_cast<std::size_t>(cell.row)]);
+        reading.mean = Ppfd(150);
+        QVERIFY(w_->session.project()->take(open->id, reading));
+        w_->session.wantFit();
+        QTRY_VERIFY_WITH_TIMEOUT(!w_->session.fitting(), 30'000);
+        QCOMPARE((*w_->session.fit())->model.readings, before + 1);
     }
 
     void withoutReadingsItSaysWhatToDo() {
@@ -65,7 +236,7 @@ class TestArray : public QObject {
         w_->window.showStage(StageId::Array);
         QTRY_VERIFY_WITH_TIMEOUT(!w_->session.fitting(), 30'000);
         w_->settle();
-        QVERIFY(!stage().answer());
+        QVERIFY(stage().verdicts() == nullptr);
         const auto findings = stage().findings();
         QCOMPARE(findings.front().kind, FindingKind::Next);
         QVERIFY(findings.front().body.find("reading") != std::string::npos);
@@ -119,10 +290,40 @@ class TestArray : public QObject {
   private:
     ArrayStage& stage() { return *static_cast<ArrayStage*>(w_->window.stageWidget(StageId::Array)); }
 
+    bool openArray() {
+        if (!w_->openDemo()) return false;
+        w_->window.showStage(StageId::Array);
+        return QTest::qWaitFor(
+            [this] {
+                return stage().verdicts() != nullptr && stage().light().shown() && !w_->session.fitting() &&
+                       !stage().busy();
+            },
+            60'000);
+    }
+
+    void drag(QWidget* view, QPoint from, QPoint to) {
+        QTest::mousePress(view, Qt::LeftButton, Qt::NoModifier, from);
+        QMouseEvent move(QEvent::MouseMove, to, view->mapToGlobal(to), Qt::NoButton, Qt::LeftButton,
+                         Qt::NoModifier);
+        QCoreApplication::sendEvent(view, &move);
+        QTest::mouseRelease(view, Qt::LeftButton, Qt::NoModifier, to);
+    }
+
+    void choose(const char* combo, int index) {
+        auto* box = w_->find<QComboBox>(combo);
+        box->setCurrentIndex(index);
+        emit box->activated(index);
+        w_->settle();
+        QTest::qWaitFor([this] { return !stage().busy(); }, 30'000);
+        w_->settle();
+    }
+
     void type(const char* field, const char* words) {
         auto* edit = w_->find<QLineEdit>(field);
         edit->setText(QString::fromUtf8(words));
         emit edit->editingFinished();
+        w_->settle();
+        QTest::qWaitFor([this] { return !stage().busy(); }, 30'000);
         w_->settle();
     }
 

@@ -111,7 +111,7 @@ class TestWindow : public QObject {
         }
         QCOMPARE(w_->session.bench().fixtures[0].rated_power->value(), 20.0);
         QCOMPARE(w_->session.bench().tanks[0].length.value(), 600.0);
-        QCOMPARE(w_->session.bench().method.band_low.value(), 150.0);
+        QCOMPARE(w_->session.bench().method.goal.band.low.value(), 150.0);
     }
 
     void aRunIsPlannedByTheDialog() {

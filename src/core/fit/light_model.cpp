@@ -71,6 +71,7 @@ Expected<LightScene> sceneWith(const LightModel& model, LightScene scene) {
     if (!beam) return tl::make_unexpected(beam.error());
     scene = raised(scene, model.height_offset_mm);
     scene.beams = {*beam};
+    scene.channels = {SceneChannel{{}, Attenuation::grey(scene.water.attenuation_per_m)}};
     for (auto& fixture : scene.fixtures) fixture.emitters = model.sceneEmitters(0);
     return scene;
 }

@@ -47,7 +47,8 @@ struct Predicted {
 std::vector<Predicted> predict(const LightModel& model, const LightScene& scene,
                                const std::vector<BasisField::Point>& points);
 
-/// A scene in which the model shines by itself: emitters, beam and height offset put in.
+/// A scene in which the model shines by itself: emitters, beam and height offset put in, and one channel that
+/// fades as the water does.
 Expected<LightScene> sceneWith(const LightModel& model, LightScene scene);
 
 }  // namespace glumet

@@ -1,23 +1,46 @@
 #pragma once
 
+#include <array>
 #include <optional>
 #include <stop_token>
 
 #include "core/fit/light_model.h"
+#include "core/light/fast_field.h"
+#include "core/verdicts/array_limits.h"
 #include "core/verdicts/height_schools.h"
 
 namespace glumet {
 
-/// Several fixtures of one model over a tank, in a row along its length.
+/// A fixture that hangs beside the row and does not move: another model, a strip along one side.
+struct Companion {
+    LightModel model;
+    double x_mm = 0.0;  ///< its middle
+    double y_mm = 0.0;
+    double rotation_deg = 0.0;  ///< +x towards +y
+    Millimetre height{200};
+    double level = 1.0;  ///< against the row's; both are dimmed together
+};
+
+/// What the fixtures between the outermost two do as those move.
+enum class InnerOnes { Stay, Spread };
+
+/// Several fixtures of one model over a tank, in a row along its middle.
 struct ArrayQuestion {
     LightScene tank;  ///< walls and water; fixtures are put in
     int count = 2;
     Millimetre height{200};
+    RowAlong along = RowAlong::Length;
+    bool turned = false;  ///< each by 90°
+    InnerOnes inner = InnerOnes::Stay;
+    bool symmetric = true;            ///< else seam and band fill may move each fixture by itself
     double share = 0.75;              ///< of the edge-share school
     std::optional<Millimetre> depth;  ///< of edge share and seam; default: half the water
     int columns = 0;                  ///< of the grid; 0: cells of about 100 mm
     int rows = 0;
-    Band band{Ppfd(150), Ppfd(300)};
+    Goal goal;
+    Over over = Over::Points;
+    ArrayLimits limits;
+    std::vector<Companion> companions;
     LengthUnit words = LengthUnit::Mm;
     std::stop_token stop;
 
@@ -26,20 +49,23 @@ struct ArrayQuestion {
 
 /// One step of the outermost two moving outward.
 struct SpacingStep {
-    double outward_mm = 0.0;   ///< from equal division
-    double edge = 0.0;         ///< mean of the outer ring at the depth
-    double centre = 0.0;       ///< mean of the innermost ring
-    double share = 0.0;        ///< edge / centre
-    double seam = 0.0;         ///< largest |ln(between / under)| of neighbours along the middle line
-    double in_band = 0.0;      ///< share of points over three depths, at the best level
+    std::vector<double> centres_mm;  ///< along the row
+    double outward_mm = 0.0;         ///< from equal division
+    double edge = 0.0;               ///< mean of the outer ring at the depth
+    double centre = 0.0;             ///< mean of the innermost ring
+    double share = 0.0;              ///< edge / centre
+    double seam = 0.0;      ///< largest |ln(between / under)| of neighbours along the middle line
+    double in_band = 0.0;   ///< share of points in the goal's band, at the best level that keeps the goal
     double level_pct = 100.0;  ///< that level
+    bool keeps = true;         ///< ceiling and floor, where the goal has them
 };
 
 struct SpacingVerdict {
     std::string school;
-    std::vector<double> centres_mm;  ///< empty: it cannot be met
+    std::vector<double> centres_mm;  ///< along the row; empty: it cannot be met
     double best = 0.0;               ///< the school's figure there, or the best found
-    std::size_t step = 0;            ///< index into the evidence
+    double level_pct = 100.0;        ///< the best level for the goal with the fixtures there
+    std::size_t step = 0;            ///< index into the evidence, of the nearest step where it moved freely
     std::string reason = "not computed";
 
     bool speaks() const { return !centres_mm.empty(); }
@@ -47,36 +73,53 @@ struct SpacingVerdict {
 
 struct SpacingAnswer {
     std::vector<SpacingVerdict> schools;  ///< edge-share, smooth-seam, band-fill
-    std::vector<SpacingStep> steps;       ///< as it would be measured, 5 mm apart
+    std::vector<SpacingStep> steps;       ///< as it would be measured, 5 mm apart; only what is allowed
 };
 
 /// Where to hang n fixtures: centres at (i+1)·L/(n+1) along the middle, the outermost two move outward
-/// together in 5 mm steps until their bodies meet the tank's ends, inner ones stay.
+/// together in 5 mm steps as far as the limits let them; inner ones stay, or spread evenly between them.
 ///   edge share:  the first step whose outer ring reaches `share` of the innermost ring at mid depth;
 ///   smooth seam: the step with neither hump nor trough between neighbours (2 or more fixtures);
-///   band fill:   the step with the most points in the band at its best level, over three depths.
+///   band fill:   the step with the most points, or most of the volume, in the goal's band at its best level.
+/// Not symmetric: from there the last two schools move each fixture by itself as long as that helps.
 /// One fixture does not move: each school judges it where it is.
+/// Fails in words: a question out of range, bodies that do not fit.
 Expected<SpacingAnswer> spacing(const LightModel& model, const ArrayQuestion& question);
 
-/// The fewest fixtures, up to `most`, whose best spacing puts at least `goal` of the points into the band;
-/// every count tried with its best share.
+/// The scene of a question with the fixtures at these centres, lit; companions last.
+Expected<LightScene> hung(const LightModel& model, const ArrayQuestion& question,
+                          const std::vector<double>& centres_mm);
+
+/// Cell centres of a question's grid, and the same as a list, row by row from the front.
+struct ArrayPoints {
+    Grid grid;
+    std::vector<std::array<double, 2>> all;
+};
+ArrayPoints arrayPoints(const ArrayQuestion& question);
+
+/// The values that judge a goal in a lit scene, on the question's grid.
+LitPoints litPoints(FastField& field, const ArrayQuestion& question, const Goal& goal);
+
+/// Room of the question's row.
+RowRoom roomOf(const LightModel& model, const ArrayQuestion& question);
+
+/// Equal division, moved to where the limits allow; empty where they do not fit.
+std::vector<double> equallyHung(const LightModel& model, const ArrayQuestion& question);
+
+/// A number of fixtures with its best spacing.
 struct CountRow {
     int count = 0;
+    RowAlong along = RowAlong::Length;
+    bool turned = false;
     double share = 0.0;
     double level_pct = 100.0;
+    bool keeps = true;
     std::vector<double> centres_mm;
 };
-Expected<std::vector<CountRow>> counts(const LightModel& model, ArrayQuestion question, double goal,
+/// The fewest fixtures, up to `most`, whose best spacing puts at least `goal_share` into the band and keeps
+/// ceiling and floor; lengthwise, turned, and crosswise. Every number tried with its best way; the last row
+/// is the answer when it reaches the share.
+Expected<std::vector<CountRow>> counts(const LightModel& model, ArrayQuestion question, double goal_share,
                                        int most = 6);
-
-/// The overall level that puts most points of a scene's planes into the band, and what 5 % more or less
-/// costs.
-struct IntensityVerdict {
-    BestLevel best;
-    double five_less = 0.0;  ///< share at 5 percentage points less
-    double five_more = 0.0;
-    std::string reason;
-};
-IntensityVerdict intensity(const std::vector<double>& values, const Band& band);
 
 }  // namespace glumet

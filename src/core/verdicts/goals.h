@@ -1,26 +1,33 @@
 #pragma once
 
+#include <array>
 #include <string>
 #include <vector>
 
-#include "core/plane_statistics.h"
+#include "core/goal.h"
 
 namespace glumet {
 
-/// How much light a class of livestock is usually given: a starting point in round figures, to be edited.
-/// Schools differ: a narrow band is aimed at, others note the same species thriving at a third or at three
-/// times that.
-struct Goal {
-    std::string name;
-    Band band;
-    double photoperiod_h = 10.0;
-};
-
-/// Ready goals, dimmest first.
+/// Ready goals, dimmest first: how much light a class of livestock is usually given, in round figures that
+/// are common knowledge, to be edited.
 const std::vector<Goal>& readyGoals();
 
 /// The ready goal with this very band, or nullptr: the reviewer's own.
 const Goal* goalOf(const Band& band);
+
+/// Schools of how much light:
+///   narrow-band  aims at the range of the livestock class;
+///   broad-range  takes anything from a third of it to three times it, and asks for slow change;
+///   sand-bed     asks besides for the band's lower end at the bottom;
+///   gradient     wants the range in the upper third of the water only, dimmer below on purpose.
+inline constexpr std::array kLightSchools{"narrow-band", "broad-range", "sand-bed", "gradient"};
+
+/// A narrow goal as another school reads it, in water of this depth; a name that is no school leaves it.
+Goal asReadBy(const std::string& school, Goal narrow, Millimetre water_depth);
+
+/// What is wrong with a goal, naming the field, or nothing: band 0 ≤ low ≤ high, photoperiod 0–24 h, ceiling
+/// not under the band's lower end, zone 0 ≤ from ≤ to.
+std::optional<std::string> wrongWith(const Goal& goal);
 
 /// Daily light integral, mol·m⁻²·d⁻¹: PPFD · hours · 3600 / 10⁶.
 double dailyLightIntegral(Ppfd ppfd, double hours);

@@ -10,7 +10,6 @@
 namespace glumet {
 namespace {
 
-constexpr double kPlateau = 0.02;
 constexpr double kTwoSided95 = 1.96;
 constexpr double kAssumedNoise = 0.02;
 
@@ -113,35 +112,13 @@ std::string bandText(const Band& band) {
 
 }  // namespace
 
-BestLevel bestLevel(const std::vector<double>& values, const Band& band) {
-    BestLevel best;
-    std::array<double, 101> shares{};
-    for (int level = 1; level <= 100; ++level) {
-        const double factor = level / 100.0;
-        const auto inside = std::count_if(values.begin(), values.end(),
-                                          [&](double v) { return band.contains(Ppfd(v * factor)); });
-        shares[static_cast<std::size_t>(level)] =
-            values.empty() ? 0.0 : static_cast<double>(inside) / static_cast<double>(values.size());
-    }
-    best.share = *std::max_element(shares.begin(), shares.end());
-    const auto within = [&](double slack) {
-        int low = 0;
-        int high = 0;
-        for (int level = 1; level <= 100; ++level) {
-            if (shares[static_cast<std::size_t>(level)] < best.share - slack) continue;
-            if (low == 0) low = level;
-            high = level;
-        }
-        return std::pair{low, high};
-    };
-    const auto [top_low, top_high] = within(1e-12);
-    best.level_pct = std::round(0.5 * (top_low + top_high));
-    // Equal shares may lie apart; the answer must be one of them.
-    if (shares[static_cast<std::size_t>(best.level_pct)] < best.share - 1e-12) best.level_pct = top_low;
-    const auto [low, high] = within(kPlateau);
-    best.plateau_low_pct = low;
-    best.plateau_high_pct = high;
-    return best;
+SchoolOptions schoolOptions(const Bench& bench, const Sweep& sweep, LengthUnit words) {
+    SchoolOptions options;
+    options.band = bench.method.goal.band;
+    options.ceiling = bench.method.goal.ceiling;
+    options.spill = spillLimitOptions(bench, sweep);
+    options.words = options.spill.words = words;
+    return options;
 }
 
 SchoolVerdict flattestField(const Bench& bench, const Sweep& sweep, const SchoolOptions& options) {

@@ -5,6 +5,7 @@
 #include <vector>
 
 #include "core/spill_limit.h"
+#include "core/verdicts/goal_level.h"
 
 namespace glumet {
 
@@ -36,6 +37,9 @@ struct SchoolOptions {
     LengthUnit words = LengthUnit::Cm;
 };
 
+/// What the project's method, goal and repeats say for this sweep.
+SchoolOptions schoolOptions(const Bench& bench, const Sweep& sweep, LengthUnit words);
+
 /// Flattest field: the height at which centre and edge agree best over all depths. Figure: root mean square
 /// over the depths of ln(innermost / outermost ring mean). Needs rings at three heights; the crossing is the
 /// bottom of the parabola through the three heights around the least.
@@ -61,15 +65,5 @@ std::vector<SchoolVerdict> heightSchools(const Bench& bench, const Sweep& sweep,
                                          const SchoolOptions& options);
 inline constexpr std::array kHeightSchools{"spill-limit", "flattest", "band-fill", "peak-cap",
                                            "makers-range"};
-
-/// Best dimming of some values: level in percent (1–100) with the largest share in the band, the range of
-/// levels within two hundredths of that share, and the share.
-struct BestLevel {
-    double level_pct = 100.0;
-    double plateau_low_pct = 100.0;
-    double plateau_high_pct = 100.0;
-    double share = 0.0;
-};
-BestLevel bestLevel(const std::vector<double>& values, const Band& band);
 
 }  // namespace glumet

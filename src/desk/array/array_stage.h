@@ -1,66 +1,80 @@
 #pragma once
 
 #include <QLabel>
+#include <QPointer>
 #include <QPushButton>
-#include <QTableWidget>
 
-#include "core/verdicts/array.h"
+#include "desk/array/array_form.h"
+#include "desk/array/array_panes.h"
 #include "desk/array/array_view.h"
-#include "desk/shared/form_column.h"
+#include "desk/shared/job.h"
 #include "desk/shared/stage.h"
-
-class QCustomPlot;
 
 namespace glumet {
 
 /// How many, how far apart, how bright: the fitted fixture over any described tank. Positions by three
-/// schools, the evidence step by step, and the field under the hand.
+/// schools, what stands behind them, and the field under the hand.
 class ArrayStage : public Stage {
     Q_OBJECT
 
   public:
     explicit ArrayStage(Session& session);
+    ~ArrayStage() override;
 
     void refresh() override;
     std::vector<Finding> findings() const override;
     QWidget* keyWidget() override { return view_; }
+    bool busy() const override { return job_.running(); }
+
+    QWidget* section() override { return side_; }
     ArrayView* view() { return view_; }
-    const std::optional<SpacingAnswer>& answer() const { return answer_; }
+    ArrayView* side() { return side_; }
+    ArrayLight& light() { return light_; }
+    /// The verdicts there are; those of an earlier question stay until the next are ready.
+    const ArrayVerdicts* verdicts() const { return verdicts_ ? &*verdicts_ : nullptr; }
     /// Hangs the fixtures where a school says.
     void hangBy(std::size_t school);
 
   private:
-    void makeForm();
     void makeSchools();
-    void judge();
-    void show();
+    void ask();
+    void take(Expected<ArrayVerdicts> verdicts);
+    void hang();
+    void showAll();
     void showFigures();
-    void refreshChart();
-    LightScene sceneNow(const std::vector<double>& centres) const;
+    void takeCount(const CountRow& row);
+    void showLevel();
+    ArrayOrder order() const;
+    ArrayQuestion question() const;
+    void addBeside(ArrayQuestion& question) const;
+    void addChannels(ArrayOrder& order) const;
+    std::vector<MeasuredArray> measured() const;
+    std::vector<const Sweep*> channelSweeps() const;
+    void wantFits();
     const Tank* tank() const;
-    const LightModel* model() const;
+    const FitResult* fit() const;
     QString reasonForNothing() const;
-    template <class Change>
-    FormColumn::Write changing(Change change);
 
     QLabel* title_;
     QLabel* headline_;
-    ArrayView* view_;
-    FormColumn* form_;
-    QComboBox* tanks_ = nullptr;
     std::array<QPushButton*, 3> schools_{};
     QLabel* reason_;
+    ArrayLight light_;
+    ArrayView* view_;  ///< from above
+    QPointer<ArrayView> side_;  ///< in the section's place
     QLabel* figures_;
-    QCustomPlot* chart_;
-    Id tank_ = 0;
-    int count_ = 2;
-    std::optional<Millimetre> height_;  ///< default: the headline's
-    double share_ = 0.75;
-    std::optional<SpacingAnswer> answer_;
+    ArrayChoices choices_;
+    ArrayForm* form_;
+    ArrayPanes* panes_;
+    Job<Expected<ArrayVerdicts>> job_;
+    std::optional<ArrayVerdicts> verdicts_;
+    QString fault_;  ///< why the last question had no answer
     std::optional<Configuration> answer_of_;
-    LengthUnit words_ = LengthUnit::Cm;
     std::size_t school_ = 0;
-    double level_pct_ = 100.0;
+    bool asked_ = false;  ///< what is asked now has been judged or is under way
+    bool by_hand_ = false;  ///< the fixtures were moved from where the school hangs them
+    LengthUnit words_ = LengthUnit::Cm;
+    Goal goal_;
 };
 
 }  // namespace glumet

@@ -2,48 +2,22 @@
 
 #include <QWidget>
 
-#include "core/light/fast_field.h"
-#include "core/plane_statistics.h"
-#include "report/palette.h"
+#include "desk/array/array_painter.h"
 
 namespace glumet {
 
-/// A tank from above with fixtures over it and the light they give at one depth. Fixtures are dragged along
-/// the tank, or moved by the arrow keys; near a position worth having they snap to it.
+/// Fixtures over a tank, from the side or from above, and the light they give. They are dragged along the row
+/// in either picture, up and down in the side view; the arrow keys do the same, a digit chooses one.
 class ArrayView : public QWidget {
     Q_OBJECT
 
   public:
-    explicit ArrayView(QWidget* parent = nullptr);
+    ArrayView(ArrayLight& light, ArrayPart part);
 
-    struct Scene {
-        LightScene scene;  ///< with the model's emitters in it
-        double depth_mm = 200.0;
-        double level = 1.0;  ///< dims everything
-        Band band;
-        double body_length_mm = 0.0;
-        double body_width_mm = 0.0;
-        std::vector<std::vector<double>> snaps;  ///< centres worth snapping to, one list a position
-    };
-    void setScene(const Scene& scene, const Palette& palette);
-    void setEmpty(const QString& why, const Palette& palette);
-    const std::vector<double>& centres() const { return centres_; }
-    void setCentres(const std::vector<double>& centres);
-    bool hasHeightForWidth() const override { return true; }
-    int heightForWidth(int width) const override;
-    QSize sizeHint() const override { return {640, heightForWidth(640)}; }
-
-    /// Means and share of the cells shown, undimmed values times the level.
-    struct Figures {
-        double mean = 0.0;
-        double min = 0.0;
-        double max = 0.0;
-        double in_band = 0.0;
-    };
-    const Figures& figures() const { return figures_; }
-
-  signals:
-    void moved();  ///< a fixture was moved by hand
+    /// What is marked, in which colours; `empty` is said where there is no light to show.
+    void dress(const ArrayMarks& marks, const Palette& palette, const QString& empty);
+    QSize sizeHint() const override { return {320, 330}; }
+    QSize minimumSizeHint() const override { return {260, 200}; }
 
   protected:
     void paintEvent(QPaintEvent* event) override;
@@ -55,26 +29,18 @@ class ArrayView : public QWidget {
     void focusOutEvent(QFocusEvent* event) override;
 
   private:
-    QRectF footprint() const;
-    double scale() const;
-    QRectF bodyRect(std::size_t fixture) const;
-    bool underFixture(const QPointF& at) const;
-    void move(std::size_t fixture, double x_mm);
-    void compute();
-    void paintFixtures(QPainter& painter);
+    ArrayGeometry geometry();
+    double alongAt(const QPointF& at, const ArrayGeometry& geometry) const;
 
-    std::optional<Scene> shown_;
-    std::unique_ptr<FastField> field_;
-    std::vector<double> centres_;
-    std::vector<double> values_;  ///< row by row from the front
-    int columns_ = 0;
-    int rows_ = 0;
-    double top_ = 1.0;
-    Figures figures_;
-    QString empty_;
+    ArrayLight& light_;
+    ArrayMarks marks_;
     const Palette* palette_ = nullptr;
-    int held_ = -1;
-    std::size_t chosen_ = 0;
+    QString empty_;
+    ArrayPart part_;
+    bool held_ = false;
+    QPointF pressed_;
+    double pressed_height_ = 0.0;
+    double air_mm_ = 0.0;  ///< stays while something is held
 };
 
 }  // namespace glumet

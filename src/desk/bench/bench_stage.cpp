@@ -8,7 +8,7 @@
 #include <cmath>
 
 #include "core/survey/lengths_text.h"
-#include "core/verdicts/goals.h"
+#include "desk/bench/goal_rows.h"
 #include "core/wording.h"
 #include "desk/bench/run_dialog.h"
 #include "desk/bench/twin_dialog.h"
@@ -430,49 +430,7 @@ void BenchStage::fillMethodForm() {
             const auto done = session().project()->saveMethod(typed.trimmed(), session().bench().method);
             return done ? QString() : text(done.error().sentence());
         });
-    QStringList goals;
-    for (const auto& goal : readyGoals())
-        goals << tr("%1, %2–%3")
-                     .arg(text(goal.name), text(ppfdFigure(goal.band.low)), text(ppfdFigure(goal.band.high)));
-    goals << tr("my own band");
-    right_
-        ->addChoice(
-            tr("goal, to begin with"), goals,
-            [this] {
-                const auto* goal = goalOf(session().band());
-                return static_cast<int>(goal == nullptr
-                                            ? readyGoals().size()
-                                            : static_cast<std::size_t>(goal - readyGoals().data()));
-            },
-            [this](int index) -> QString {
-                if (index >= static_cast<int>(readyGoals().size())) return {};
-                if (session().project() == nullptr) return tr("Open or make a project first.");
-                auto method = session().bench().method;
-                method.band_low = readyGoals()[static_cast<std::size_t>(index)].band.low;
-                method.band_high = readyGoals()[static_cast<std::size_t>(index)].band.high;
-                const auto done = session().project()->saveMethod(text(session().bench().title), method);
-                return done ? QString() : text(done.error().sentence());
-            })
-        ->setObjectName(QStringLiteral("goalChoice"));
-    right_
-        ->addText(
-            tr("target band"),
-            [this] {
-                const auto band = session().band();
-                return QStringLiteral("%1–%2").arg(text(ppfdFigure(band.low)), text(ppfdFigure(band.high)));
-            },
-            methodWriter([](Method& m, const QString& typed) -> QString {
-                const auto ends =
-                    typed.split(QRegularExpression(QStringLiteral("[–:-]")), Qt::SkipEmptyParts);
-                const auto low = ends.size() == 2 ? parseNumber(ends[0].toStdString()) : std::nullopt;
-                const auto high = ends.size() == 2 ? parseNumber(ends[1].toStdString()) : std::nullopt;
-                if (!low || !high || *low < 0.0 || *high < *low)
-                    return tr("Give the band as low–high, such as 150–300.");
-                m.band_low = Ppfd(*low);
-                m.band_high = Ppfd(*high);
-                return {};
-            }))
-        ->setObjectName(QStringLiteral("targetBand"));
+    addGoalRows(session(), *right_);
     right_->addText(
         tr("settled within"),
         [this] { return text(percentText(session().bench().method.settled_relative_error)); },

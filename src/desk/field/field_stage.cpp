@@ -22,6 +22,7 @@ FieldStage::FieldStage(Session& session)
       contours_(new QPushButton(tr("contours"))),
       views_(new QButtonGroup(this)),
       figures_(new PlaneFigures(session)),
+      report_(new FitReport(session)),
       section_title_(makeLabel({}, TextRole::Muted)),
       section_(new QCustomPlot),
       sheet_(new PlaneSheetView(session)) {
@@ -36,6 +37,8 @@ FieldStage::FieldStage(Session& session)
     body->setSpacing(22);
     body->addWidget(makeMapColumn(), 1);
     body->addWidget(figures_);
+    body->addWidget(report_);
+    report_->hide();
     layout->addLayout(body, 1);
     layout->addWidget(makeLowerRow());
     connect(map_, &PlanMap::cellChosen, this, [this](Cell cell) { this->session().chooseCell(cell); });
@@ -154,10 +157,21 @@ void FieldStage::refresh() {
                        : tr("not read yet"));
     }
     refreshMap();
-    figures_->refresh();
+    refreshFigures();
     refreshSection();
     sheet_->update();
     readOut(session().cell());
+}
+
+void FieldStage::refreshFigures() {
+    const auto* fit = session().fit();
+    const bool report = view() == View::Difference && fit != nullptr && *fit;
+    figures_->setVisible(!report);
+    report_->setVisible(report);
+    if (report)
+        report_->refresh(**fit);
+    else
+        figures_->refresh();
 }
 
 void FieldStage::refreshMap() {

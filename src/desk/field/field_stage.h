@@ -4,6 +4,7 @@
 #include <QLabel>
 #include <QPushButton>
 
+#include "desk/field/fit_report.h"
 #include "desk/field/plane_figures.h"
 #include "desk/shared/plan_map.h"
 #include "desk/shared/stage.h"
@@ -30,6 +31,7 @@ class FieldStage : public Stage {
     /// What the map shows of the plane.
     enum class View { Readings, Model, Difference, BandDepth };
 
+    void refreshFigures();
     QWidget* makeMapColumn();
     QWidget* makeViews();
     void offerViews();
@@ -58,6 +60,7 @@ class FieldStage : public Stage {
     QPushButton* contours_;
     QButtonGroup* views_;
     PlaneFigures* figures_;
+    FitReport* report_;  ///< in the place of the figures while the difference is shown
     QLabel* section_title_;
     QCustomPlot* section_;
     PlaneSheetView* sheet_;

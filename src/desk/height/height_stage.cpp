@@ -2,7 +2,6 @@
 
 #include <qcustomplot.h>
 #include <QHBoxLayout>
-#include <QHeaderView>
 #include <QPushButton>
 #include <QVBoxLayout>
 
@@ -29,7 +28,7 @@ HeightStage::HeightStage(Session& session)
       limits_(new QButtonGroup(this)),
       loss_(new QCustomPlot),
       spread_(new QCustomPlot),
-      table_(new QTableWidget) {
+      table_(new FigureTable(tr("Evidence of the spill limit"))) {
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(24, 14, 20, 12);
     layout->setSpacing(8);
@@ -42,17 +41,6 @@ HeightStage::HeightStage(Session& session)
     layout->addWidget(makeAnswer());
     layout->addWidget(makePlots(), 1);
     table_->setObjectName(QStringLiteral("heightEvidence"));
-    table_->setAccessibleName(tr("Evidence of the spill limit"));
-    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
-    table_->setSelectionMode(QAbstractItemView::SingleSelection);
-    table_->setShowGrid(false);
-    table_->verticalHeader()->hide();
-    table_->verticalHeader()->setDefaultSectionSize(kRowHeight);
-    table_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
-    table_->horizontalHeader()->setHighlightSections(false);
-    table_->setFont(houseFont(12));
-    table_->setTabKeyNavigation(false);
     layout->addWidget(table_);
     dissent_ = new QLineEdit;
     dissent_->setObjectName(QStringLiteral("dissent"));
@@ -60,12 +48,9 @@ HeightStage::HeightStage(Session& session)
     dissent_->setPlaceholderText(tr("Your dissent in words, published beside the schools"));
     layout->addWidget(dissent_);
     connect(dissent_, &QLineEdit::editingFinished, this, [this] {
-        if (this->session().project() == nullptr) return;
-        auto method = this->session().bench().method;
-        if (method.dissent == dissent_->text().trimmed().toStdString()) return;
-        method.dissent = dissent_->text().trimmed().toStdString();
-        const auto done = this->session().project()->saveMethod(text(this->session().bench().title), method);
-        if (!done) this->session().warn(text(done.error().sentence()));
+        const auto words = dissent_->text().trimmed().toStdString();
+        if (this->session().bench().method.dissent == words) return;
+        this->session().changeMethod([&](Method& method) { method.dissent = words; });
     });
     connect(table_, &QTableWidget::currentCellChanged, this, [this](int row) {
         const auto* verdict = this->session().verdict();
@@ -85,6 +70,9 @@ QWidget* HeightStage::makeAnswer() {
     left->setSpacing(0);
     left->addWidget(answer_);
     left->addWidget(interval_);
+    by_fit_ = makeLabel({}, TextRole::Muted);
+    by_fit_->setObjectName(QStringLiteral("heightByFit"));
+    left->addWidget(by_fit_);
     layout->addLayout(left);
     auto* right = new QVBoxLayout;
     right->setSpacing(6);
@@ -151,11 +139,7 @@ QWidget* HeightStage::makeSchools() {
 }
 
 void HeightStage::chooseSchool(const QString& school) {
-    if (session().project() == nullptr) return;
-    auto method = session().bench().method;
-    method.school = school.toStdString();
-    const auto done = session().project()->saveMethod(text(session().bench().title), method);
-    if (!done) session().warn(text(done.error().sentence()));
+    session().changeMethod([&](Method& method) { method.school = school.toStdString(); });
 }
 
 const SchoolVerdict& HeightStage::headline() const {
@@ -196,11 +180,7 @@ void HeightStage::refreshFigure(const SchoolVerdict& school) {
 }
 
 void HeightStage::setLimit(int percent) {
-    if (session().project() == nullptr) return;
-    auto method = session().bench().method;
-    method.spill_limit = percent / 100.0;
-    const auto done = session().project()->saveMethod(text(session().bench().title), method);
-    if (!done) session().warn(text(done.error().sentence()));
+    session().changeMethod([&](Method& method) { method.spill_limit = percent / 100.0; });
 }
 
 void HeightStage::refresh() {
@@ -225,6 +205,7 @@ void HeightStage::refresh() {
                     (by_spill ? tr("sure to %1") : tr("%1"))
                         .arg(text(lengthRange(*head.low, *head.high, session().unit())));
     interval_->setText(interval);
+    by_fit_->setText(fittedWords(head));
     reason_->setText(verdict == nullptr ? tr("Measure one plane at two heights or more.")
                                         : text(head.reason));
     limit_row_->setVisible(by_spill);
@@ -239,6 +220,16 @@ void HeightStage::refresh() {
     by_spill ? refreshLoss(v) : refreshFigure(head);
     refreshSpread(v);
     refreshTable(v);
+}
+
+/// What the fitted field says of the same school, between the heights that were read too.
+QString HeightStage::fittedWords(const SchoolVerdict& head) const {
+    const auto* heights = session().fittedHeights();
+    if (heights == nullptr) return session().fitting() ? tr("fitting …") : QString();
+    for (const auto& height : *heights)
+        if (height.school == head.school && height.speaks())
+            return tr("by the fit %1").arg(text(fittedHeightText(height, session().unit())));
+    return tr("by the fit: silent");
 }
 
 void HeightStage::addLine(QCustomPlot& plot, const std::vector<std::pair<double, double>>& points,
@@ -348,37 +339,23 @@ void HeightStage::refreshSpread(const SpillLimitVerdict& v) {
 }
 
 void HeightStage::refreshTable(const SpillLimitVerdict& v) {
-    const QSignalBlocker quiet(table_);
-    const QStringList heads{tr("height"), tr("mean"),   tr("loss"),  tr("±"),
-                            tr("peak"),   tr("centre"), tr("outer"), tr("within")};
-    table_->setColumnCount(static_cast<int>(heads.size()));
-    table_->setHorizontalHeaderLabels(heads);
-    table_->setRowCount(static_cast<int>(v.evidence.size()));
-    int row = 0;
+    table_->setHeads({tr("height"), tr("mean"), tr("loss"), tr("±"), tr("peak"), tr("centre"), tr("outer"),
+                      tr("within")});
+    std::vector<QStringList> rows;
+    int answer = -1;
     int chosen = -1;
     for (const auto& e : v.evidence) {
-        const QStringList cells{session().length(e.height),
-                                text(ppfdFigure(e.grid_mean)),
-                                text(percentText(e.loss)),
-                                text(percentText(e.loss_error)),
-                                text(ppfdFigure(e.peak)),
-                                e.centre ? text(ppfdFigure(*e.centre)) : QString(),
-                                e.outer ? text(ppfdFigure(*e.outer)) : QString(),
-                                e.within ? tr("yes") : tr("no")};
-        for (int column = 0; column < cells.size(); ++column) {
-            auto* item = new QTableWidgetItem(cells[column]);
-            item->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
-            if (v.height && e.height == *v.height) {
-                item->setForeground(colours().accent);
-                item->setFont(houseFont(12, true));
-            }
-            table_->setItem(row, column, item);
-        }
-        if (session().height() && e.height == *session().height()) chosen = row;
-        ++row;
+        if (v.height && e.height == *v.height) answer = static_cast<int>(rows.size());
+        if (session().height() && e.height == *session().height()) chosen = static_cast<int>(rows.size());
+        rows.push_back({session().length(e.height), text(ppfdFigure(e.grid_mean)), text(percentText(e.loss)),
+                        text(percentText(e.loss_error)), text(ppfdFigure(e.peak)),
+                        e.centre ? text(ppfdFigure(*e.centre)) : QString(),
+                        e.outer ? text(ppfdFigure(*e.outer)) : QString(), e.within ? tr("yes") : tr("no")});
     }
+    table_->setRows(rows, answer, colours());
+    const QSignalBlocker quiet(table_);
     if (chosen >= 0) table_->selectRow(chosen);
-    table_->setFixedHeight(31 + kRowHeight * qBound(1, row, 8));
+    table_->setFixedHeight(31 + kRowHeight * qBound(1, static_cast<int>(rows.size()), 8));
 }
 
 std::vector<Finding> HeightStage::findings() const {

@@ -4,8 +4,8 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
-#include <QTableWidget>
 
+#include "desk/shared/figure_table.h"
 #include "desk/shared/stage.h"
 
 class QCustomPlot;
@@ -25,6 +25,7 @@ class HeightStage : public Stage {
     QWidget* keyWidget() override { return table_; }
 
   private:
+    QString fittedWords(const SchoolVerdict& head) const;
     QWidget* makeAnswer();
     QWidget* makePlots();
     QWidget* makeSchools();
@@ -44,6 +45,7 @@ class HeightStage : public Stage {
     QLabel* subtitle_;
     QLabel* answer_;
     QLabel* interval_;
+    QLabel* by_fit_ = nullptr;  ///< the same school by the fitted field
     QLabel* reason_;
     QButtonGroup* limits_;
     QWidget* limit_row_ = nullptr;
@@ -52,7 +54,7 @@ class HeightStage : public Stage {
     QLineEdit* dissent_ = nullptr;
     QCustomPlot* loss_;
     QCustomPlot* spread_;
-    QTableWidget* table_;
+    FigureTable* table_;
 };
 
 }  // namespace glumet

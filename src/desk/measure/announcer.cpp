@@ -1,12 +1,7 @@
 #include "desk/measure/announcer.h"
 
-#include <QAudioDevice>
-#include <QMediaDevices>
 #include <QSettings>
-#include <QSoundEffect>
 #include <QStandardPaths>
-#include <QTextToSpeech>
-#include <array>
 
 #include "core/wording.h"
 #include "report/text.h"
@@ -14,15 +9,11 @@
 namespace glumet {
 namespace {
 
-constexpr std::array kFiles{"settled", "taken", "doubtful"};
-
 QSettings settings() {
     return QSettings(
         QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + QStringLiteral("/measure.ini"),
         QSettings::IniFormat);
 }
-
-bool canBeHeard() { return !QMediaDevices::audioOutputs().isEmpty(); }
 
 /// "C3" as it is spoken: letter and figure apart.
 QString spoken(const QString& point) {
@@ -33,27 +24,6 @@ QString spoken(const QString& point) {
 }
 
 }  // namespace
-
-DeviceVoice::DeviceVoice() = default;
-DeviceVoice::~DeviceVoice() = default;
-
-void DeviceVoice::play(Tone tone) {
-    if (!canBeHeard()) return;
-    auto& effect = tones_[static_cast<std::size_t>(tone)];
-    if (effect == nullptr) {
-        effect = std::make_unique<QSoundEffect>();
-        effect->setSource(QUrl(
-            QStringLiteral("qrc:/sounds/%1.wav").arg(QLatin1String(kFiles[static_cast<std::size_t>(tone)]))));
-    }
-    effect->play();
-}
-
-void DeviceVoice::say(const QString& words) {
-    if (!canBeHeard()) return;
-    if (speech_ == nullptr) speech_ = std::make_unique<QTextToSpeech>(QStringLiteral("flite"));
-    speech_->stop();
-    speech_->say(words);
-}
 
 Announcer::Announcer(Session& session, ReadingTaker& taker, std::unique_ptr<Voice> voice)
     : session_(session), taker_(taker), voice_(std::move(voice)) {

@@ -10,6 +10,7 @@
 #include "core/survey/plan_findings.h"
 #include "core/survey/practice.h"
 #include "core/wording.h"
+#include "desk/measure/loaded_voice.h"
 #include "desk/shared/theme.h"
 #include "meters/simulated_meter.h"
 #include "report/text.h"
@@ -27,7 +28,7 @@ constexpr int kLeastScored = 6;  // points; fewer say nothing about a hand
 MeasureStage::MeasureStage(Session& session)
     : Stage(session),
       taker_(session),
-      announcer_(session, taker_, std::make_unique<DeviceVoice>()),
+      announcer_(session, taker_, std::make_unique<LoadedVoice>()),
       title_(makeLabel({}, TextRole::Title)),
       counter_(makeLabel({}, TextRole::Muted)),
       map_(new PlanMap),

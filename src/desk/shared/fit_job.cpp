@@ -1,6 +1,5 @@
 #include "desk/shared/fit_job.h"
 
-#include <memory>
 #include <set>
 
 namespace glumet {
@@ -41,40 +40,56 @@ std::optional<HeightKnowledge> knowledgeOf(const Bench& bench, const std::vector
     return whatTellsMost(fit.model, question);
 }
 
-}  // namespace
+/// More than so many since the beginning, and its linearisation no longer holds well enough.
+constexpr int kMostAdded = 36;
 
-FitJob::~FitJob() { cancel(); }
-
-void FitJob::start(const Bench& bench, const std::vector<std::size_t>& runs) {
-    cancel();
-    running_ = true;
-    const int number = ++number_;
-    thread_ = std::jthread([this, number, bench, runs](const std::stop_token& stop) {
-        FitOptions options;
-        options.stop = stop;
-        const auto found =
-            std::make_shared<Found>(Found{layoutKnown(bench, runs) ? fitFixture(bench, runs, options)
-                                                                   : fitUnknownLayout(bench, runs, options),
-                                          std::nullopt});
-        if (found->fit && !stop.stop_requested()) found->knowledge = knowledgeOf(bench, runs, *found->fit);
-        QMetaObject::invokeMethod(
-            this,
-            [this, number, found] {
-                if (number != number_ || !running_) return;
-                running_ = false;
-                found_.emplace(std::move(*found));
-                emit finished();
-            },
-            Qt::QueuedConnection);
-    });
+std::vector<FittedHeight> heightsOf(const FitResult& fit, const Bench& bench, const Sweep& sweep,
+                                    const std::stop_token& stop) {
+    FittedHeightsQuestion question;
+    question.schools = schoolOptions(bench, sweep, LengthUnit::Cm);
+    question.stop = stop;
+    return fittedHeights(fit, bench, sweep, question);
 }
 
-void FitJob::cancel() {
-    running_ = false;
-    ++number_;
-    if (!thread_.joinable()) return;
-    thread_.request_stop();
-    thread_.join();
+/// Takes in what came since; false when the fit must begin anew.
+bool takeAdded(const Bench& bench, const Sweep& sweep, KeptFit& kept) {
+    if (!kept.fit || kept.sweep.configuration != sweep.configuration || kept.sweep.runs != sweep.runs)
+        return false;
+    const auto added = readingsAdded(kept.bench, bench, sweep);
+    if (!added || kept.added + static_cast<int>(added->size()) > kMostAdded) return false;
+    for (const auto& one : *added) {
+        // One that does not count, a check reading say, is none of the fit's business.
+        if (one.reading.counts() && !kept.fit->add(one.run, one.depth, one.reading)) return false;
+        ++kept.added;
+    }
+    kept.bench = bench;
+    return true;
+}
+
+Expected<FitResult> beginAnew(const Bench& bench, const Sweep& sweep, KeptFit& kept,
+                              const std::stop_token& stop) {
+    kept = {bench, sweep, std::nullopt, {}, 0};
+    FitOptions options;
+    options.stop = stop;
+    if (!layoutKnown(bench, sweep.runs)) return fitUnknownLayout(bench, sweep.runs, options);
+    auto begun = StreamingFit::begin(bench, sweep.runs, options);
+    if (!begun) return tl::make_unexpected(begun.error());
+    kept.fit.emplace(std::move(*begun));
+    return kept.fit->result();
+}
+
+}  // namespace
+
+SweepFit fitSweep(const Bench& bench, const Sweep& sweep, KeptFit& kept, const std::stop_token& stop) {
+    const bool taken = takeAdded(bench, sweep, kept);
+    SweepFit found{taken ? Expected<FitResult>(kept.fit->result()) : beginAnew(bench, sweep, kept, stop),
+                   std::nullopt,
+                   {}};
+    if (!found.fit || stop.stop_requested()) return found;
+    found.knowledge = knowledgeOf(bench, sweep.runs, *found.fit);
+    if (!taken || kept.heights.empty()) kept.heights = heightsOf(*found.fit, bench, sweep, stop);
+    found.heights = kept.heights;
+    return found;
 }
 
 }  // namespace glumet

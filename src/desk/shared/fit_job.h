@@ -1,42 +1,35 @@
 #pragma once
 
-#include <QObject>
 #include <optional>
-#include <thread>
+#include <stop_token>
+#include <vector>
 
+#include "core/fit/added_readings.h"
 #include "core/fit/fit.h"
 #include "core/verdicts/enough.h"
+#include "core/verdicts/fitted_heights.h"
 
 namespace glumet {
 
-/// One fit at a time off the interface thread. Each has its own stop token and number; what a job that was
-/// cancelled or replaced still brings is dropped.
-class FitJob : public QObject {
-    Q_OBJECT
-
-  public:
-    FitJob() = default;
-    ~FitJob() override;
-
-    /// Begins a fit of these runs, in place of the one that is under way.
-    void start(const Bench& bench, const std::vector<std::size_t>& runs);
-    void cancel();
-    bool running() const { return running_; }
-    /// What the last job that finished found; to be asked once, after finished().
-    struct Found {
-        Expected<FitResult> fit;
-        std::optional<HeightKnowledge> knowledge;  ///< which plane of the sweep tells most next
-    };
-    Found take() { return std::move(*found_); }
-
-  signals:
-    void finished();
-
-  private:
-    std::jthread thread_;
-    int number_ = 0;
-    bool running_ = false;
-    std::optional<Found> found_;
+/// What there is to find of one sweep.
+struct SweepFit {
+    Expected<FitResult> fit;
+    std::optional<HeightKnowledge> knowledge;  ///< which plane of the sweep tells most next
+    std::vector<FittedHeight> heights;         ///< of all schools
 };
+
+/// A fit that is kept to take further readings one by one, and the bench as it knows it.
+struct KeptFit {
+    Bench bench;
+    Sweep sweep;
+    std::optional<StreamingFit> fit;
+    std::vector<FittedHeight> heights;
+    int added = 0;  ///< readings since it began
+};
+
+/// Fits a sweep and asks what the fit knows; an emitter layout is chosen by the readings where none is
+/// described. When only a few readings were added to what is kept, they are taken in one by one, a few
+/// milliseconds each; else the fit begins anew and is kept. The schools' heights are those of the beginning.
+SweepFit fitSweep(const Bench& bench, const Sweep& sweep, KeptFit& kept, const std::stop_token& stop);
 
 }  // namespace glumet

@@ -109,6 +109,7 @@ bool FormColumn::eventFilter(QObject* watched, QEvent* event) {
 }
 
 void FormColumn::refresh() {
+    for (const auto& fill : fills_) fill();
     for (const auto& field : texts_) {
         if (field.edit->hasFocus() && field.edit->isModified()) continue;
         field.edit->setText(field.read());

@@ -33,6 +33,9 @@ class FormColumn : public QWidget {
     QComboBox* addHeadingChoice(const QString& name, ReadIndex read, WriteIndex write);
     void addStretch();
 
+    /// Done at each refresh, before the fields are read: fills lists that change.
+    void onRefresh(std::function<void()> fill) { fills_.push_back(std::move(fill)); }
+
     /// Shows what the bench holds now; a field being typed in is left alone.
     void refresh();
 
@@ -58,6 +61,7 @@ class FormColumn : public QWidget {
     QHBoxLayout* heading_ = nullptr;
     std::vector<TextField> texts_;
     std::vector<ChoiceField> choices_;
+    std::vector<std::function<void()>> fills_;
 };
 
 }  // namespace glumet

@@ -29,10 +29,7 @@ std::optional<Millimetre> nearest(const std::vector<Millimetre>& values, std::op
 }  // namespace
 
 Session::Session(Clock clock, QObject* parent) : QObject(parent), clock_(std::move(clock)) {
-    connect(&fit_job_, &FitJob::finished, this, [this] {
-        auto found = fit_job_.take();
-        fit_ = std::move(found.fit);
-        knowledge_ = std::move(found.knowledge);
+    connect(&fits_, &FitShelf::changed, this, [this] {
         point_doubts_.reset();
         model_is_current_ = false;
         emit fitChanged();
@@ -46,6 +43,7 @@ const Bench& Session::bench() const {
 }
 
 void Session::setProject(std::unique_ptr<Project> project) {
+    fits_.forget();
     project_ = std::move(project);
     configuration_.reset();
     height_.reset();
@@ -65,7 +63,7 @@ void Session::rebuild() {
     forgetVerdict();
     point_doubts_.reset();
     model_is_current_ = false;
-    fit_is_current_ = false;
+    fits_.outdate();
     settleSelection();
 }
 
@@ -170,7 +168,16 @@ void Session::chooseCell(std::optional<Cell> cell) {
     emit selectionChanged();
 }
 
-Band Session::band() const { return {bench().method.band_low, bench().method.band_high}; }
+bool Session::changeMethod(const std::function<void(Method&)>& change) {
+    if (project_ == nullptr) return false;
+    auto method = bench().method;
+    change(method);
+    const auto done = project_->saveMethod(QString::fromStdString(bench().title), method);
+    if (!done) warn(QString::fromStdString(done.error().sentence()));
+    return done.has_value();
+}
+
+Band Session::band() const { return goal().band; }
 
 const SpillLimitVerdict* Session::verdict() const {
     if (sweep() == nullptr) return nullptr;
@@ -185,13 +192,8 @@ const SpillLimitVerdict* Session::verdict() const {
 const std::vector<SchoolVerdict>& Session::schools() const {
     if (!schools_) {
         schools_.emplace();
-        if (sweep() != nullptr) {
-            SchoolOptions options;
-            options.band = band();
-            options.spill = spillLimitOptions(bench(), *sweep());
-            options.words = options.spill.words = unit_;
-            schools_ = heightSchools(bench(), *sweep(), options);
-        }
+        if (sweep() != nullptr)
+            schools_ = heightSchools(bench(), *sweep(), schoolOptions(bench(), *sweep(), unit_));
     }
     return *schools_;
 }
@@ -202,32 +204,34 @@ const SchoolVerdict* Session::headline() const {
     return schools().empty() ? nullptr : &schools().front();
 }
 
+const Sweep* Session::fitSweep() const {
+    const auto* chosen = sweep();
+    return chosen == nullptr ? nullptr : &singleOf(sweeps_, *chosen);
+}
+
+const Expected<FitResult>* Session::fitOf(const Sweep& sweep) const {
+    const auto* found = fits_.of(sweep.configuration);
+    return found == nullptr ? nullptr : &found->fit;
+}
+
 const Expected<FitResult>* Session::fit() const {
-    if (!fit_ || sweep() == nullptr || fit_of_ != sweep()->configuration) return nullptr;
-    return &*fit_;
+    return fitSweep() == nullptr ? nullptr : fitOf(*fitSweep());
 }
 
 const HeightKnowledge* Session::knowledge() const {
-    return fit() != nullptr && knowledge_ ? &*knowledge_ : nullptr;
+    if (sweep() == nullptr) return nullptr;
+    const auto* found = fits_.of(sweep()->configuration);
+    return found != nullptr && found->knowledge ? &*found->knowledge : nullptr;
+}
+
+const std::vector<FittedHeight>* Session::fittedHeights() const {
+    if (sweep() == nullptr) return nullptr;
+    const auto* found = fits_.of(sweep()->configuration);
+    return found != nullptr && !found->heights.empty() ? &found->heights : nullptr;
 }
 
 void Session::wantFit() {
-    if (sweep() == nullptr) return;
-    const bool same = fit_of_ == sweep()->configuration;
-    if (same && fit_is_current_) return;  // ready or on its way
-    if (!same) {
-        fit_.reset();
-        knowledge_.reset();
-    }
-    fit_of_ = sweep()->configuration;
-    fit_is_current_ = true;
-    fit_job_.start(bench(), sweep()->runs);
-    emit fitChanged();
-}
-
-void Session::cancelFit() {
-    fit_job_.cancel();
-    emit fitChanged();
+    if (fitSweep() != nullptr) fits_.want(bench(), *fitSweep(), true);
 }
 
 const std::vector<std::size_t>& Session::doubtfulRuns() const {

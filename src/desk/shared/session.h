@@ -13,7 +13,7 @@
 #include "core/survey/point_doubts.h"
 #include "core/sweep.h"
 #include "core/verdicts/height_schools.h"
-#include "desk/shared/fit_job.h"
+#include "desk/shared/fit_shelf.h"
 #include "meters/meter.h"
 #include "project/project.h"
 #include "report/palette.h"
@@ -62,6 +62,9 @@ class Session : public QObject {
     std::optional<Cell> cell() const { return cell_; }
     void chooseCell(std::optional<Cell> cell);
 
+    /// Changes how is measured and judged, as one step; false and a warning when that fails.
+    bool changeMethod(const std::function<void(Method&)>& change);
+    const Goal& goal() const { return bench().method.goal; }
     Band band() const;
     FindingContext findingContext() const { return {unit_, band()}; }
     /// The spill-limit verdict of the chosen sweep, by the project's method; computed when first asked.
@@ -77,14 +80,23 @@ class Session : public QObject {
     const SchoolVerdict* headline() const;
 
     /// The light model fitted to the chosen sweep's readings, or why there is none; nullptr until it has been
-    /// asked for and is ready. A fit of earlier readings stays until the next is ready.
+    /// asked for and is ready. Of several fixtures: that of one of them, where it was read by itself. A fit of
+    /// earlier readings stays until the next is ready.
     const Expected<FitResult>* fit() const;
+    /// The same of any sweep.
+    const Expected<FitResult>* fitOf(const Sweep& sweep) const;
     /// What that fit knows of the spill-limit height; nullptr where there is none.
     const HeightKnowledge* knowledge() const;
-    bool fitting() const { return fit_job_.running(); }
+    /// The schools' heights by that fit; nullptr where there are none.
+    const std::vector<FittedHeight>* fittedHeights() const;
+    bool fitting() const { return fits_.busy(); }
     /// Fits the chosen sweep in the background unless that has been done; fitChanged() follows.
     void wantFit();
-    void cancelFit();
+    /// The same of another sweep, after it.
+    void wantFitOf(const Sweep& sweep) { fits_.want(bench(), sweep, false); }
+    void cancelFit() { fits_.cancel(); }
+    /// The sweep whose fit speaks for the chosen one; nullptr while there is no run.
+    const Sweep* fitSweep() const;
 
     /// The light field of the chosen run as its fixture is described, or what is missing; computed when first
     /// asked. nullptr while there is no run.
@@ -148,11 +160,7 @@ class Session : public QObject {
     mutable std::optional<std::vector<PointDoubt>> point_doubts_;
     mutable Id point_doubts_of_ = 0;  ///< plane
     mutable std::optional<std::vector<SchoolVerdict>> schools_;
-    FitJob fit_job_;
-    std::optional<Expected<FitResult>> fit_;
-    std::optional<HeightKnowledge> knowledge_;
-    std::optional<Configuration> fit_of_;  ///< what fit_ is of
-    bool fit_is_current_ = false;          ///< nothing has been edited since it was begun
+    FitShelf fits_;
     mutable std::optional<double> scale_top_;
     mutable std::optional<Expected<DescribedModel>> model_;
     mutable std::size_t model_run_ = 0;      ///< index of the run that model_ is of

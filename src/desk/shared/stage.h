@@ -19,6 +19,10 @@ class Stage : public QWidget {
     virtual std::vector<Finding> findings() const = 0;
     /// The widget that takes the keys when the stage is entered.
     virtual QWidget* keyWidget() { return this; }
+    /// What stands in the section's place while it is shown; nullptr: the section of the bench.
+    virtual QWidget* section() { return nullptr; }
+    /// Whether work for it is under way in the background.
+    virtual bool busy() const { return false; }
 
   signals:
     /// What is shown has changed without a change of the session: the window refreshes stage and findings.

@@ -46,6 +46,7 @@ MainWindow::MainWindow(Session& session)
       bar_(new StageBar(session)),
       project_(new QPushButton),
       sweep_(new QPushButton),
+      left_(new QStackedWidget),
       section_(new SectionView(session)),
       findings_(new FindingsPanel(session)),
       ledger_(new LedgerLine(session)),
@@ -59,11 +60,12 @@ MainWindow::MainWindow(Session& session)
     rows->setSpacing(0);
     auto* columns = new QHBoxLayout;
     columns->setSpacing(0);
-    section_->setFixedWidth(kSectionWidth);
+    left_->setFixedWidth(kSectionWidth);
+    left_->addWidget(section_);
     findings_->setFixedWidth(kFindingsWidth);
     middle_->setObjectName(QStringLiteral("stageArea"));
     middle_->addWidget(welcome_);
-    columns->addWidget(section_);
+    columns->addWidget(left_);
     columns->addWidget(middle_, 1);
     columns->addWidget(findings_);
     rows->addWidget(makeTopBar());
@@ -298,6 +300,7 @@ Stage* MainWindow::stageWidget(StageId id) {
     }
     connect(stage, &Stage::viewChanged, this, &MainWindow::scheduleRefresh);
     middle_->addWidget(stage);
+    if (auto* section = stage->section(); section != nullptr) left_->addWidget(section);
     return stage;
 }
 
@@ -310,6 +313,8 @@ void MainWindow::showStage(StageId id) {
                                                     plan->view() == PlanStage::View::Commission);
     if (session_.meter() != nullptr) listens ? session_.meter()->start() : session_.meter()->stop();
     refreshAll();
+    auto* section = stageWidget(id)->section();
+    left_->setCurrentWidget(section == nullptr ? section_ : section);
     stageWidget(id)->keyWidget()->setFocus();
 }
 

@@ -26,6 +26,8 @@ class MainWindow : public QMainWindow {
     void showStage(StageId stage);
     StageId stage() const { return bar_->current(); }
     Stage* stageWidget(StageId stage);
+    /// Whether the stage shown waits for work in the background.
+    bool busy() { return stageWidget(bar_->current())->busy(); }
 
     /// Opens a project file, or says why not and keeps the one that is open.
     bool openProject(const QString& path);
@@ -68,6 +70,7 @@ class MainWindow : public QMainWindow {
     StageBar* bar_;
     QPushButton* project_;
     QPushButton* sweep_;
+    QStackedWidget* left_;  ///< the section, or what a stage puts in its place
     SectionView* section_;
     FindingsPanel* findings_;
     LedgerLine* ledger_;

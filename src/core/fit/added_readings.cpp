@@ -1,0 +1,39 @@
+#include "core/fit/added_readings.h"
+
+#include <algorithm>
+
+namespace glumet {
+namespace {
+
+bool sameSetting(const Run& a, const Run& b) {
+    return a.id == b.id && configurationOf(a) == configurationOf(b) && a.height == b.height &&
+           a.planes.size() == b.planes.size();
+}
+
+/// Appends what `after` has more than `before`; false when it is not just more.
+bool appendAdded(std::size_t run, const Plane& before, const Plane& after, std::vector<AddedReading>& out) {
+    if (before.depth != after.depth || before.readings.size() > after.readings.size() ||
+        !std::equal(before.readings.begin(), before.readings.end(), after.readings.begin()))
+        return false;
+    for (auto i = before.readings.size(); i < after.readings.size(); ++i)
+        out.push_back({run, after.depth, after.readings[i]});
+    return true;
+}
+
+}  // namespace
+
+std::optional<std::vector<AddedReading>> readingsAdded(const Bench& before, const Bench& after,
+                                                       const Sweep& sweep) {
+    if (before.tanks != after.tanks || before.fixtures != after.fixtures) return std::nullopt;
+    std::vector<AddedReading> out;
+    for (const auto index : sweep.runs) {
+        if (index >= before.runs.size() || !sameSetting(before.runs[index], after.runs[index]))
+            return std::nullopt;
+        for (std::size_t p = 0; p < after.runs[index].planes.size(); ++p)
+            if (!appendAdded(index, before.runs[index].planes[p], after.runs[index].planes[p], out))
+                return std::nullopt;
+    }
+    return out;
+}
+
+}  // namespace glumet

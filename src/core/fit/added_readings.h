@@ -1,0 +1,22 @@
+#pragma once
+
+#include <optional>
+#include <vector>
+
+#include "core/sweep.h"
+
+namespace glumet {
+
+/// A reading that came after a fit.
+struct AddedReading {
+    std::size_t run = 0;  ///< index into Bench::runs
+    Millimetre depth{0};
+    Reading reading;
+};
+
+/// What was added to a sweep since, in order, when nothing else of it changed: tanks, fixtures, runs and
+/// earlier readings are what they were. Nothing when they are not; then a fit must begin anew.
+std::optional<std::vector<AddedReading>> readingsAdded(const Bench& before, const Bench& after,
+                                                       const Sweep& sweep);
+
+}  // namespace glumet

@@ -1,0 +1,204 @@
+#include "core/verdicts/agreement.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+#include "core/placement.h"
+
+namespace glumet {
+namespace {
+
+constexpr double kAgreesChiSquare = 2.0;
+constexpr double kAgreesMean = 0.03;
+constexpr double kExplains = 0.5;  // of Σz², by one cause
+constexpr double kStepMm = 2.0;
+constexpr double kTwoErrors = 2.0;
+
+/// A single thing that could be wrong: what one unit of it does to each reading.
+struct Cause {
+    std::string name;
+    std::vector<double> effect;
+};
+
+class Overlay {
+  public:
+    Overlay(const FitResult& fit, const Bench& bench, std::size_t run, const Tank& tank, LengthUnit words,
+            const FitOptions& options)
+        : fit_(fit), bench_(bench), index_(run), run_(bench.runs[run]), tank_(tank), words_(words),
+          options_(options) {}
+
+    Expected<ArrayAgreement> compare() {
+        scene_ = sceneOfRun();
+        for (const auto& plane : run_.planes) collect(plane);
+        if (out_.residuals.empty()) return problem("run", "holds no reading that counts");
+        weigh();
+        judge();
+        return std::move(out_);
+    }
+
+  private:
+    LightScene sceneOfRun() const {
+        auto scene = emptyScene(tank_, run_.water == WaterState::Dry);
+        hangAt(scene, hangingPlaces(run_, scene.length_mm), run_.height,
+               run_.level_pct.value_or(100.0) / 100.0, {});
+        scene.water.attenuation_per_m = fit_.attenuation_per_m;
+        // What the fit learned of painted walls holds for the tank it was fitted in.
+        const bool same_tank = std::any_of(fit_.slips.begin(), fit_.slips.end(), [&](const auto& s) {
+            return bench_.runs[s.run].tank == run_.tank;
+        });
+        if (same_tank)
+            for (auto& wall : scene.walls)
+                if (!wall.clear()) wall.reflectance = fit_.reflectance;
+        return scene;
+    }
+
+    void collect(const Plane& plane) {
+        for (const auto& r : plane.readings) {
+            if (!r.counts() || r.x > tank_.length || r.y > tank_.width) continue;
+            out_.residuals.push_back({index_, plane.depth, r.x, r.y, r.mean.value(), 0, 0, false});
+            points_.push_back({r.x.value(), r.y.value(), plane.depth.value()});
+            noise_.push_back(
+                std::max(options_.least_noise, r.relativeStandardError().value_or(options_.unknown_noise)));
+        }
+    }
+
+    std::vector<double> values(const LightScene& scene) const {
+        std::vector<double> out;
+        for (const auto& p : predict(fit_.model, scene, points_)) out.push_back(p.ppfd);
+        return out;
+    }
+
+    std::vector<double> slope(double dx, double dy, double dh) const {
+        auto scene = scene_;
+        for (auto& f : scene.fixtures) {
+            f.x_mm += dx * kStepMm;
+            f.y_mm += dy * kStepMm;
+            f.height_mm += dh * kStepMm;
+        }
+        auto moved = values(scene);
+        for (std::size_t i = 0; i < moved.size(); ++i)
+            moved[i] = (moved[i] - out_.residuals[i].model) / kStepMm;
+        return moved;
+    }
+
+    /// Each reading's standard error: its own noise, a probe placed a little off, and what the fit leaves open.
+    void weigh() {
+        const auto said = predict(fit_.model, scene_, points_);
+        for (std::size_t i = 0; i < said.size(); ++i) out_.residuals[i].model = said[i].ppfd;
+        along_ = slope(1, 0, 0);
+        across_ = slope(0, 1, 0);
+        double read = 0.0;
+        double predicted = 0.0;
+        double squares = 0.0;
+        double within = 0.0;
+        for (std::size_t i = 0; i < said.size(); ++i) {
+            auto& r = out_.residuals[i];
+            const double placing = options_.placing_mm * std::hypot(along_[i], across_[i]);
+            const double unknown = (said[i].hi - said[i].lo) / (2.0 * 1.96);
+            error_.push_back(std::max(1e-9, std::hypot(noise_[i] * r.model, placing, unknown)));
+            r.standard_errors = (r.reading - r.model) / error_[i];
+            read += r.reading;
+            predicted += r.model;
+            squares += r.model > 0.0 ? std::pow(r.reading / r.model - 1.0, 2) : 0.0;
+            within += std::abs(r.standard_errors) <= kTwoErrors ? 1.0 : 0.0;
+            chi_square_ += r.standard_errors * r.standard_errors;
+        }
+        const auto n = static_cast<double>(said.size());
+        out_.mean_ratio = predicted > 0.0 ? read / predicted : 0.0;
+        out_.rms = std::sqrt(squares / n);
+        out_.within = within / n;
+        out_.reduced_chi_square = chi_square_ / n;
+    }
+
+    std::vector<Cause> causes() const {
+        std::vector<double> model;
+        for (const auto& r : out_.residuals) model.push_back(r.model);
+        std::vector<Cause> all{{"level", model},
+                               {"height", slope(0, 0, 1)},
+                               {"along", along_},
+                               {"across", across_}};
+        for (std::size_t f = 0; f < scene_.fixtures.size() && scene_.fixtures.size() > 1; ++f) {
+            auto alone = scene_;
+            alone.fixtures = {scene_.fixtures[f]};
+            all.push_back({fmt::format("fixture {}", f + 1), values(alone)});
+        }
+        return all;
+    }
+
+    void judge() {
+        out_.agrees = out_.reduced_chi_square <= kAgreesChiSquare &&
+                      std::abs(out_.mean_ratio - 1.0) <= kAgreesMean;
+        out_.reason = fmt::format("{} readings lie {} off the prediction in mean, {} of them within two "
+                                  "standard errors.",
+                                  out_.residuals.size(), signedPercent(out_.mean_ratio - 1.0),
+                                  percentText(out_.within));
+        if (out_.agrees) return;
+        double most = 0.0;
+        for (const auto& cause : causes()) {
+            double rc = 0.0;
+            double cc = 0.0;
+            for (std::size_t i = 0; i < cause.effect.size(); ++i) {
+                const double c = cause.effect[i] / error_[i];
+                rc += c * out_.residuals[i].standard_errors;
+                cc += c * c;
+            }
+            if (cc <= 0.0 || rc * rc / cc <= most) continue;
+            most = rc * rc / cc;
+            out_.cause = cause.name;
+            out_.cause_size = rc / cc;
+        }
+        if (most < kExplains * chi_square_) {
+            out_.cause.clear();
+            out_.reason += " No single cause explains it: the field differs in shape.";
+            return;
+        }
+        out_.reason += fmt::format(" {}", explained());
+    }
+
+    std::string signedPercent(double share) const {
+        return fmt::format("{}{}", share < 0 ? "−" : "+", percentText(std::abs(share)));
+    }
+
+    std::string explained() const {
+        const double size = out_.cause_size;
+        const auto length = lengthText(Millimetre(std::abs(size)), words_);
+        if (out_.cause == "level")
+            return fmt::format("They read {} everywhere: output, meter or its mode.", signedPercent(size));
+        if (out_.cause == "height")
+            return fmt::format("It fits with the lamps {} {}.", length, size > 0 ? "higher" : "lower");
+        if (out_.cause == "along")
+            return fmt::format("It fits with the row {} to the {}.", length, size > 0 ? "right" : "left");
+        if (out_.cause == "across")
+            return fmt::format("It fits with the row {} to the {}.", length, size > 0 ? "back" : "front");
+        return fmt::format("It fits if {} from the left gives {}.", out_.cause, signedPercent(size));
+    }
+
+    const FitResult& fit_;
+    const Bench& bench_;
+    std::size_t index_;
+    const Run& run_;
+    const Tank& tank_;
+    LengthUnit words_;
+    const FitOptions& options_;
+    LightScene scene_;
+    std::vector<BasisField::Point> points_;
+    std::vector<double> noise_;
+    std::vector<double> error_;
+    std::vector<double> along_;
+    std::vector<double> across_;
+    double chi_square_ = 0.0;
+    ArrayAgreement out_;
+};
+
+}  // namespace
+
+Expected<ArrayAgreement> arrayAgreement(const FitResult& single, const Bench& bench, std::size_t run,
+                                        LengthUnit words, const FitOptions& options) {
+    const auto* tank = byId(bench.tanks, bench.runs[run].tank);
+    if (tank == nullptr) return problem("run", "names no tank");
+    return Overlay(single, bench, run, *tank, words, options).compare();
+}
+
+}  // namespace glumet

@@ -1,0 +1,32 @@
+#pragma once
+
+#include <string>
+#include <vector>
+
+#include "core/fit/fit.h"
+#include "core/wording.h"
+
+namespace glumet {
+
+/// A measured run of several fixtures beside what one fixture's fit predicts of it.
+struct ArrayAgreement {
+    std::vector<FitResidual> residuals;  ///< in the order of planes and readings
+    double mean_ratio = 1.0;             ///< Σ readings / Σ predicted
+    double rms = 0.0;                    ///< of reading/predicted − 1
+    double within = 0.0;                 ///< share of readings within two standard errors
+    double reduced_chi_square = 0.0;
+    bool agrees = false;
+    std::string cause;    ///< the one thing that explains most of a disagreement; empty: none does
+    double cause_size = 0.0;  ///< in the cause's own unit
+    std::string reason = "not computed";
+};
+
+/// Lays a run's readings over the prediction. It agrees when the reduced chi-square is at most 2 and the mean
+/// within 3 %. Otherwise single causes are tried, each by weighted least squares of its own derivative: a
+/// common level, the mounting height, the row moved along the tank or across, one fixture's output. The one
+/// that takes away most of Σz² is named when that is more than half; else the difference is one of shape.
+/// Fails in words: no tank, no reading that counts.
+Expected<ArrayAgreement> arrayAgreement(const FitResult& single, const Bench& bench, std::size_t run,
+                                        LengthUnit words, const FitOptions& options = {});
+
+}  // namespace glumet

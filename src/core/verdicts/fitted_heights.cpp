@@ -1,0 +1,178 @@
+#include "core/verdicts/fitted_heights.h"
+
+#include <fmt/format.h>
+
+#include <Eigen/Dense>
+#include <algorithm>
+#include <cmath>
+#include <random>
+
+#include "core/grid.h"
+
+namespace glumet {
+namespace {
+
+constexpr auto kSize = static_cast<Eigen::Index>(LightModel::kParameters);
+constexpr double kTail = 0.025;
+using Rows = Eigen::Matrix<double, Eigen::Dynamic, Eigen::Dynamic, Eigen::RowMajor>;
+
+/// The sweep's planes at heights that were not read, ready to be filled with any beam.
+class ModelledSweep {
+  public:
+    ModelledSweep(const FitResult& fit, const Bench& bench, const Sweep& sweep, const Tank& tank,
+                  const FittedHeightsQuestion& question)
+        : fit_(fit) {
+        const auto& first = bench.runs[sweep.runs.front()];
+        const auto& grid = *first.planes.front().grid;
+        bench_.fixtures = bench.fixtures;
+        bench_.tanks = bench.tanks;
+        const double low = first.height.value();
+        const double high = bench.runs[sweep.runs.back()].height.value() + question.beyond_mm;
+        for (double h = low; h <= high + 1e-9; h += question.step_mm) {
+            Run run = first;
+            run.planes.clear();
+            run.height = Millimetre(h);
+            for (const auto depth : depthsOf(bench, sweep)) {
+                Plane plane;
+                plane.depth = depth;
+                plane.grid = grid;
+                for (const auto cell : serpentine(grid)) {
+                    Reading reading;
+                    reading.x = Millimetre(grid.xs_mm[static_cast<std::size_t>(cell.column)]);
+                    reading.y = Millimetre(grid.ys_mm[static_cast<std::size_t>(cell.row)]);
+                    plane.readings.push_back(reading);
+                }
+                run.planes.push_back(std::move(plane));
+            }
+            bench_.runs.push_back(std::move(run));
+        }
+        step_mm_ = question.step_mm;
+        tabulate(tank, first);
+    }
+
+    /// The bench with the light of these parameters.
+    const Bench& lit(const Eigen::VectorXd& parameters) {
+        const Eigen::VectorXd values = rows_ * parameters.head(BeamBasis::kSize);
+        const double offset = parameters(kSize - 1) - fit_.model.height_offset_mm;
+        const auto of_run = values.size() / static_cast<Eigen::Index>(bench_.runs.size());
+        Eigen::Index at = 0;
+        for (std::size_t r = 0; r < bench_.runs.size(); ++r)
+            for (auto& plane : bench_.runs[r].planes)
+                for (auto& reading : plane.readings) {
+                    // A height offset is a step along the heights: taken from the neighbours' difference.
+                    const Eigen::Index below = r == 0 ? at : at - of_run;
+                    const Eigen::Index above = r + 1 == bench_.runs.size() ? at : at + of_run;
+                    const double apart = step_mm_ * static_cast<double>((above - below) / of_run);
+                    const double slope = apart > 0.0 ? (values(above) - values(below)) / apart : 0.0;
+                    reading.mean = Ppfd(std::max(0.0, values(at) + offset * slope));
+                    ++at;
+                }
+        return bench_;
+    }
+
+  private:
+    void tabulate(const Tank& tank, const Run& first) {
+        auto scene = emptyScene(tank, first.water == WaterState::Dry);
+        for (auto& wall : scene.walls)
+            if (!wall.clear()) wall.reflectance = fit_.reflectance;
+        std::vector<double> all;
+        for (const auto& run : bench_.runs) {
+            auto here = scene;
+            const double height = std::max(5.0, run.height.value() + fit_.model.height_offset_mm);
+            hangAt(here, {here.length_mm / 2.0}, Millimetre(height), run.level_pct.value_or(100.0) / 100.0, {});
+            std::vector<BasisField::Point> points;
+            for (const auto& plane : run.planes)
+                for (const auto& r : plane.readings)
+                    points.push_back({r.x.value(), r.y.value(), plane.depth.value()});
+            const auto rows = BasisField(here, fit_.model.emitters, fit_.attenuation_per_m).rows(points);
+            all.insert(all.end(), rows.begin(), rows.end());
+        }
+        rows_ = Eigen::Map<const Rows>(all.data(), static_cast<Eigen::Index>(all.size()) / BeamBasis::kSize,
+                                       BeamBasis::kSize);
+    }
+
+    const FitResult& fit_;
+    Bench bench_;
+    Rows rows_;
+    double step_mm_ = 10.0;
+};
+
+Eigen::VectorXd parametersOf(const LightModel& model) {
+    Eigen::VectorXd p(kSize);
+    for (Eigen::Index k = 0; k < BeamBasis::kSize; ++k) p(k) = model.beam[static_cast<std::size_t>(k)];
+    p(kSize - 1) = model.height_offset_mm;
+    return p;
+}
+
+/// A square root of the posterior covariance that rounding cannot spoil.
+Eigen::MatrixXd rootOf(const LightModel& model) {
+    const Eigen::Map<const Eigen::MatrixXd> covariance(model.covariance.data(), kSize, kSize);
+    const Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> solver(covariance);
+    return solver.eigenvectors() * solver.eigenvalues().cwiseMax(0.0).cwiseSqrt().asDiagonal();
+}
+
+std::optional<double> answerOf(const SchoolVerdict& verdict) {
+    if (verdict.crossing) return verdict.crossing->value();
+    return verdict.height ? std::optional(verdict.height->value()) : std::nullopt;
+}
+
+/// The middle 95 % of the answers.
+void spread(std::vector<double> answers, FittedHeight& out) {
+    std::sort(answers.begin(), answers.end());
+    const auto at = [&](double share) {
+        return answers[static_cast<std::size_t>(std::lround(share * static_cast<double>(answers.size() - 1)))];
+    };
+    out.low = Millimetre(std::min(at(kTail), out.height->value()));
+    out.high = Millimetre(std::max(at(1.0 - kTail), out.height->value()));
+}
+
+}  // namespace
+
+std::vector<FittedHeight> fittedHeights(const FitResult& fit, const Bench& bench, const Sweep& sweep,
+                                        const FittedHeightsQuestion& question) {
+    std::vector<FittedHeight> out;
+    const auto* tank = byId(bench.tanks, sweep.configuration.tank);
+    if (tank == nullptr || sweep.configuration.fixtures != 1 || sweep.runs.empty()) return out;
+    const auto& first = bench.runs[sweep.runs.front()];
+    if (first.planes.empty() || !first.planes.front().grid) return out;
+    ModelledSweep modelled(fit, bench, sweep, *tank, question);
+    const auto ask = [&](const Eigen::VectorXd& parameters) {
+        const auto& lit = modelled.lit(parameters);
+        return heightSchools(lit, sweepsOf(lit).front(), question.schools);
+    };
+    const auto mean = parametersOf(fit.model);
+    for (const auto& verdict : ask(mean)) {
+        FittedHeight height;
+        height.school = verdict.school;
+        height.reason = verdict.reason;
+        if (const auto answer = answerOf(verdict)) height.height = Millimetre(*answer);
+        out.push_back(std::move(height));
+    }
+    std::mt19937_64 random(question.seed);
+    std::normal_distribution<double> normal;
+    const auto root = rootOf(fit.model);
+    std::vector<std::vector<double>> answers(out.size());
+    for (int draw = 0; draw < question.draws && !question.stop.stop_requested(); ++draw) {
+        const Eigen::VectorXd unit = Eigen::VectorXd::NullaryExpr(kSize, [&] { return normal(random); });
+        Eigen::VectorXd p = mean + root * unit;
+        p.head(BeamBasis::kSize) = p.head(BeamBasis::kSize).cwiseMax(0.0);
+        const auto verdicts = ask(p);
+        for (std::size_t i = 0; i < verdicts.size(); ++i)
+            if (const auto answer = answerOf(verdicts[i])) answers[i].push_back(*answer);
+    }
+    for (std::size_t i = 0; i < out.size(); ++i) {
+        const bool often = 2 * answers[i].size() > static_cast<std::size_t>(question.draws);
+        if (!often) out[i].height.reset();
+        if (out[i].speaks() && often) spread(answers[i], out[i]);
+    }
+    return out;
+}
+
+std::string fittedHeightText(const FittedHeight& verdict, LengthUnit words) {
+    if (!verdict.height) return "silent";
+    if (!verdict.low || !verdict.high) return lengthText(*verdict.height, words);
+    return fmt::format("{}, {}", lengthText(*verdict.height, words),
+                       lengthRange(*verdict.low, *verdict.high, words));
+}
+
+}  // namespace glumet

@@ -1,0 +1,41 @@
+#pragma once
+
+#include <stop_token>
+
+#include "core/fit/fit.h"
+#include "core/verdicts/height_schools.h"
+
+namespace glumet {
+
+/// A school's height by the fitted field, at heights nobody read, with the fit's own interval.
+struct FittedHeight {
+    std::string school;
+    std::optional<Millimetre> height;
+    std::optional<Millimetre> low;  ///< 95 % interval
+    std::optional<Millimetre> high;
+    std::string reason = "not computed";
+
+    bool speaks() const { return height.has_value(); }
+};
+
+/// What is asked of a fit.
+struct FittedHeightsQuestion {
+    SchoolOptions schools;
+    double step_mm = 10.0;
+    double beyond_mm = 100.0;  ///< above the highest height read
+    int draws = 40;
+    std::uint64_t seed = 1;
+    std::stop_token stop;
+};
+
+/// All five schools on planes that the fit predicts at the sweep's depths and grid, every `step_mm` from its
+/// lowest height to `beyond_mm` above its highest. The interval is the middle 95 % of the schools' answers on
+/// `draws` draws from the fit's posterior (beam and height offset); a school that most draws silence does not
+/// speak. Empty when the sweep has no tank, no grid or several fixtures.
+std::vector<FittedHeight> fittedHeights(const FitResult& fit, const Bench& bench, const Sweep& sweep,
+                                        const FittedHeightsQuestion& question);
+
+/// The same as sentences, one for each school that speaks.
+std::string fittedHeightText(const FittedHeight& verdict, LengthUnit words);
+
+}  // namespace glumet

@@ -1,0 +1,285 @@
+#include "core/verdicts/goal_level.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+
+#include "core/wording.h"
+
+namespace glumet {
+namespace {
+
+constexpr double kPlateau = 0.02;
+constexpr double kSame = 1e-12;
+constexpr int kLevels = 101;  // 0 … 100 %
+constexpr std::array kPointShares{0.27, 0.54, 0.8};
+constexpr int kSlices = 8;
+
+using Shares = std::array<double, kLevels>;
+
+double shareAt(const std::vector<double>& values, const Band& band, double factor) {
+    if (values.empty()) return 0.0;
+    const auto inside = std::count_if(values.begin(), values.end(),
+                                      [&](double v) { return band.contains(Ppfd(v * factor)); });
+    return static_cast<double>(inside) / static_cast<double>(values.size());
+}
+
+/// The middle of the best, and who is about as good; levels with a negative share are out of the question.
+BestLevel bestOf(const Shares& shares) {
+    BestLevel best;
+    best.share = *std::max_element(shares.begin() + 1, shares.end());
+    const auto within = [&](double slack) {
+        int low = 0;
+        int high = 0;
+        for (int level = 1; level < kLevels; ++level) {
+            if (shares[static_cast<std::size_t>(level)] < best.share - slack) continue;
+            if (low == 0) low = level;
+            high = level;
+        }
+        return std::pair{low, high};
+    };
+    const auto [top_low, top_high] = within(kSame);
+    best.level_pct = std::round(0.5 * (top_low + top_high));
+    // Equal shares may lie apart; the answer must be one of them.
+    if (shares[static_cast<std::size_t>(best.level_pct)] < best.share - kSame) best.level_pct = top_low;
+    const auto [low, high] = within(kPlateau);
+    best.plateau_low_pct = low;
+    best.plateau_high_pct = high;
+    return best;
+}
+
+double largest(const std::vector<double>& values) {
+    return values.empty() ? 0.0 : *std::max_element(values.begin(), values.end());
+}
+double least(const std::vector<double>& values) {
+    return values.empty() ? 0.0 : *std::min_element(values.begin(), values.end());
+}
+
+std::string kept(const GoalLevel& out, const Goal& goal) {
+    std::string words;
+    if (goal.ceiling)
+        words += out.ceiling_holds
+                     ? fmt::format(" The peak of {} stays under {}.", ppfdFigure(Ppfd(out.peak)),
+                                   ppfdFigure(*goal.ceiling))
+                     : fmt::format(" The peak of {} breaks the ceiling of {}.", ppfdFigure(Ppfd(out.peak)),
+                                   ppfdFigure(*goal.ceiling));
+    if (goal.floor)
+        words += out.floor_holds ? fmt::format(" The bottom gets {} or more.", ppfdFigure(Ppfd(out.least_low)))
+                                 : fmt::format(" The bottom gets {} where {} is asked.",
+                                               ppfdFigure(Ppfd(out.least_low)), ppfdFigure(*goal.floor));
+    return words;
+}
+
+std::string reasonFor(const GoalLevel& out, const Goal& goal) {
+    if (out.best.share <= 0.0) return "No level up to 100 % brings any point into the band.";
+    return fmt::format(
+               "{:.0f} % puts {} of the points into {}–{}; 5 % less leaves {}, 5 % more {}. "
+               "Anything from {:.0f} to {:.0f} % does about as well.",
+               out.best.level_pct, percentText(out.best.share), ppfdFigure(goal.band.low),
+               ppfdFigure(goal.band.high), percentText(out.five_less), percentText(out.five_more),
+               out.best.plateau_low_pct, out.best.plateau_high_pct) +
+           kept(out, goal);
+}
+
+}  // namespace
+
+std::array<double, kLevels> sharesByLevel(const std::vector<double>& values, const Band& band) {
+    Shares shares{};
+    for (int level = 0; level < kLevels; ++level)
+        shares[static_cast<std::size_t>(level)] = shareAt(values, band, level / 100.0);
+    return shares;
+}
+
+BestLevel bestLevel(const std::vector<double>& values, const Band& band) {
+    return bestOf(sharesByLevel(values, band));
+}
+
+std::vector<Millimetre> judgedDepths(const Goal& goal, Millimetre water_depth, Over over) {
+    const Millimetre from = goal.zoned() ? std::min(goal.zone_from, water_depth) : Millimetre(0);
+    const Millimetre height = floorDepth(goal, water_depth) - from;
+    std::vector<Millimetre> depths;
+    if (over == Over::Points)
+        for (const double share : kPointShares) depths.push_back(from + height * share);
+    else
+        for (int i = 0; i < kSlices; ++i) depths.push_back(from + height * ((i + 0.5) / kSlices));
+    return depths;
+}
+
+Millimetre floorDepth(const Goal& goal, Millimetre water_depth) {
+    return goal.zoned() ? std::min(goal.zone_to, water_depth) : water_depth;
+}
+
+GoalLevel goalLevel(const LitPoints& points, const Goal& goal) {
+    GoalLevel out;
+    const double peak = largest(points.values);
+    const double low = least(points.lowest);
+    const auto keepsCeiling = [&](double level) {
+        return !goal.ceiling || peak * level / 100.0 <= goal.ceiling->value() + 1e-9;
+    };
+    const auto keepsFloor = [&](double level) {
+        return !goal.floor || points.lowest.empty() || low * level / 100.0 >= goal.floor->value() - 1e-9;
+    };
+    const auto shares = sharesByLevel(points.values, goal.band);
+    Shares kept_shares = shares;
+    bool any = false;
+    for (int level = 1; level < kLevels; ++level) {
+        auto& share = kept_shares[static_cast<std::size_t>(level)];
+        if (!keepsCeiling(level) || !keepsFloor(level)) share = -1.0;
+        any |= share > 0.0;
+    }
+    out.best = bestOf(any ? kept_shares : shares);
+    const double level = out.best.level_pct;
+    out.five_less = shares[static_cast<std::size_t>(std::max(0.0, level - 5.0))];
+    out.five_more = shares[static_cast<std::size_t>(std::min(100.0, level + 5.0))];
+    out.peak = peak * level / 100.0;
+    out.least_low = low * level / 100.0;
+    out.ceiling_holds = keepsCeiling(level);
+    out.floor_holds = keepsFloor(level);
+    out.reason = reasonFor(out, goal);
+    return out;
+}
+
+namespace {
+
+/// Searches the levels of channels, in whole per cent.
+class MixSearch {
+  public:
+    MixSearch(const std::vector<LitPoints>& channels, const Goal& goal) : channels_(channels), goal_(goal) {}
+
+    static constexpr double kBroken = 2.0;
+    static constexpr std::size_t kMostOnLattice = 5;
+
+    /// Share in the band, less kBroken where ceiling or floor is not kept.
+    double rankOf(const std::vector<double>& levels) const {
+        std::vector<double> sum(channels_.front().values.size(), 0.0);
+        std::vector<double> bottom(channels_.front().lowest.size(), 0.0);
+        for (std::size_t c = 0; c < channels_.size(); ++c) {
+            for (std::size_t i = 0; i < sum.size(); ++i) sum[i] += channels_[c].values[i] * levels[c] / 100.0;
+            for (std::size_t i = 0; i < bottom.size(); ++i)
+                bottom[i] += channels_[c].lowest[i] * levels[c] / 100.0;
+        }
+        const bool broken = (goal_.ceiling && largest(sum) > goal_.ceiling->value()) ||
+                            (goal_.floor && !bottom.empty() && least(bottom) < goal_.floor->value());
+        // What breaks a limit is worse than anything that keeps it, but still ranked.
+        return shareAt(sum, goal_.band, 1.0) - (broken ? kBroken : 0.0);
+    }
+
+    /// Each channel in turn at its best of all levels, until none helps.
+    std::vector<double> climb(std::vector<double> levels) const {
+        double best = rankOf(levels);
+        for (bool better = true; better;) {
+            better = false;
+            for (auto& level : levels) {
+                double kept = level;
+                for (int tried = 0; tried < kLevels; ++tried) {
+                    level = tried;
+                    const double rank = rankOf(levels);
+                    if (rank <= best + kSame) continue;
+                    best = rank;
+                    kept = level;
+                    better = true;
+                }
+                level = kept;
+            }
+        }
+        return levels;
+    }
+
+    /// The best of a coarse lattice, from which the climb starts: shares have flats on which it would stand.
+    std::vector<double> coarse() const {
+        std::vector<double> levels(channels_.size(), 0.0);
+        auto winner = levels;
+        double best = rankOf(levels);
+        const double step = channels_.size() <= 3 ? 10.0 : 25.0;
+        while (advance(levels, step)) {
+            const double rank = rankOf(levels);
+            if (rank <= best + kSame) continue;
+            best = rank;
+            winner = levels;
+        }
+        return winner;
+    }
+
+    std::vector<double> best() const {
+        auto winner = climb(std::vector<double>(channels_.size(), 100.0));
+        if (channels_.size() > kMostOnLattice) return winner;
+        auto other = climb(coarse());
+        return rankOf(other) > rankOf(winner) + kSame ? other : winner;
+    }
+
+  private:
+    /// The next point of the lattice; false after the last.
+    static bool advance(std::vector<double>& levels, double step) {
+        for (auto& level : levels) {
+            level += step;
+            if (level <= 100.0) return true;
+            level = 0.0;
+        }
+        return false;
+    }
+
+    const std::vector<LitPoints>& channels_;
+    const Goal& goal_;
+};
+
+}  // namespace
+
+ChannelMix channelMix(const std::vector<std::string>& names, const std::vector<LitPoints>& channels,
+                      const Goal& goal) {
+    ChannelMix out;
+    out.names = names;
+    if (channels.empty()) {
+        out.reason = "No channel has been read by itself.";
+        return out;
+    }
+    const MixSearch search(channels, goal);
+    out.level_pct = search.best();
+    const double rank = search.rankOf(out.level_pct);
+    const bool broken = rank < 0.0;
+    out.share = broken ? rank + MixSearch::kBroken : rank;
+    for (int level = 1; level < kLevels; ++level)
+        out.equal_share = std::max(out.equal_share,
+                                   search.rankOf(std::vector<double>(channels.size(), level)));
+    std::string words;
+    for (std::size_t c = 0; c < channels.size(); ++c)
+        words += fmt::format("{}{} at {:.0f} %", c == 0 ? "" : ", ", names[c], out.level_pct[c]);
+    out.reason = out.share <= 0.0
+                     ? "No mix of the channels brings any point into the band."
+                     : fmt::format("{}: {} of the points in the band; all equally dimmed reach {}.", words,
+                                   percentText(out.share), percentText(out.equal_share));
+    if (broken) out.reason += " No mix keeps ceiling and floor.";
+    return out;
+}
+
+SharedLevel sharedLevel(const std::vector<Goal>& goals, const std::vector<LitPoints>& points) {
+    SharedLevel out;
+    double best = -1.0;
+    for (int level = 1; level < kLevels; ++level) {
+        double worst = 1.0;
+        double sum = 0.0;
+        for (std::size_t g = 0; g < goals.size(); ++g) {
+            const double share = shareAt(points[g].values, goals[g].band, level / 100.0);
+            worst = std::min(worst, share);
+            sum += share;
+        }
+        // The least served decides; the sum breaks ties.
+        const double worth = worst + 1e-3 * sum;
+        if (worth <= best + kSame) continue;
+        best = worth;
+        out.level_pct = level;
+    }
+    for (std::size_t g = 0; g < goals.size(); ++g) {
+        const auto alone = bestLevel(points[g].values, goals[g].band);
+        const double share = shareAt(points[g].values, goals[g].band, out.level_pct / 100.0);
+        out.parts.push_back({goals[g].name, share, alone.share, alone.level_pct});
+        out.reason += fmt::format("{}{} gets {} ({} at {:.0f} % for itself)",
+                                  g == 0 ? fmt::format("At {:.0f} % ", out.level_pct) : "; ", goals[g].name,
+                                  percentText(share), percentText(alone.share), alone.level_pct);
+    }
+    out.reason += ".";
+    return out;
+}
+
+}  // namespace glumet

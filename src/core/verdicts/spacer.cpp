@@ -1,0 +1,243 @@
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+#include <functional>
+
+#include "core/grid.h"
+#include "core/placement.h"
+#include "core/verdicts/array.h"
+
+namespace glumet {
+namespace {
+
+constexpr double kStepMm = 5.0;
+constexpr double kCellMm = 100.0;
+
+double ringMean(const Grid& grid, const std::vector<double>& values, int ring) {
+    double sum = 0.0;
+    int count = 0;
+    for (int row = 0; row < grid.rows(); ++row)
+        for (int column = 0; column < grid.columns(); ++column) {
+            if (ringOf(grid, {column, row}) != ring) continue;
+            sum += values[static_cast<std::size_t>(row * grid.columns() + column)];
+            ++count;
+        }
+    return count == 0 ? 0.0 : sum / count;
+}
+
+class Spacer {
+  public:
+    Spacer(const LightModel& model, const ArrayQuestion& question)
+        : model_(model), q_(question), points_(arrayPoints(question)), room_(roomOf(model, question)) {
+        depth_mm_ = q_.depth ? q_.depth->value() : 0.5 * q_.tank.water_depth_mm;
+    }
+
+    Expected<SpacingAnswer> run() {
+        start_ = equallyHung(model_, q_);
+        if (start_.empty())
+            return problem("count", fmt::format("of {} does not fit: the bodies would overlap, cross a brace "
+                                                "or reach beyond the room there is",
+                                                q_.count));
+        auto lit = hung(model_, q_, start_);
+        if (!lit) return tl::make_unexpected(lit.error());
+        field_.emplace(std::move(*lit));
+        for (double outward = 0.0;; outward += kStepMm) {
+            if (q_.stop.stop_requested()) return problem("", "cancelled");
+            const auto centres = hungAt(outward);
+            if (outward > 0.0 && (centres.front() < room_.low() - 1e-9 || q_.count == 1)) break;
+            if (outward == 0.0 || room_.allows(centres)) answer_.steps.push_back(measure(outward, centres));
+        }
+        edgeShare();
+        smoothSeam();
+        fillBand();
+        return std::move(answer_);
+    }
+
+  private:
+    std::vector<double> hungAt(double outward) const {
+        auto centres = start_;
+        if (centres.size() < 2) return centres;
+        centres.front() -= outward;
+        centres.back() += outward;
+        if (q_.inner == InnerOnes::Spread)
+            for (std::size_t i = 1; i + 1 < centres.size(); ++i)
+                centres[i] = centres.front() + (centres.back() - centres.front()) * static_cast<double>(i) /
+                                                   static_cast<double>(centres.size() - 1);
+        return centres;
+    }
+
+    void light(const std::vector<double>& centres) {
+        auto scene = field_->scene();
+        for (std::size_t i = 0; i < centres.size(); ++i)
+            (q_.along == RowAlong::Length ? scene.fixtures[i].x_mm : scene.fixtures[i].y_mm) = centres[i];
+        field_->setScene(std::move(scene));
+    }
+
+    /// Largest departure of the light half way between neighbours from that under them, in the logarithm.
+    double seamNow(const std::vector<double>& centres) {
+        std::vector<std::array<double, 2>> points;
+        const auto add = [&](double along) {
+            if (q_.along == RowAlong::Length)
+                points.push_back({along, 0.5 * q_.tank.width_mm});
+            else
+                points.push_back({0.5 * q_.tank.length_mm, along});
+        };
+        for (std::size_t i = 0; i < centres.size(); ++i) {
+            add(centres[i]);
+            if (i + 1 < centres.size()) add(0.5 * (centres[i] + centres[i + 1]));
+        }
+        const auto values = field_->onPlane(Millimetre(depth_mm_), points);
+        double worst = 0.0;
+        for (std::size_t i = 1; i + 1 < values.size(); i += 2) {
+            const double under = std::sqrt(values[i - 1] * values[i + 1]);
+            if (under > 0.0 && values[i] > 0.0)
+                worst = std::max(worst, std::abs(std::log(values[i] / under)));
+        }
+        return worst;
+    }
+
+    SpacingStep measure(double outward, const std::vector<double>& centres) {
+        light(centres);
+        SpacingStep step;
+        step.centres_mm = centres;
+        step.outward_mm = outward;
+        const auto values = field_->onPlane(Millimetre(depth_mm_), points_.all);
+        step.edge = ringMean(points_.grid, values, 0);
+        step.centre = ringMean(points_.grid, values, ringCount(points_.grid) - 1);
+        step.share = step.centre > 0.0 ? step.edge / step.centre : 0.0;
+        step.seam = seamNow(centres);
+        const auto level = goalLevel(litPoints(*field_, q_, q_.goal), q_.goal);
+        step.in_band = level.best.share;
+        step.level_pct = level.best.level_pct;
+        step.keeps = level.keeps();
+        return step;
+    }
+
+    /// Moves each fixture by itself as long as `worse` says it helps: 20, 10, then 5 mm.
+    SpacingStep refined(SpacingStep best,
+                        const std::function<bool(const SpacingStep&, const SpacingStep&)>& worse) {
+        if (q_.symmetric) return best;
+        for (const double by : {20.0, 10.0, 5.0})
+            for (bool better = true; better && !q_.stop.stop_requested();) {
+                better = false;
+                for (std::size_t i = 0; i < best.centres_mm.size(); ++i)
+                    for (const double sign : {-1.0, 1.0}) {
+                        auto centres = best.centres_mm;
+                        centres[i] += sign * by;
+                        if (!room_.allows(centres)) continue;
+                        auto tried = measure(best.outward_mm, centres);
+                        if (!worse(best, tried)) continue;
+                        best = std::move(tried);
+                        better = true;
+                    }
+            }
+        return best;
+    }
+
+    std::string where(const SpacingStep& step) const {
+        const auto& c = step.centres_mm;
+        if (c.size() == 1) return "one fixture in the middle";
+        const bool moved = c != hungAt(step.outward_mm);
+        std::string words =
+            fmt::format("the outermost {} apart", lengthText(Millimetre(c.back() - c.front()), q_.words));
+        if (moved) return words + ", each moved by itself,";
+        return words +
+               fmt::format(", {} outward of equal division,", lengthText(Millimetre(step.outward_mm), q_.words));
+    }
+
+    void add(const char* school, std::optional<std::size_t> index, const SpacingStep* step, double best,
+             std::string reason) {
+        SpacingVerdict verdict;
+        verdict.school = school;
+        verdict.best = best;
+        verdict.reason = std::move(reason);
+        if (index) verdict.step = *index;
+        if (step != nullptr) {
+            verdict.centres_mm = step->centres_mm;
+            verdict.level_pct = step->level_pct;
+        }
+        answer_.schools.push_back(std::move(verdict));
+    }
+
+    void edgeShare() {
+        const auto& steps = answer_.steps;
+        double best = 0.0;
+        for (std::size_t i = 0; i < steps.size(); ++i) {
+            best = std::max(best, steps[i].share);
+            if (steps[i].share < q_.share) continue;
+            return add("edge-share", i, &steps[i], steps[i].share,
+                       fmt::format("With {} the outer ring has {} of the centre's {:.0f}, {} under water.",
+                                   where(steps[i]), percentText(steps[i].share), steps[i].centre,
+                                   lengthText(Millimetre(depth_mm_), q_.words)));
+        }
+        add("edge-share", std::nullopt, nullptr, best,
+            fmt::format("No spacing reaches {} within the room there is; the best is {}.",
+                        percentText(q_.share), percentText(best)));
+    }
+
+    std::size_t firstBest(const std::function<bool(const SpacingStep&, const SpacingStep&)>& worse) const {
+        std::size_t best = 0;
+        for (std::size_t i = 1; i < answer_.steps.size(); ++i)
+            if (worse(answer_.steps[best], answer_.steps[i])) best = i;
+        return best;
+    }
+
+    void smoothSeam() {
+        if (q_.count < 2) return add("smooth-seam", std::nullopt, nullptr, 0.0, "One fixture has no seam.");
+        const auto worse = [](const SpacingStep& a, const SpacingStep& b) { return b.seam < a.seam - 1e-12; };
+        const auto index = firstBest(worse);
+        const auto step = refined(answer_.steps[index], worse);
+        const double apart = std::expm1(step.seam);
+        add("smooth-seam", index, &step, apart,
+            fmt::format("With {} the light between neighbours differs by {} from that under them.",
+                        where(step), percentText(apart)));
+    }
+
+    void fillBand() {
+        const auto worse = [](const SpacingStep& a, const SpacingStep& b) {
+            return a.keeps != b.keeps ? b.keeps : b.in_band > a.in_band + 1e-9;
+        };
+        const auto index = firstBest(worse);
+        const auto step = refined(answer_.steps[index], worse);
+        const char* what = q_.over == Over::Points ? "points" : "volume";
+        if (step.in_band <= 0.0)
+            return add("band-fill", std::nullopt, nullptr, 0.0,
+                       "No point reaches the band at any spacing, however dimmed.");
+        auto reason = fmt::format("With {} at {:.0f} % output {} of the {} lies in {}–{}.", where(step),
+                                  step.level_pct, percentText(step.in_band), what,
+                                  ppfdFigure(q_.goal.band.low), ppfdFigure(q_.goal.band.high));
+        if (!step.keeps) reason += " Ceiling and floor cannot both be kept.";
+        add("band-fill", index, &step, step.in_band, std::move(reason));
+    }
+
+    const LightModel& model_;
+    const ArrayQuestion& q_;
+    ArrayPoints points_;
+    RowRoom room_;
+    std::optional<FastField> field_;
+    std::vector<double> start_;
+    double depth_mm_ = 0.0;
+    SpacingAnswer answer_;
+};
+
+}  // namespace
+
+ArrayPoints arrayPoints(const ArrayQuestion& q) {
+    const auto cells = [](int asked, double length) {
+        return asked > 0 ? asked : std::max(2, static_cast<int>(std::lround(length / kCellMm)));
+    };
+    ArrayPoints points;
+    points.grid = cellCentres(Millimetre(q.tank.length_mm), Millimetre(q.tank.width_mm),
+                              cells(q.columns, q.tank.length_mm), cells(q.rows, q.tank.width_mm));
+    for (const double y : points.grid.ys_mm)
+        for (const double x : points.grid.xs_mm) points.all.push_back({x, y});
+    return points;
+}
+
+Expected<SpacingAnswer> spacing(const LightModel& model, const ArrayQuestion& question) {
+    if (const auto wrong = question.invalid()) return tl::make_unexpected(*wrong);
+    return Spacer(model, question).run();
+}
+
+}  // namespace glumet

@@ -1,0 +1,34 @@
+#pragma once
+
+#include <optional>
+#include <stop_token>
+#include <string>
+#include <vector>
+
+#include "core/verdicts/agreement.h"
+#include "core/verdicts/array.h"
+
+namespace glumet {
+
+/// What the Array stage asks in one go.
+struct ArrayOrder {
+    LightModel model;
+    ArrayQuestion question;
+    double goal_share = 0.8;         ///< that makes a number of fixtures enough
+    std::optional<Goal> second;      ///< in the same tank
+    std::vector<std::string> channels;  ///< names …
+    std::vector<LightModel> channel_models;  ///< … and what each gives by itself
+};
+
+/// All the answers. Whatever could not be asked is empty.
+struct ArrayVerdicts {
+    SpacingAnswer spacing;
+    std::vector<CountRow> counts;
+    std::optional<SharedLevel> shared;
+    std::optional<ChannelMix> mix;
+};
+
+/// Level and mix are judged with the fixtures where the first school that speaks hangs them.
+Expected<ArrayVerdicts> judgeArray(const ArrayOrder& order, const std::stop_token& stop);
+
+}  // namespace glumet

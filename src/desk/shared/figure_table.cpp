@@ -1,0 +1,51 @@
+#include "desk/shared/figure_table.h"
+
+#include <QHeaderView>
+#include <QSignalBlocker>
+
+namespace glumet {
+namespace {
+
+constexpr int kRowHeight = 22;
+constexpr int kTextSize = 12;
+
+}  // namespace
+
+FigureTable::FigureTable(const QString& accessible_name) {
+    setAccessibleName(accessible_name);
+    setEditTriggers(QAbstractItemView::NoEditTriggers);
+    setSelectionBehavior(QAbstractItemView::SelectRows);
+    setSelectionMode(QAbstractItemView::SingleSelection);
+    setShowGrid(false);
+    verticalHeader()->hide();
+    verticalHeader()->setDefaultSectionSize(kRowHeight);
+    horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
+    horizontalHeader()->setHighlightSections(false);
+    setFont(houseFont(kTextSize));
+    setTabKeyNavigation(false);
+}
+
+void FigureTable::setHeads(const QStringList& heads) {
+    setColumnCount(static_cast<int>(heads.size()));
+    setHorizontalHeaderLabels(heads);
+}
+
+void FigureTable::setRows(const std::vector<QStringList>& rows, int emphasised, const Palette& palette) {
+    const QSignalBlocker quiet(this);
+    setRowCount(static_cast<int>(rows.size()));
+    for (int row = 0; row < rowCount(); ++row) {
+        const auto& cells = rows[static_cast<std::size_t>(row)];
+        for (int column = 0; column < cells.size(); ++column) {
+            auto* cell = new QTableWidgetItem(cells[column]);
+            cell->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
+            if (row == emphasised) {
+                cell->setForeground(palette.accent);
+                cell->setFont(houseFont(kTextSize, true));
+            }
+            setItem(row, column, cell);
+        }
+    }
+    if (emphasised >= 0) scrollToItem(item(emphasised, 0));
+}
+
+}  // namespace glumet

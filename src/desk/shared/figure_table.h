@@ -1,0 +1,21 @@
+#pragma once
+
+#include <QTableWidget>
+
+#include "report/palette.h"
+
+namespace glumet {
+
+/// A table of figures to be read, not edited: rows are chosen whole, figures stand to the right.
+class FigureTable : public QTableWidget {
+    Q_OBJECT
+
+  public:
+    explicit FigureTable(const QString& accessible_name);
+
+    void setHeads(const QStringList& heads);
+    /// Shows these rows; the emphasised one (−1: none) in the accent.
+    void setRows(const std::vector<QStringList>& rows, int emphasised, const Palette& palette);
+};
+
+}  // namespace glumet

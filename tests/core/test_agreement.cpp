@@ -1,0 +1,202 @@
+#include "core/verdicts/agreement.h"
+
+#include <QTest>
+#include <cmath>
+
+#include "core/demo_scenario.h"
+#include "core/fit/added_readings.h"
+#include "core/grid.h"
+#include "core/light/fast_field.h"
+#include "core/placement.h"
+#include "core/verdicts/fitted_heights.h"
+
+using namespace glumet;
+
+namespace {
+
+/// The demo's cluster, fitted once for all tests.
+struct Fitted {
+    Bench bench = demoReadings(1);
+    std::vector<Sweep> sweeps = sweepsOf(bench);
+    FitResult fit = *fitFixture(bench, sweeps.front().runs);
+};
+const Fitted& fitted() {
+    static const Fitted one;
+    return one;
+}
+
+/// How a measured row of two differs from what is written of it.
+struct Error {
+    double level = 1.0;
+    double raised_mm = 0.0;
+    double along_mm = 0.0;
+    double second_fixture = 1.0;
+    bool other_beam = false;
+};
+
+Bench withArray(const Error& error) {
+    Bench bench = fitted().bench;
+    Run run = bench.runs.front();
+    run.tank = bench.tanks[1].id;
+    run.fixtures = 2;
+    run.height = Millimetre(210);
+    run.placement = placementText({Millimetre(330), Millimetre(870)});
+    auto as_hung = run;
+    as_hung.height = run.height + Millimetre(error.raised_mm);
+    auto scene = sceneOf(bench, as_hung);
+    for (auto& fixture : scene.fixtures) fixture.x_mm += error.along_mm;
+    scene.fixtures[1].level *= error.second_fixture;
+    if (error.other_beam) scene.beams = {*Beam::cosinePower(6.0)};
+    FastField field(scene);
+    Noise random(5);
+    run.planes.clear();
+    Plane plane;
+    plane.depth = Millimetre(220);
+    plane.grid = cellCentres(Millimetre(1200), Millimetre(600), 12, 6);
+    for (const auto cell : serpentine(*plane.grid)) {
+        const std::array<double, 2> at{plane.grid->xs_mm[static_cast<std::size_t>(cell.column)],
+                                       plane.grid->ys_mm[static_cast<std::size_t>(cell.row)]};
+        Reading reading;
+        reading.x = Millimetre(at[0]);
+        reading.y = Millimetre(at[1]);
+        const double light = field.onPlane(plane.depth, {&at, 1}).front();
+        reading.mean = Ppfd(light * error.level * (1.0 + 0.02 * random.normal()));
+        plane.readings.push_back(reading);
+    }
+    run.planes = {plane};
+    bench.runs.push_back(run);
+    return bench;
+}
+
+ArrayAgreement agreementOf(const Error& error) {
+    const auto bench = withArray(error);
+    return *arrayAgreement(fitted().fit, bench, bench.runs.size() - 1, LengthUnit::Mm);
+}
+
+}  // namespace
+
+class TestAgreement : public QObject {
+    Q_OBJECT
+
+  private slots:
+    void aRowAsDescribedAgrees() {
+        const auto agreement = agreementOf({});
+        QVERIFY2(agreement.agrees, agreement.reason.c_str());
+        QVERIFY(std::abs(agreement.mean_ratio - 1.0) < 0.02);
+        QVERIFY(agreement.within > 0.85);
+        QCOMPARE(agreement.residuals.size(), std::size_t{72});
+    }
+
+    void aCommonFactorIsTheLevel() {
+        const auto agreement = agreementOf({.level = 0.85});
+        QVERIFY(!agreement.agrees);
+        QCOMPARE(agreement.cause, std::string("level"));
+        QVERIFY(std::abs(agreement.cause_size + 0.15) < 0.03);
+    }
+
+    void aWrongHeightIsNamedWithItsSize() {
+        const auto agreement = agreementOf({.raised_mm = 30.0});
+        QVERIFY(!agreement.agrees);
+        QCOMPARE(agreement.cause, std::string("height"));
+        QVERIFY2(std::abs(agreement.cause_size - 30.0) < 10.0, agreement.reason.c_str());
+    }
+
+    void aRowMovedAlongIsNamed() {
+        const auto agreement = agreementOf({.along_mm = -40.0});
+        QVERIFY(!agreement.agrees);
+        QCOMPARE(agreement.cause, std::string("along"));
+        QVERIFY(agreement.cause_size < -20.0);
+        QVERIFY(agreement.reason.find("left") != std::string::npos);
+    }
+
+    void oneWeakFixtureIsNamed() {
+        const auto agreement = agreementOf({.second_fixture = 0.75});
+        QVERIFY(!agreement.agrees);
+        QCOMPARE(agreement.cause, std::string("fixture 2"));
+        QVERIFY(std::abs(agreement.cause_size + 0.25) < 0.05);
+    }
+
+    void anotherBeamHasNoSingleCause() {
+        const auto agreement = agreementOf({.other_beam = true});
+        QVERIFY(!agreement.agrees);
+        QVERIFY(agreement.cause.empty() || agreement.reduced_chi_square > 2.0);
+    }
+
+    void withoutReadingsThereIsNothingToCompare() {
+        auto bench = withArray({});
+        bench.runs.back().planes.front().readings.clear();
+        QVERIFY(!arrayAgreement(fitted().fit, bench, bench.runs.size() - 1, LengthUnit::Mm));
+        bench.runs.back().tank = 0;
+        QVERIFY(!arrayAgreement(fitted().fit, bench, bench.runs.size() - 1, LengthUnit::Mm));
+    }
+
+    void theSingleSpeaksForTheArray() {
+        const auto& sweeps = fitted().sweeps;
+        int arrays = 0;
+        for (const auto& sweep : sweeps) {
+            if (sweep.configuration.fixtures < 2) continue;
+            ++arrays;
+            QCOMPARE(&singleOf(sweeps, sweep), &sweeps.front());
+        }
+        QVERIFY(arrays > 0);
+        QCOMPARE(&singleOf(sweeps, sweeps.front()), &sweeps.front());
+    }
+
+    void schoolsSpeakByTheFitBetweenTheHeights() {
+        const auto& f = fitted();
+        FittedHeightsQuestion question;
+        question.schools = schoolOptions(f.bench, f.sweeps.front(), LengthUnit::Cm);
+        question.draws = 20;
+        const auto heights = fittedHeights(f.fit, f.bench, f.sweeps.front(), question);
+        QCOMPARE(heights.size(), kHeightSchools.size());
+        const auto read = heightSchools(f.bench, f.sweeps.front(), question.schools);
+        int spoke = 0;
+        for (std::size_t i = 0; i < heights.size(); ++i) {
+            QCOMPARE(heights[i].school, read[i].school);
+            if (!heights[i].speaks()) continue;
+            ++spoke;
+            QVERIFY(*heights[i].low <= *heights[i].height && *heights[i].height <= *heights[i].high);
+        }
+        QVERIFY(spoke >= 3);
+        // The spill limit of the readings and that of the fit are the same question.
+        QVERIFY(std::abs((*heights[0].height - *read[0].crossing).value()) < 20.0);
+        QVERIFY(fittedHeightText(heights[0], LengthUnit::Mm).find("mm") != std::string::npos);
+    }
+
+    void surerReadingsGiveNarrowerHeights() {
+        const auto& f = fitted();
+        FittedHeightsQuestion question;
+        question.schools = schoolOptions(f.bench, f.sweeps.front(), LengthUnit::Cm);
+        question.draws = 20;
+        auto unsure = f.fit;
+        for (auto& entry : unsure.model.covariance) entry *= 9.0;
+        const auto width = [&](const FitResult& fit) {
+            const auto verdict = fittedHeights(fit, f.bench, f.sweeps.front(), question).front();
+            return (*verdict.high - *verdict.low).value();
+        };
+        QVERIFY(width(unsure) > 1.5 * width(f.fit));
+    }
+
+    void onlyAddedReadingsAreTakenOneByOne() {
+        const auto& f = fitted();
+        const auto& sweep = f.sweeps.front();
+        QCOMPARE(readingsAdded(f.bench, f.bench, sweep)->size(), std::size_t{0});
+        auto before = f.bench;
+        auto& readings = before.runs[sweep.runs.back()].planes[0].readings;
+        readings.pop_back();
+        const auto added = readingsAdded(before, f.bench, sweep);
+        QCOMPARE(added->size(), std::size_t{1});
+        QCOMPARE(added->front().run, sweep.runs.back());
+        before.runs[sweep.runs.front()].planes[0].readings[3].flag = flag::kExcluded;
+        QVERIFY(!readingsAdded(before, f.bench, sweep));
+        before = f.bench;
+        before.runs[sweep.runs.front()].height = Millimetre(111);
+        QVERIFY(!readingsAdded(before, f.bench, sweep));
+        before = f.bench;
+        before.tanks.front().wall(Side::Back).reflectance = 0.4;
+        QVERIFY(!readingsAdded(before, f.bench, sweep));
+    }
+};
+
+QTEST_APPLESS_MAIN(TestAgreement)
+#include "test_agreement.moc"
