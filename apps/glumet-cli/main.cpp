@@ -178,7 +178,9 @@ int main(int argc, char** argv) {
     spacing->add_option("--fewest-for", a.spacing.fewest_pct,
                         "also the fewest fixtures that put so many percent into the band");
     auto* intensity = addVerb(app, "intensity", "how bright to run a scene of fitted fixtures", a, 1);
-    intensity->add_option("--model", a.models, "model file; several are channels of one fixture")->required();
+    intensity->add_option("--model", a.models, "model file; several are channels of one fixture")
+        ->required()
+        ->allow_extra_args(false);
     intensity->add_option("--band", a.band, "LO:HI in µmol·m⁻²·s⁻¹")->required();
     auto* import = addVerb(app, "import", "add files to a project", a, kManyFiles);
     import->add_option("--into", a.into, "project")->required();

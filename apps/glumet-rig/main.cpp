@@ -57,7 +57,9 @@ int score(const QString& name, const LightScene& scene) {
     for (const auto& wrong : table.problems) fail(wrong);
     if (!table.problems.empty()) return 1;
     MergeReport merged;
-    for (const auto& run : withRows({}, table.rows, merged).runs)
+    const Bench nothing;
+    const auto bench = withRows(nothing, table.rows, merged);
+    for (const auto& run : bench.runs)
         std::printf("%s: %s\n", run.label.c_str(), scoreOf(run, scene, {}).sentence().c_str());
     return 0;
 }

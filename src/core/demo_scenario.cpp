@@ -120,12 +120,14 @@ struct Planted {
     bool room_light = false;
     bool wrong_mode = false;
     bool slipped_probe = false;
+    double dark = 0.2;        ///< other light, where the room light is off
     double draw_share = 1.0;  ///< of the rating, of what is on
     int readings = -1;        ///< break off after so many; −1 is all
 };
 
 constexpr std::uint64_t kAgainSeed = 1000;
 constexpr double kRoomLight = 7.5;
+constexpr double kDarkNight = 0.1;
 constexpr double kDeadShare = 0.54;
 constexpr double kSlipMm = 55.0;
 constexpr double kWrongMode = 1.0 / 1.32;
@@ -194,7 +196,8 @@ class DemoMaker {
         auto run = newRun(kOsier, 0, height);
         run.preset = channel.name;
         run.label += fmt::format(" {}", channel.name);
-        fillPlanes(run, {.draw_share = channel.share});
+        run.dark_reading = Ppfd(kDarkNight);
+        fillPlanes(run, {.dark = kDarkNight, .draw_share = channel.share});
         bench_.runs.push_back(std::move(run));
     }
 
@@ -304,7 +307,7 @@ class DemoMaker {
         double factor = 1.0;
         if (planted.half_dead_driver) factor *= kDeadShare;
         if (planted.wrong_mode) factor *= kWrongMode;
-        scale(reading, factor, planted.room_light ? kRoomLight : 0.2);
+        scale(reading, factor, planted.room_light ? kRoomLight : planted.dark);
         const double rated = byId(bench_.fixtures, run.fixture)->rated_power->value();
         const double drawn =
             rated * planted.draw_share * (planted.half_dead_driver ? kDeadShare : 0.99) *

@@ -217,6 +217,14 @@ class TestCli : public QObject {
         const auto plateau = level.json()[QStringLiteral("plateau_pct")].toArray();
         const double best = level.json()[QStringLiteral("level_pct")].toDouble();
         QVERIFY(plateau[0].toDouble() <= best && best <= plateau[1].toDouble());
+        // The same model twice as two channels: twice the light, so no mix is worse than dimming both alike.
+        const auto mix = run({QStringLiteral("intensity"), scene, QStringLiteral("--model"), model,
+                              QStringLiteral("--model"), model, QStringLiteral("--band"),
+                              QStringLiteral("20:60"), QStringLiteral("--json")});
+        QCOMPARE(mix.code, 0);
+        QCOMPARE(mix.json()[QStringLiteral("channels")].toArray().size(), 2);
+        QVERIFY(mix.json()[QStringLiteral("mix_share_in_band")].toDouble() >=
+                mix.json()[QStringLiteral("share_in_band")].toDouble() - 1e-9);
         const auto nobody =
             run({QStringLiteral("predict"), QStringLiteral("--model"), model,
                  QStringLiteral(GLUMET_SOURCE_DIR "/tests/data/reference/A_h200.scene.json")});
@@ -347,7 +355,7 @@ class TestCli : public QObject {
 
     void checkCountsAndRefuses() {
         const auto good = run({QStringLiteral("check"), kDemo, QStringLiteral("--json")});
-        QCOMPARE(good.json()[QStringLiteral("readings")].toInt(), 3990);
+        QCOMPARE(good.json()[QStringLiteral("readings")].toInt(), 4782);
         const auto bad = run({QStringLiteral("check"), written("x.glumet", "nothing")});
         QCOMPARE(bad.code, 1);
         QVERIFY(bad.err.contains(QStringLiteral("not a Glumet project")));

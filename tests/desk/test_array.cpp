@@ -144,6 +144,7 @@ class TestArray : public QObject {
 
     void measuredArraysLieBesideTheirPrediction() {
         QVERIFY(openArray());
+        w_->settle();
         auto* table = w_->find<QTableWidget>("arrayMeasured");
         QCOMPARE(table->rowCount(), 2);
         int agreeing = 0;
@@ -295,8 +296,7 @@ class TestArray : public QObject {
         w_->window.showStage(StageId::Array);
         return QTest::qWaitFor(
             [this] {
-                return stage().verdicts() != nullptr && stage().light().shown() && !w_->session.fitting() &&
-                       !stage().busy();
+                return stage().verdicts() != nullptr && stage().light().shown() && !stage().busy();
             },
             60'000);
     }
@@ -314,7 +314,7 @@ class TestArray : public QObject {
         box->setCurrentIndex(index);
         emit box->activated(index);
         w_->settle();
-        QTest::qWaitFor([this] { return !stage().busy(); }, 30'000);
+        QTRY_VERIFY_WITH_TIMEOUT(!stage().busy(), 30'000);
         w_->settle();
     }
 
@@ -323,7 +323,7 @@ class TestArray : public QObject {
         edit->setText(QString::fromUtf8(words));
         emit edit->editingFinished();
         w_->settle();
-        QTest::qWaitFor([this] { return !stage().busy(); }, 30'000);
+        QTRY_VERIFY_WITH_TIMEOUT(!stage().busy(), 30'000);
         w_->settle();
     }
 

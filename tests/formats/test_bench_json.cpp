@@ -49,7 +49,7 @@ class TestBenchJson : public QObject {
 
     void descriptionsOfEarlierVersionsAreRead() {
         auto words = QString::fromStdString(writeBench(demoBench()));
-        words.replace(QStringLiteral("\"version\": 3"), QStringLiteral("\"version\": 2"));
+        words.replace(QStringLiteral("\"version\": 4"), QStringLiteral("\"version\": 2"));
         for (const char* later : {"obstacles", "response_nm_relative", "corrections"})
             words.replace(QStringLiteral("\"%1\"").arg(QLatin1String(later)),
                           QStringLiteral("\"not yet %1\"").arg(QLatin1String(later)));
@@ -62,7 +62,7 @@ class TestBenchJson : public QObject {
         QTest::addColumn<QString>("from");
         QTest::addColumn<QString>("to");
         QTest::addColumn<QString>("part");
-        QTest::newRow("newer") << "\"version\": 3"
+        QTest::newRow("newer") << "\"version\": 4"
                                << "\"version\": 99"
                                << "newer";
         QTest::newRow("foreign") << "glumet bench"

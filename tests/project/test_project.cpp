@@ -83,7 +83,29 @@ class TestProject : public QObject {
         QVERIFY(project->bench().fixtures[0] == fixture);
     }
 
-    /// Tables of format 2 by hand: what 3 added is taken away again.
+    void goalsAreKeptAndUndone() {
+        auto project = created();
+        Method method = project->bench().method;
+        method.goal.name = "bog corner";
+        method.goal.band = {Ppfd(90), Ppfd(170)};
+        method.goal.ceiling = Ppfd(260);
+        method.goal.zone_to = Millimetre(180);
+        method.goal.school = "gradient";
+        auto other = method.goal;
+        other.name = "shade";
+        other.ceiling.reset();
+        other.floor = Ppfd(12.5);
+        other.photoperiod_h = 7.5;
+        method.goals = {method.goal, other};
+        QVERIFY(project->saveMethod(QStringLiteral("t"), method));
+        project = opened();
+        QVERIFY(project->bench().method == method);
+        QVERIFY(project->undo());
+        QVERIFY(project->bench().method.goals.empty());
+        QCOMPARE(project->bench().method.goal.band.low.value(), 150.0);
+    }
+
+    /// Tables of format 2 by hand: what 3 and 4 added is taken away again.
     void aFileOfTheSecondFormatIsBroughtUpToDate() {
         {
             auto project = created();
@@ -116,6 +138,10 @@ class TestProject : public QObject {
                                QStringLiteral("ALTER TABLE undo_project DROP COLUMN school"),
                                QStringLiteral("ALTER TABLE project DROP COLUMN dissent"),
                                QStringLiteral("ALTER TABLE undo_project DROP COLUMN dissent"),
+                               QStringLiteral("ALTER TABLE project DROP COLUMN goal"),
+                               QStringLiteral("ALTER TABLE undo_project DROP COLUMN goal"),
+                               QStringLiteral("ALTER TABLE project DROP COLUMN goals"),
+                               QStringLiteral("ALTER TABLE undo_project DROP COLUMN goals"),
                                QStringLiteral("PRAGMA user_version = 2")};
         QProcess shell;
         shell.start(QStringLiteral("sqlite3"), {path_, back.join(QStringLiteral("; "))});

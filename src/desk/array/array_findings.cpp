@@ -123,11 +123,10 @@ Finding nothingYet(const QString& why) {
 }
 
 std::vector<Finding> arrayFindings(const Session& session, const FitResult& fit, const ArrayVerdicts& verdicts,
-                                   std::size_t school, const ArrayChoices& choices,
-                                   const std::vector<MeasuredArray>& measured) {
+                                   std::size_t school, const ArrayChoices& choices) {
     const std::array names{tr("edge share"), tr("smooth seam"), tr("band fill")};
     Sentences say;
-    addMeasured(say, session, measured);
+    addMeasured(say, session, verdicts.measured);
     for (std::size_t i = 0; i < verdicts.spacing.schools.size(); ++i)
         if (i != school)
             say.add(FindingKind::Fact, tr("By %1").arg(names[i]), text(verdicts.spacing.schools[i].reason));

@@ -42,6 +42,7 @@ ArrayForm::ArrayForm(Session& session, ArrayChoices& choices)
     addGoals();
     for (auto* column : {row_, limits_, goals_}) {
         column->addStretch();
+        column->letShrink();
         layout->addWidget(column, 1);
     }
     row_->onRefresh([this] { offerTanks(); });

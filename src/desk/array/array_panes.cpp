@@ -129,7 +129,7 @@ void ArrayPanes::show(const Shown& shown) {
     const bool any = shown.verdicts != nullptr;
     for (int pane = kFirstAnswer; pane < stack_->count(); ++pane) choices_->button(pane)->setEnabled(any);
     choices_->button(kChannels)->setVisible(any && shown.verdicts->mix);
-    choices_->button(kMeasured)->setVisible(any && !shown.measured.empty());
+    choices_->button(kMeasured)->setVisible(any && !shown.verdicts->measured.empty());
     if (auto* chosen = choices_->checkedButton(); chosen->isHidden() || !chosen->isEnabled())
         choices_->button(0)->click();
     if (!any) {
@@ -269,7 +269,7 @@ void ArrayPanes::showMix(const Shown& shown) {
 }
 
 void ArrayPanes::showMeasured(const Shown& shown) {
-    measured_rows_ = shown.measured;
+    measured_rows_ = shown.verdicts->measured;
     measured_->setHeads({tr("run"), tr("height"), tr("apart"), tr("mean against prediction"),
                          tr("within 2 errors"), tr("verdict")});
     std::vector<QStringList> rows;

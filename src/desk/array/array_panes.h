@@ -12,12 +12,6 @@ class QCustomPlot;
 
 namespace glumet {
 
-/// A measured run of several fixtures beside its prediction.
-struct MeasuredArray {
-    std::size_t run = 0;  ///< index into Bench::runs
-    Expected<ArrayAgreement> agreement = problem("", "not compared");
-};
-
 /// What is asked of an array and what stands behind its verdicts: the spacing's chart and table, how level matters, how many it
 /// takes, channels, and what was measured of it.
 class ArrayPanes : public QWidget {
@@ -33,7 +27,6 @@ class ArrayPanes : public QWidget {
         std::vector<double> at_full;  ///< what is judged, undimmed, as it hangs now
         double level_pct = 100.0;
         double goal_share = 0.8;
-        std::vector<MeasuredArray> measured;
     };
     void show(const Shown& shown);
     /// The same with another level or after a move, which change the brightness alone.

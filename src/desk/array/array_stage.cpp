@@ -3,9 +3,7 @@
 #include <QHBoxLayout>
 #include <QVBoxLayout>
 #include <algorithm>
-#include <map>
 
-#include "core/verdicts/goals.h"
 #include "desk/array/array_findings.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
@@ -67,7 +65,8 @@ ArrayStage::ArrayStage(Session& session)
     connect(form_, &ArrayForm::levelEdited, this, &ArrayStage::showLevel);
     connect(panes_, &ArrayPanes::countChosen, this, &ArrayStage::takeCount);
     connect(&session, &Session::fitChanged, this, [this] {
-        asked_ = false;
+        // Judged by the first fit there is, and again when all that were asked for are there.
+        if (!verdicts_ || !this->session().fitting()) asked_ = false;
         if (isVisible()) emit viewChanged();
     });
 }
@@ -215,6 +214,9 @@ void ArrayStage::addChannels(ArrayOrder& order) const {
 ArrayOrder ArrayStage::order() const {
     ArrayOrder order;
     order.model = fit()->model;
+    order.fit = *fit();
+    order.bench = session().bench();
+    order.measured_runs = measuredRuns();
     order.question = question();
     order.goal_share = choices_.goal_share;
     order.second = choices_.second;
@@ -287,7 +289,6 @@ void ArrayStage::showAll() {
         shown.at_full = light_.lit(session().goal()).values;
         shown.level_pct = choices_.level_pct;
         shown.goal_share = choices_.goal_share;
-        shown.measured = measured();
         headline_->setText(tr("%1 × %2 over %3")
                                .arg(choices_.count)
                                .arg(text(fit()->model.fixture), text(tank()->name)));
@@ -343,23 +344,23 @@ void ArrayStage::showLevel() {
     showFigures();
 }
 
-/// Measured runs of several of this fixture, in any tank, beside what its fit says of them.
-std::vector<MeasuredArray> ArrayStage::measured() const {
-    std::vector<MeasuredArray> out;
+/// Measured runs of several of this fixture, in any tank.
+std::vector<std::size_t> ArrayStage::measuredRuns() const {
+    std::vector<std::size_t> out;
     for (const auto& sweep : session().sweeps()) {
         if (sweep.configuration.fixtures < 2 || &singleOf(session().sweeps(), sweep) != session().fitSweep())
             continue;
         for (const auto run : sweep.runs)
             if (const auto& planes = session().bench().runs[run].planes;
                 std::any_of(planes.begin(), planes.end(), [](const Plane& p) { return !p.readings.empty(); }))
-                out.push_back({run, arrayAgreement(*fit(), session().bench(), run, session().unit())});
+                out.push_back(run);
     }
     return out;
 }
 
 std::vector<Finding> ArrayStage::findings() const {
     if (!verdicts_ || fit() == nullptr) return {nothingYet(reasonForNothing())};
-    return arrayFindings(session(), *fit(), *verdicts_, school_, choices_, measured());
+    return arrayFindings(session(), *fit(), *verdicts_, school_, choices_);
 }
 
 }  // namespace glumet

@@ -48,7 +48,7 @@ class ArrayStage : public Stage {
     ArrayQuestion question() const;
     void addBeside(ArrayQuestion& question) const;
     void addChannels(ArrayOrder& order) const;
-    std::vector<MeasuredArray> measured() const;
+    std::vector<std::size_t> measuredRuns() const;
     std::vector<const Sweep*> channelSweeps() const;
     void wantFits();
     const Tank* tank() const;

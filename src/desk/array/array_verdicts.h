@@ -10,9 +10,18 @@
 
 namespace glumet {
 
+/// A measured run of several fixtures beside its prediction.
+struct MeasuredArray {
+    std::size_t run = 0;  ///< index into Bench::runs
+    Expected<ArrayAgreement> agreement = problem("", "not compared");
+};
+
 /// What the Array stage asks in one go.
 struct ArrayOrder {
     LightModel model;
+    FitResult fit;  ///< that the model is of
+    Bench bench;
+    std::vector<std::size_t> measured_runs;  ///< of several of this fixture
     ArrayQuestion question;
     double goal_share = 0.8;         ///< that makes a number of fixtures enough
     std::optional<Goal> second;      ///< in the same tank
@@ -26,6 +35,7 @@ struct ArrayVerdicts {
     std::vector<CountRow> counts;
     std::optional<SharedLevel> shared;
     std::optional<ChannelMix> mix;
+    std::vector<MeasuredArray> measured;
 };
 
 /// Level and mix are judged with the fixtures where the first school that speaks hangs them.

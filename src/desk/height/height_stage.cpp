@@ -184,6 +184,7 @@ void HeightStage::setLimit(int percent) {
 }
 
 void HeightStage::refresh() {
+    session().wantFit();
     const auto& c = colours();
     answer_->setStyleSheet(
         QStringLiteral("font-size: 52px; font-weight: bold; color: %1;").arg(c.accent.name()));

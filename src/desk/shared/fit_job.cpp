@@ -69,9 +69,9 @@ bool takeAdded(const Bench& bench, const Sweep& sweep, KeptFit& kept) {
 Expected<FitResult> beginAnew(const Bench& bench, const Sweep& sweep, KeptFit& kept,
                               const std::stop_token& stop) {
     kept = {bench, sweep, std::nullopt, {}, 0};
+    if (!layoutKnown(bench, sweep.runs)) return fitAlone(bench, sweep, stop).fit;
     FitOptions options;
     options.stop = stop;
-    if (!layoutKnown(bench, sweep.runs)) return fitUnknownLayout(bench, sweep.runs, options);
     auto begun = StreamingFit::begin(bench, sweep.runs, options);
     if (!begun) return tl::make_unexpected(begun.error());
     kept.fit.emplace(std::move(*begun));
@@ -79,6 +79,15 @@ Expected<FitResult> beginAnew(const Bench& bench, const Sweep& sweep, KeptFit& k
 }
 
 }  // namespace
+
+SweepFit fitAlone(const Bench& bench, const Sweep& sweep, const std::stop_token& stop) {
+    FitOptions options;
+    options.stop = stop;
+    return {layoutKnown(bench, sweep.runs) ? fitFixture(bench, sweep.runs, options)
+                                           : fitUnknownLayout(bench, sweep.runs, options),
+            std::nullopt,
+            {}};
+}
 
 SweepFit fitSweep(const Bench& bench, const Sweep& sweep, KeptFit& kept, const std::stop_token& stop) {
     const bool taken = takeAdded(bench, sweep, kept);

@@ -18,6 +18,10 @@ struct SweepFit {
     std::vector<FittedHeight> heights;         ///< of all schools
 };
 
+/// The fit alone, of a sweep that is only part of a question; an emitter layout is chosen by the readings
+/// where none is described.
+SweepFit fitAlone(const Bench& bench, const Sweep& sweep, const std::stop_token& stop);
+
 /// A fit that is kept to take further readings one by one, and the bench as it knows it.
 struct KeptFit {
     Bench bench;
@@ -27,8 +31,7 @@ struct KeptFit {
     int added = 0;  ///< readings since it began
 };
 
-/// Fits a sweep and asks what the fit knows; an emitter layout is chosen by the readings where none is
-/// described. When only a few readings were added to what is kept, they are taken in one by one, a few
+/// Fits a sweep and asks what the fit knows of heights. When only a few readings were added to what is kept, they are taken in one by one, a few
 /// milliseconds each; else the fit begins anew and is kept. The schools' heights are those of the beginning.
 SweepFit fitSweep(const Bench& bench, const Sweep& sweep, KeptFit& kept, const std::stop_token& stop);
 

@@ -7,12 +7,14 @@ const SweepFit* FitShelf::of(const Configuration& configuration) const {
     return at == found_.end() ? nullptr : &at->second;
 }
 
-void FitShelf::want(const Bench& bench, const Sweep& sweep, bool first) {
-    if (!asked_.insert(sweep.configuration).second) return;
+void FitShelf::want(const Bench& bench, const Sweep& sweep, bool looked_at) {
+    const auto asked = asked_.find(sweep.configuration);
+    if (asked != asked_.end() && (asked->second || !looked_at)) return;
+    asked_[sweep.configuration] = looked_at;
     bench_ = &bench;
     // The one under way is finished first.
-    const bool ahead = first && !orders_.empty();
-    orders_.insert(ahead ? orders_.begin() + 1 : orders_.end(), sweep);
+    const bool ahead = looked_at && !orders_.empty();
+    orders_.insert(ahead ? orders_.begin() + 1 : orders_.end(), {sweep, looked_at});
     if (!busy()) next();
     emit changed();
 }
@@ -21,11 +23,12 @@ void FitShelf::next() {
     if (orders_.empty()) return;
     job_.start(
         this,
-        [bench = *bench_, sweep = orders_.front(), kept = kept_](const std::stop_token& stop) {
-            return fitSweep(bench, sweep, *kept, stop);
+        [bench = *bench_, order = orders_.front(), kept = kept_](const std::stop_token& stop) {
+            return order.whole ? fitSweep(bench, order.sweep, *kept, stop)
+                               : fitAlone(bench, order.sweep, stop);
         },
         [this](SweepFit found) {
-            found_.insert_or_assign(orders_.front().configuration, std::move(found));
+            found_.insert_or_assign(orders_.front().sweep.configuration, std::move(found));
             orders_.pop_front();
             next();
             emit changed();

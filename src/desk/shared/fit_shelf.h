@@ -4,7 +4,6 @@
 #include <deque>
 #include <map>
 #include <memory>
-#include <set>
 
 #include "core/sweep.h"
 #include "desk/shared/fit_job.h"
@@ -24,8 +23,9 @@ class FitShelf : public QObject {
     const SweepFit* of(const Configuration& configuration) const;
     /// Whether that is of all readings there are now.
     bool current(const Configuration& configuration) const { return asked_.contains(configuration); }
-    /// Has it made, unless it is current or under way. `first`: before those that wait.
-    void want(const Bench& bench, const Sweep& sweep, bool first);
+    /// Has it made, unless it is current or under way. The one that is looked at comes before those that wait,
+    /// and is asked what it knows of heights too.
+    void want(const Bench& bench, const Sweep& sweep, bool looked_at);
     /// Readings or descriptions were edited.
     void outdate();
     /// Another project.
@@ -43,8 +43,12 @@ class FitShelf : public QObject {
     /// The last fit, to take further readings; the job's while one is under way.
     std::shared_ptr<KeptFit> kept_ = std::make_shared<KeptFit>();
     const Bench* bench_ = nullptr;
-    std::deque<Sweep> orders_;  ///< the front is under way
-    std::set<Configuration> asked_;
+    struct Order {
+        Sweep sweep;
+        bool whole = false;  ///< with what it knows of heights
+    };
+    std::deque<Order> orders_;              ///< the front is under way
+    std::map<Configuration, bool> asked_;  ///< whether whole
     std::map<Configuration, SweepFit> found_;
 };
 

@@ -9,6 +9,8 @@
 namespace glumet {
 namespace {
 
+constexpr int kLeastField = 60;
+
 void markWrong(QLineEdit* edit, bool wrong) {
     if (edit->property("wrong").toBool() == wrong) return;
     edit->setProperty("wrong", wrong);
@@ -82,6 +84,15 @@ QComboBox* FormColumn::makeChoice(const QString& name, ReadIndex read, WriteInde
 }
 
 void FormColumn::addStretch() { grid_->setRowStretch(grid_->rowCount(), 1); }
+
+void FormColumn::letShrink() {
+    for (const auto& field : texts_) field.edit->setMinimumWidth(kLeastField);
+    for (const auto& field : choices_) {
+        field.combo->setMinimumContentsLength(0);
+        field.combo->setMinimumWidth(kLeastField);
+        field.combo->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
+    }
+}
 
 void FormColumn::finish(const TextField& field) {
     if (field.edit->text() == field.read()) {

@@ -32,6 +32,8 @@ class FormColumn : public QWidget {
     /// A choice in the line of the last heading, which it names.
     QComboBox* addHeadingChoice(const QString& name, ReadIndex read, WriteIndex write);
     void addStretch();
+    /// Lets the fields be as narrow as several columns side by side need.
+    void letShrink();
 
     /// Done at each refresh, before the fields are read: fills lists that change.
     void onRefresh(std::function<void()> fill) { fills_.push_back(std::move(fill)); }
