@@ -1,4 +1,4 @@
-// Measures what a reviewer waits for and prints a table: glumet_benchmark [JSON]
+// Measures what a reviewer waits for and prints a table: glumet_benchmark [JSON [drag|changes]]
 #include <fmt/format.h>
 
 #include <QApplication>
@@ -12,6 +12,7 @@
 #include "core/grid.h"
 #include "core/ripple.h"
 #include "core/simulated_bench.h"
+#include "desk/array/array_stage.h"
 #include "desk/window/main_window.h"
 #include "meters/simulated_meter.h"
 #include "results.h"
@@ -145,6 +146,8 @@ void changes(const QString& path) {
     window.showStage(StageId::Field);
     settle();
     int step = 1;
+    while (session.fitting()) QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents);
+    settle();
     report("plane_ms", "to another plane in Field, painted",
            median(20,
                   [&] {
@@ -168,6 +171,40 @@ void changes(const QString& path) {
                       settle();
                   }),
            "ms", "");
+}
+
+/// Fixtures dragged in the Array stage: the light of plan and section anew, and everything painted.
+void dragging(const QString& demo) {
+    Session session([] { return QStringLiteral("2026-11-24T12:00:00"); });
+    MainWindow window(session);
+    window.openProject(demo);
+    window.show();
+    window.showStage(StageId::Array);
+    auto* stage = static_cast<ArrayStage*>(window.stageWidget(StageId::Array));
+    while (session.fitting() || stage->busy() || !stage->light().shown())
+        QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents);
+    for (int turn = 0; turn < 4; ++turn) QCoreApplication::processEvents();
+    auto& light = stage->light();
+    light.hold(true);
+    double by = 7.0;
+    report("drag_along_ms", "a fixture dragged along in Array, painted",
+           median(41,
+                  [&] {
+                      if (!light.move(0, light.centres()[0] + by, false)) by = -by;
+                      QCoreApplication::processEvents();
+                  }),
+           "ms", "bar 16.7");
+    double up = 5.0;
+    int steps = 0;
+    report("drag_up_ms", "the row dragged up or down, painted",
+           median(41,
+                  [&] {
+                      if (++steps % 20 == 0) up = -up;
+                      light.raise(light.height() + Millimetre(up));
+                      QCoreApplication::processEvents();
+                  }),
+           "ms", "bar 16.7");
+    light.hold(false);
 }
 
 long residentKib() {
@@ -224,11 +261,23 @@ int main(int argc, char** argv) {
     const QTemporaryDir dir;
     // The demonstration's working copy goes here; the first start makes it, as on a reviewer's machine.
     qputenv("XDG_DATA_HOME", dir.path().toLocal8Bit());
+    const QString part = argc > 2 ? QString::fromLatin1(argv[2]) : QString();
+    if (part == QLatin1String("drag")) {
+        dragging(copyOfDemo(dir));
+        return 0;
+    }
+    if (part == QLatin1String("changes")) {
+        largeProject(dir.filePath(QStringLiteral("large.glumet")));
+        changes(dir.filePath(QStringLiteral("large.glumet")));
+        return 0;
+    }
     if (!qEnvironmentVariableIsEmpty("DISPLAY")) startUp("xcb", "bar 3");
     startUp("offscreen", "");
     largeProject(dir.filePath(QStringLiteral("large.glumet")));
     changes(dir.filePath(QStringLiteral("large.glumet")));
-    measuring(copyOfDemo(dir));
+    const auto demo = copyOfDemo(dir);
+    dragging(demo);
+    measuring(demo);
     if (argc > 1) results.write(argv[1]);
     return 0;
 }

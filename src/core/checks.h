@@ -1,6 +1,7 @@
 #pragma once
 
 #include <optional>
+#include <string_view>
 #include <vector>
 
 #include "core/grid.h"
@@ -26,8 +27,11 @@ inline constexpr double kPlacingErrorMm = 4.0;
 /// Largest difference first.
 std::vector<MirrorDoubt> mirrorDoubts(const Plane& plane, double tolerance = 0.12);
 
-/// Draw at the wall / rated power, when both are known.
+/// Draw at the wall / rated power of all fixtures that hang, when both are known; nothing for a channel by
+/// itself, which has no rating of its own.
 std::optional<double> drawShare(const Run& run, const Fixture& fixture);
+/// Whether a preset is the name of one of the fixture's channels, whatever the case.
+bool namesChannel(const Fixture& fixture, std::string_view preset);
 
 /// Draw further than this from the rating is a doubt: a driver that is half dead draws about half.
 inline constexpr double kDrawTolerance = 0.10;

@@ -8,6 +8,7 @@
 #include "core/lamp_maker.h"
 #include "core/verdicts/enough.h"
 #include "core/verdicts/goals.h"
+#include "core/verdicts/school_findings.h"
 
 using namespace glumet;
 using glumet::testing::lamp;
@@ -100,6 +101,31 @@ class TestVerdicts : public QObject {
         QVERIFY(verdict.reason.find("more light is lost") != std::string::npos);
         bench.fixtures[0].claimed_height_low = bench.fixtures[0].claimed_height_high = Millimetre(900);
         QVERIFY(!makersRange(bench, sweepsOf(bench).front(), {}).speaks());
+    }
+
+    void schoolsSayWhereTheyAgree() {
+        const auto school = [](const char* name, std::optional<double> height) {
+            SchoolVerdict verdict;
+            verdict.school = name;
+            if (height) verdict.height = Millimetre(*height);
+            return verdict;
+        };
+        const auto headline = school("spill-limit", 200);
+        const FindingContext context{LengthUnit::Mm, {}};
+        const auto some = schoolsFinding({headline, school("flattest", 210), school("band-fill", 300),
+                                          school("peak-cap", std::nullopt)},
+                                         headline, context);
+        QCOMPARE(some->title, std::string("Flattest agrees"));
+        QVERIFY(some->body.find("band fill 300 mm") != std::string::npos);
+        QVERIFY(some->body.find("Silent: peak cap") != std::string::npos);
+        const auto none = schoolsFinding({headline, school("makers-range", 400)}, headline, context);
+        QCOMPARE(none->title, std::string("No other school agrees"));
+        QVERIFY(!schoolsFinding({headline}, headline, context));
+        // An interval that holds the height agrees however far its middle lies.
+        auto wide = school("flattest", 260);
+        wide.low = Millimetre(180);
+        wide.high = Millimetre(320);
+        QCOMPARE(schoolsFinding({headline, wide}, headline, context)->title, std::string("Flattest agrees"));
     }
 
     void theBestLevelHasAPlateau() {

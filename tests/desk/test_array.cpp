@@ -117,6 +117,7 @@ class TestArray : public QObject {
     void levelAndBrightnessFollow() {
         QVERIFY(openArray());
         const double before = stage().light().figures().mean;
+        w_->find<QPushButton>("paneBrightness")->click();
         type("arrayLevel", "50");
         const double level = stage().light().what().level;
         QCOMPARE(level, 0.5);

@@ -35,7 +35,7 @@ ArrayForm::ArrayForm(Session& session, ArrayChoices& choices)
       goals_(new FormColumn(session)) {
     auto* layout = new QHBoxLayout(this);
     layout->setContentsMargins(0, 0, 0, 0);
-    layout->setSpacing(20);
+    layout->setSpacing(16);
     addRow();
     addLimits();
     addBeside();
@@ -97,7 +97,7 @@ void ArrayForm::addRow() {
         choosing([](ArrayChoices& c, int index) { c.spread_inner = index == 1; }))
         ->setObjectName(QStringLiteral("arrayInner"));
     row_->addChoice(
-        tr("moves"), {tr("both ends alike"), tr("each by itself")},
+        tr("moves"), {tr("both alike"), tr("each alone")},
         [this] { return choices_.each_by_itself ? 1 : 0; },
         choosing([](ArrayChoices& c, int index) { c.each_by_itself = index == 1; }))
         ->setObjectName(QStringLiteral("arrayMoves"));
@@ -115,7 +115,7 @@ void ArrayForm::addRow() {
 
 void ArrayForm::addLimits() {
     limits_->addText(
-        tr("heights allowed"),
+        tr("heights"),
         [this] {
             const auto& l = choices_.limits;
             return l.lowest && l.highest ? text(lengthRange(*l.lowest, *l.highest, session_.unit())) : QString();
@@ -157,7 +157,7 @@ void ArrayForm::addLimits() {
         tr("none"))
         ->setObjectName(QStringLiteral("arrayCanopy"));
     limits_->addChoice(
-        tr("braces"), {tr("may be hung over"), tr("keep clear of")},
+        tr("braces"), {tr("hang over"), tr("keep clear")},
         [this] { return choices_.limits.clear_of_braces ? 1 : 0; },
         choosing([](ArrayChoices& c, int index) { c.limits.clear_of_braces = index == 1; }))
         ->setObjectName(QStringLiteral("arrayBraces"));
@@ -174,7 +174,7 @@ void ArrayForm::addGoals() {
         }))
         ->setObjectName(QStringLiteral("arrayShare"));
     goals_->addText(
-        tr("enough in band"), [this] { return text(percentText(choices_.goal_share)); },
+        tr("enough is"), [this] { return text(percentText(choices_.goal_share)); },
         changing([](ArrayChoices& c, const QString& typed) -> QString {
             const auto percent = percentOf(typed, 1.0, 100.0);
             if (!percent) return tr("A share is 1 to 100 %.");
@@ -183,7 +183,7 @@ void ArrayForm::addGoals() {
         }))
         ->setObjectName(QStringLiteral("arrayGoalShare"));
     goals_->addChoice(
-        tr("judged on"), {tr("three depths"), tr("the whole volume")},
+        tr("judged on"), {tr("three depths"), tr("all the volume")},
         [this] { return choices_.over == Over::Volume ? 1 : 0; },
         choosing([](ArrayChoices& c, int index) { c.over = index == 1 ? Over::Volume : Over::Points; }))
         ->setObjectName(QStringLiteral("arrayOver"));
@@ -216,7 +216,7 @@ void ArrayForm::addGoals() {
 
 void ArrayForm::addBeside() {
     beside_ = limits_->addChoice(
-        tr("beside them"), {},
+        tr("beside"), {},
         [this] {
             for (std::size_t i = 0; i < offered_.size(); ++i)
                 if (choices_.beside == offered_[i]) return static_cast<int>(i) + 1;

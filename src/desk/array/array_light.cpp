@@ -52,8 +52,6 @@ void ArrayLight::hold(bool held) {
     emit letGo();
 }
 
-LitPoints ArrayLight::lit(const Goal& goal) { return litPoints(*field_, shown_->question, goal); }
-
 void ArrayLight::choose(std::size_t fixture) {
     if (!shown_ || fixture >= shown_->centres.size() || fixture == chosen_) return;
     chosen_ = fixture;
@@ -100,15 +98,15 @@ void ArrayLight::computeSlice() {
 
 void ArrayLight::computeFigures() {
     const auto& q = shown_->question;
-    const auto judged = lit(q.goal).values;
+    judged_ = litPoints(*field_, q, q.goal).values;
     const auto depths = judgedDepths(q.goal, Millimetre(q.tank.water_depth_mm), q.over);
-    const auto of_plane = judged.size() / depths.size();
+    const auto of_plane = judged_.size() / depths.size();
     depth_rows_.clear();
     figures_.in_band = 0.0;
     for (std::size_t d = 0; d < depths.size(); ++d) {
         DepthRow row{depths[d]};
         for (std::size_t i = d * of_plane; i < (d + 1) * of_plane; ++i) {
-            const double value = judged[i] * shown_->level;
+            const double value = judged_[i] * shown_->level;
             row.mean += value / static_cast<double>(of_plane);
             row.in_band += (q.goal.band.contains(Ppfd(value)) ? 1.0 : 0.0) / static_cast<double>(of_plane);
         }

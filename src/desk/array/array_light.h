@@ -52,9 +52,8 @@ class ArrayLight : public QObject {
         double in_band = 0.0;  ///< share of what is judged, in the goal's band
     };
     const Figures& figures() const { return figures_; }
-    /// What judges a goal, at full level.
-    LitPoints lit(const Goal& goal);
-
+    /// What is judged of the question's goal, at full level.
+    const std::vector<double>& judged() const { return judged_; }
     /// The fixture that keys move.
     std::size_t chosen() const { return chosen_; }
     void choose(std::size_t fixture);
@@ -89,6 +88,7 @@ class ArrayLight : public QObject {
     Sheet plan_;
     Sheet slice_;
     Figures figures_;
+    std::vector<double> judged_;
     std::vector<DepthRow> depth_rows_;
     std::size_t chosen_ = 0;
     double top_ = 1.0;

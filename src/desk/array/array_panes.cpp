@@ -17,6 +17,7 @@ namespace {
 constexpr int kPaneHeight = 162;
 // Panes in their order.
 constexpr int kFirstAnswer = 1;
+constexpr int kBrightness = 3;
 constexpr int kChannels = 5;
 constexpr int kMeasured = 6;
 constexpr double kCost = 5.0;  // percentage points whose cost is shown
@@ -95,7 +96,10 @@ ArrayPanes::ArrayPanes(Session& session, QWidget* question)
     steps_->setObjectName(QStringLiteral("arraySteps"));
     counts_->setObjectName(QStringLiteral("arrayCounts"));
     measured_->setObjectName(QStringLiteral("arrayMeasured"));
-    connect(choices_, &QButtonGroup::idClicked, stack_, &QStackedWidget::setCurrentIndex);
+    connect(choices_, &QButtonGroup::idClicked, this, [this](int pane) {
+        stack_->setCurrentIndex(pane);
+        if (pane == kBrightness) drawBrightness();
+    });
     connect(counts_, &QTableWidget::cellActivated, this, [this](int row) {
         if (row >= 0 && row < static_cast<int>(count_rows_.size()))
             emit countChosen(count_rows_[static_cast<std::size_t>(row)]);
@@ -194,11 +198,20 @@ void ArrayPanes::showSteps(const Shown& shown) {
     steps_->setRows(rows, verdict.speaks() ? static_cast<int>(verdict.step) : -1, session_.palette());
 }
 
+/// Drawn only where it is seen: this follows every move of a drag.
 void ArrayPanes::showBrightness(const std::vector<double>& at_full, double level_pct) {
+    at_full_ = at_full;
+    level_pct_ = level_pct;
+    if (stack_->currentIndex() == kBrightness) drawBrightness();
+}
+
+void ArrayPanes::drawBrightness() {
+    if (at_full_.empty()) return;
     const auto& palette = session_.palette();
     const auto& goal = session_.goal();
-    const auto shares = sharesByLevel(at_full, goal.band);
-    const auto best = bestLevel(at_full, goal.band);
+    const double level_pct = level_pct_;
+    const auto shares = sharesByLevel(at_full_, goal.band);
+    const auto best = bestLevel(at_full_, goal.band);
     dressPlot(*brightness_, palette);
     brightness_->clearGraphs();
     brightness_->clearItems();

@@ -38,6 +38,7 @@ class ArrayPanes : public QWidget {
   private:
     QCustomPlot* makePlot(const QString& name);
     void addPane(const QString& name, QWidget* pane, const char* object);
+    void drawBrightness();
     void showSpacing(const Shown& shown);
     void showSteps(const Shown& shown);
     void showCounts(const Shown& shown);
@@ -57,6 +58,8 @@ class ArrayPanes : public QWidget {
     FigureTable* channels_;
     QLabel* channels_words_;
     FigureTable* measured_;
+    std::vector<double> at_full_;
+    double level_pct_ = 100.0;
     std::vector<CountRow> count_rows_;
     std::vector<MeasuredArray> measured_rows_;
 };

@@ -4,6 +4,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "core/checks.h"
 #include "desk/array/array_findings.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
@@ -11,6 +12,7 @@
 namespace glumet {
 namespace {
 
+constexpr int kFiguresHeight = 38;
 constexpr double kBesideGapMm = 15.0;
 
 }  // namespace
@@ -29,6 +31,8 @@ ArrayStage::ArrayStage(Session& session)
     figures_->setObjectName(QStringLiteral("arrayFigures"));
     reason_->setWordWrap(true);
     figures_->setWordWrap(true);
+    figures_->setFixedHeight(kFiguresHeight);  // the pictures keep their size while figures change
+    figures_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(24, 14, 20, 12);
     layout->setSpacing(6);
@@ -113,15 +117,12 @@ std::vector<const Sweep*> ArrayStage::channelSweeps() const {
     const auto* mine = session().fitSweep();
     const auto* fixture = mine == nullptr ? nullptr : byId(session().bench().fixtures, mine->configuration.fixture);
     if (fixture == nullptr) return out;
-    for (const auto& channel : text(fixture->channels).split(QLatin1Char(','), Qt::SkipEmptyParts))
-        for (const auto& sweep : session().sweeps()) {
-            const auto& c = sweep.configuration;
-            if (c.fixture == fixture->id && c.fixtures == 1 && c.accessory == mine->configuration.accessory &&
-                text(c.preset).compare(channel.trimmed(), Qt::CaseInsensitive) == 0) {
-                out.push_back(&sweep);
-                break;
-            }
-        }
+    for (const auto& sweep : session().sweeps()) {
+        const auto& c = sweep.configuration;
+        if (c.fixture == fixture->id && c.fixtures == 1 && c.accessory == mine->configuration.accessory &&
+            namesChannel(*fixture, c.preset))
+            out.push_back(&sweep);
+    }
     return out;
 }
 
@@ -215,8 +216,8 @@ ArrayOrder ArrayStage::order() const {
     ArrayOrder order;
     order.model = fit()->model;
     order.fit = *fit();
-    order.bench = session().bench();
     order.measured_runs = measuredRuns();
+    if (!order.measured_runs.empty()) order.bench = session().bench();
     order.question = question();
     order.goal_share = choices_.goal_share;
     order.second = choices_.second;
@@ -286,7 +287,7 @@ void ArrayStage::showAll() {
     if (verdicts_ && light_.shown()) {
         shown.verdicts = &*verdicts_;
         shown.school = school_;
-        shown.at_full = light_.lit(session().goal()).values;
+        shown.at_full = light_.judged();
         shown.level_pct = choices_.level_pct;
         shown.goal_share = choices_.goal_share;
         headline_->setText(tr("%1 × %2 over %3")
@@ -314,7 +315,7 @@ void ArrayStage::showFigures() {
                  text(percentText(f.in_band)), text(ppfdFigure(band.low)), text(ppfdFigure(band.high)),
                  text(ppfdFigure(Ppfd(f.mean))),
                  tr("%1 to %2").arg(text(ppfdFigure(Ppfd(f.min))), text(ppfdFigure(Ppfd(f.max))))));
-    if (verdicts_) panes_->showBrightness(light_.lit(session().goal()).values, choices_.level_pct);
+    if (verdicts_) panes_->showBrightness(light_.judged(), choices_.level_pct);
 }
 
 void ArrayStage::hangBy(std::size_t school) {

@@ -1,5 +1,6 @@
 #include "desk/field/fit_report.h"
 
+#include <QHeaderView>
 #include <QVBoxLayout>
 #include <algorithm>
 #include <cmath>
@@ -11,7 +12,7 @@
 namespace glumet {
 namespace {
 
-constexpr int kWidth = 276;
+constexpr int kWidth = 258;
 constexpr int kShownOutliers = 40;
 constexpr int kParameterRows = 7;
 
@@ -19,6 +20,11 @@ constexpr int kParameterRows = 7;
 QString figure(double value, double error) {
     const int decimals = error >= 10.0 ? 0 : error >= 1.0 ? 1 : error >= 0.1 ? 2 : 3;
     return QString::number(value, 'f', decimals).replace(QLatin1Char('-'), QStringLiteral("−"));
+}
+
+void giveFirstTheRest(QTableWidget& table) {
+    table.horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
+    table.horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
 }
 
 }  // namespace
@@ -62,23 +68,43 @@ void FitReport::refresh(const FitResult& fit) {
     untold_->setVisible(!untold.isEmpty());
 }
 
+/// Short enough for its column; each run's two come last, in the order of the slips.
+QString FitReport::nameOf(const FitResult& fit, std::size_t index) const {
+    const auto shared = fit.parameters.size() - 2 * fit.slips.size();
+    const auto unit = text(fit.parameters[index].unit);
+    if (index >= shared) {
+        const auto& run = session_.bench().runs[fit.slips[(index - shared) / 2].run];
+        return ((index - shared) % 2 == 0 ? tr("lamp at %1, %2") : tr("output at %1, %2"))
+            .arg(session_.figure(run.height), unit);
+    }
+    const auto name = text(fit.parameters[index].name);
+    const auto brief = name == QLatin1String("height offset")  ? tr("height")
+                       : name == QLatin1String("place along")  ? tr("along")
+                       : name == QLatin1String("place across") ? tr("across")
+                       : name == QLatin1String("attenuation")  ? tr("water")
+                       : name.startsWith(QLatin1String("painted")) ? tr("walls")
+                                                                   : name;
+    return unit.isEmpty() ? brief : tr("%1, %2").arg(brief, unit);
+}
+
 void FitReport::showParameters(const FitResult& fit) {
-    parameters_->setHeads({tr("parameter"), tr("value"), tr("±"), tr("before ±")});
+    parameters_->setHeads({tr("parameter"), tr("found"), tr("before")});
     std::vector<QStringList> rows;
-    for (const auto& p : fit.parameters)
-        rows.push_back({p.unit.empty() ? text(p.name) : tr("%1, %2").arg(text(p.name), text(p.unit)),
-                        figure(p.value, p.error), figure(p.error, p.error),
-                        p.prior_error < 1e8 ? figure(p.prior_error, p.prior_error) : tr("any")});
+    for (std::size_t i = 0; i < fit.parameters.size(); ++i) {
+        const auto& p = fit.parameters[i];
+        rows.push_back({nameOf(fit, i),
+                        tr("%1 ± %2").arg(figure(p.value, p.error), figure(p.error, p.error)),
+                        p.prior_error < 1e8 ? tr("± %1").arg(figure(p.prior_error, p.prior_error)) : tr("any")});
+    }
     parameters_->setRows(rows, -1, session_.palette());
-    parameters_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
-    parameters_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
+    giveFirstTheRest(*parameters_);
     for (int row = 0; row < parameters_->rowCount(); ++row) {
         auto* name = parameters_->item(row, 0);
         name->setTextAlignment(Qt::AlignLeft | Qt::AlignVCenter);
-        name->setToolTip(name->text());
+        name->setToolTip(text(fit.parameters[static_cast<std::size_t>(row)].name));
         // What the readings have hardly narrowed is set back.
         if (fit.parameters[static_cast<std::size_t>(row)].untold())
-            for (int column = 0; column < 4; ++column)
+            for (int column = 0; column < parameters_->columnCount(); ++column)
                 parameters_->item(row, column)->setForeground(session_.palette().muted);
     }
     parameters_->setMinimumHeight(31 + 22 * std::min(kParameterRows, parameters_->rowCount()));
@@ -96,13 +122,15 @@ void FitReport::showOutliers(const FitResult& fit) {
     outliers_title_->setText(all == 0 ? tr("Every reading is trusted")
                                       : tr("%1 distrusted, the worst first").arg(all));
     outliers_->setVisible(all > 0);
-    outliers_->setHeads({tr("lamp"), tr("deep"), tr("read"), tr("fit"), tr("errors")});
+    outliers_->setHeads({tr("lamp | deep"), tr("read"), tr("fit"), tr("errors")});
     std::vector<QStringList> rows;
     for (const auto& r : listed_)
-        rows.push_back({session_.figure(session_.bench().runs[r.run].height), session_.figure(r.depth),
+        rows.push_back({tr("%1 | %2").arg(session_.figure(session_.bench().runs[r.run].height),
+                                          session_.figure(r.depth)),
                         text(ppfdFigure(Ppfd(r.reading))), text(ppfdFigure(Ppfd(r.model))),
                         figure(r.standard_errors, 1.0)});
     outliers_->setRows(rows, -1, session_.palette());
+    giveFirstTheRest(*outliers_);
 }
 
 void FitReport::goTo(int row) {

@@ -101,6 +101,8 @@ PlaneSheetView::PlaneSheetView(Session& session) : session_(session) {
     setCursor(Qt::PointingHandCursor);
     setAccessibleName(tr("All planes of this sweep"));
     setMinimumHeight(130);
+    for (auto signal : {&Session::projectChanged, &Session::dataChanged, &Session::wordsChanged})
+        connect(&session_, signal, this, [this] { maps_ = QPixmap(); });
 }
 
 double PlaneSheetView::depthGutter() const {
@@ -121,10 +123,42 @@ QRectF PlaneSheetView::mapRect(int column, int row) const {
     return {left + column * pitch, kTop + row * pitch, pitch - 5, pitch - 5};
 }
 
+/// The maps alone change only with the readings: choosing another plane draws them from here.
+void PlaneSheetView::renderMaps() {
+    const auto* sweep = session_.sweep();
+    const auto& c = session_.palette();
+    maps_ = QPixmap(size() * devicePixelRatioF());
+    maps_.setDevicePixelRatio(devicePixelRatioF());
+    maps_.fill(Qt::transparent);
+    maps_of_ = sweep->configuration;
+    QPainter p(&maps_);
+    const auto depths = depthsOf(session_.bench(), *sweep);
+    for (int column = 0; column < static_cast<int>(sweep->runs.size()); ++column) {
+        const auto& run = session_.bench().runs[sweep->runs[static_cast<std::size_t>(column)]];
+        for (int row = 0; row < static_cast<int>(depths.size()); ++row) {
+            const auto rect = mapRect(column, row);
+            const auto* plane = planeAt(run, depths[static_cast<std::size_t>(row)]);
+            if (plane != nullptr && !plane->readings.empty()) {
+                auto plan = planOf(session_.bench(), run, *plane);
+                plan.scale_top = session_.fieldScaleTop();
+                paintSmallPlan(p, rect, plan, c);
+            } else {
+                p.setPen(QPen(c.line, 1));
+                p.setBrush(Qt::NoBrush);
+                p.drawRect(rect);
+            }
+        }
+    }
+}
+
 void PlaneSheetView::paintEvent(QPaintEvent* /*event*/) {
     const auto* sweep = session_.sweep();
     if (sweep == nullptr) return;
     QPainter p(this);
+    if (maps_.isNull() || maps_.deviceIndependentSize() != QSizeF(size()) ||
+        maps_of_ != sweep->configuration)
+        renderMaps();
+    p.drawPixmap(0, 0, maps_);
     const auto& c = session_.palette();
     const auto depths = depthsOf(session_.bench(), *sweep);
     for (int row = 0; row < static_cast<int>(depths.size()); ++row) {
@@ -140,18 +174,9 @@ void PlaneSheetView::paintEvent(QPaintEvent* /*event*/) {
         const auto& run = session_.bench().runs[sweep->runs[static_cast<std::size_t>(column)]];
         const bool chosen_column = session_.height() && run.height == *session_.height();
         for (int row = 0; row < static_cast<int>(depths.size()); ++row) {
-            const auto rect = mapRect(column, row);
             const auto* plane = planeAt(run, depths[static_cast<std::size_t>(row)]);
-            if (plane != nullptr && !plane->readings.empty()) {
-                auto plan = planOf(session_.bench(), run, *plane);
-                plan.scale_top = session_.fieldScaleTop();
-                paintSmallPlan(p, rect, plan, c);
-            } else {
-                p.setPen(QPen(c.line, 1));
-                p.setBrush(Qt::NoBrush);
-                p.drawRect(rect);
-            }
             if (plane == nullptr || plane != session_.plane()) continue;
+            const auto rect = mapRect(column, row);
             p.setPen(QPen(c.accent, 2.5));
             p.setBrush(Qt::NoBrush);
             p.drawRoundedRect(rect.adjusted(-2, -2, 2, 2), 3, 3);

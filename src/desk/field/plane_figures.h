@@ -1,5 +1,6 @@
 #pragma once
 
+#include <QPixmap>
 #include <QWidget>
 
 #include "core/plane_statistics.h"
@@ -52,8 +53,11 @@ class PlaneSheetView : public QWidget {
     QRectF mapRect(int column, int row) const;
     double depthGutter() const;
     int chosenColumn() const;
+    void renderMaps();
 
     Session& session_;
+    QPixmap maps_;           ///< null: to be drawn anew
+    Configuration maps_of_;  ///< the sweep they are of
 };
 
 }  // namespace glumet

@@ -6,6 +6,7 @@
 #include <QVBoxLayout>
 
 #include "core/monotone_cubic.h"
+#include "core/verdicts/school_findings.h"
 #include "desk/shared/theme.h"
 #include "report/review_figures.h"
 #include "report/text.h"
@@ -363,6 +364,8 @@ std::vector<Finding> HeightStage::findings() const {
     const auto* verdict = session().verdict();
     if (verdict == nullptr) return benchFindings(session().bench(), session().findingContext());
     auto out = heightFindings(session().bench(), *session().sweep(), *verdict, session().findingContext());
+    if (const auto where = schoolsFinding(session().schools(), headline(), session().findingContext()))
+        addBeforeNext(out, {*where});
     if (session().knowledge() != nullptr)
         addBeforeNext(out, knowledgeFindings(*session().knowledge(), session().findingContext()));
     return out;

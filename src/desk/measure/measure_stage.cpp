@@ -73,6 +73,7 @@ MeasureStage::MeasureStage(Session& session)
     connect(map_, &PlanMap::cellChosen, this, [this](Cell cell) { taker_.aim(cell); });
     connect(&taker_, &ReadingTaker::changed, this, [this] {
         strip_->clear();
+        if (!isVisible()) return;  // another stage walks the planes; refresh() follows when this is shown
         updatePlan();
         showTarget();
         showLive();

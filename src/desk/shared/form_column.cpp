@@ -10,6 +10,7 @@ namespace glumet {
 namespace {
 
 constexpr int kLeastField = 60;
+constexpr int kLeastName = 62;
 
 void markWrong(QLineEdit* edit, bool wrong) {
     if (edit->property("wrong").toBool() == wrong) return;
@@ -86,6 +87,8 @@ QComboBox* FormColumn::makeChoice(const QString& name, ReadIndex read, WriteInde
 void FormColumn::addStretch() { grid_->setRowStretch(grid_->rowCount(), 1); }
 
 void FormColumn::letShrink() {
+    grid_->setColumnMinimumWidth(0, kLeastName);
+    grid_->setHorizontalSpacing(6);
     for (const auto& field : texts_) field.edit->setMinimumWidth(kLeastField);
     for (const auto& field : choices_) {
         field.combo->setMinimumContentsLength(0);
