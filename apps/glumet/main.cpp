@@ -129,10 +129,15 @@ void press(MainWindow& window, const QString& letters) {
 }
 
 int takeShot(MainWindow& window, Session& session, const QString& file, const QString& keys) {
-    letSettle();
+    const auto letFinish = [&] {
+        letSettle();
+        while (session.fitting() || window.busy())
+            QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents);
+        letSettle();
+    };
+    letFinish();
     press(window, keys);
-    while (session.fitting() || window.busy()) QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents);
-    letSettle();
+    letFinish();
     if (auto* meter = dynamic_cast<SimulatedMeter*>(session.meter())) meter->advance(kShotSeconds);
     QCoreApplication::processEvents();
     const bool done = window.grab().save(file);

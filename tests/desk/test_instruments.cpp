@@ -9,6 +9,7 @@
 #include "desk/measure/instrument_dialog.h"
 #include "desk/measure/measure_stage.h"
 #include "desk/shared/ledger_line.h"
+#include "desk/measure/loaded_voice.h"
 #include "desk/window_fixture.h"
 #include "meters/simulated_meter.h"
 #include "servers.h"
@@ -79,6 +80,14 @@ class TestInstruments : public QObject {
   private slots:
     void init() { w_ = std::make_unique<WindowFixture>(); }
     void cleanup() { w_.reset(); }
+
+    /// Sound and speech lie in a library of their own, found beside the program.
+    void theVoiceIsLoadedWhenItIsFirstHeard() {
+        LoadedVoice voice;
+        QVERIFY(voice.available());
+        voice.play(Tone::Taken);  // silent where there is no sound device
+        voice.say(QStringLiteral("two hundred"));
+    }
 
     /// 3 heights × 3 depths × 36 points, hands free through the real window, on the simulated meter's own
     /// clock.

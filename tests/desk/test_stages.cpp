@@ -186,6 +186,56 @@ class TestStages : public QObject {
             }
     }
 
+    void goalsAreChosenEditedAndKept() {
+        goTo(StageId::Bench);
+        const auto goal = [&]() -> const Goal& { return w_->session.goal(); };
+        const auto type = [&](const char* field, const char* words) {
+            auto* edit = w_->find<QLineEdit>(field);
+            edit->setText(QString::fromUtf8(words));
+            emit edit->editingFinished();
+            w_->settle();
+        };
+        const auto choose = [&](const char* field, int index) {
+            auto* combo = w_->find<QComboBox>(field);
+            combo->setCurrentIndex(index);
+            emit combo->activated(index);
+            w_->settle();
+        };
+        choose("goalChoice", 0);
+        QCOMPARE(goal().name, std::string("low-light plants"));
+        choose("goalSchool", 1);
+        QCOMPARE(goal().school, std::string("broad-range"));
+        QCOMPARE(goal().band.high.value(), 180.0);
+        // Another school reads the goal it began with, not what the last made of it.
+        choose("goalSchool", 2);
+        QCOMPARE(goal().band.high.value(), 60.0);
+        QCOMPARE(goal().floor->value(), 30.0);
+        type("goalCeiling", "90");
+        type("goalZone", "5-20 cm");
+        type("goalPhotoperiod", "9 h");
+        QCOMPARE(goal().ceiling->value(), 90.0);
+        QCOMPARE(goal().zone_to.value(), 200.0);
+        QCOMPARE(goal().photoperiod_h, 9.0);
+        const auto before = goal();
+        for (const auto& [field, words] : {std::pair{"targetBand", "nonsense"}, {"goalCeiling", "5"},
+                                           {"goalZone", "30-10 cm"}, {"goalPhotoperiod", "30"},
+                                           {"goalName", "clams"}}) {
+            type(field, words);
+            QVERIFY2(goal() == before, field);
+            QVERIFY(!w_->lastWord().isEmpty());
+        }
+        type("goalName", "bog corner");
+        QCOMPARE(w_->session.bench().method.goals.size(), std::size_t{1});
+        choose("goalChoice", 3);
+        QVERIFY(goal().name != "bog corner");
+        choose("goalChoice", w_->find<QComboBox>("goalChoice")->findText(QStringLiteral("bog"), Qt::MatchStartsWith));
+        QCOMPARE(goal().ceiling->value(), 90.0);
+        type("goalName", "");
+        QVERIFY(w_->session.bench().method.goals.empty());
+        QVERIFY(w_->session.project()->undo());
+        QCOMPARE(w_->session.bench().method.goals.size(), std::size_t{1});
+    }
+
     void aFindingLeadsToItsEvidence() {
         goTo(StageId::Bench);
         FindingItem* doubt = nullptr;

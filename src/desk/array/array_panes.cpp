@@ -49,6 +49,18 @@ QString spreadOf(const Session& session, const Run& run) {
     return centres.size() < 2 ? QString() : session.length(centres.back() - centres.front());
 }
 
+/// What an overlay says, in a word or two.
+QString verdictOf(const Session& session, const ArrayAgreement& a) {
+    if (a.agrees) return ArrayPanes::tr("agrees");
+    if (a.cause.empty()) return ArrayPanes::tr("another shape");
+    const auto length = session.length(Millimetre(std::abs(a.cause_size)));
+    const bool more = a.cause_size > 0;
+    if (a.cause == "height") return (more ? ArrayPanes::tr("%1 too high") : ArrayPanes::tr("%1 too low")).arg(length);
+    if (a.cause == "along") return (more ? ArrayPanes::tr("%1 right") : ArrayPanes::tr("%1 left")).arg(length);
+    if (a.cause == "across") return (more ? ArrayPanes::tr("%1 back") : ArrayPanes::tr("%1 to the front")).arg(length);
+    return ArrayPanes::tr("%1 %2").arg(text(a.cause), signedPercent(a.cause_size));
+}
+
 QWidget* beside(QWidget* left, QLabel* words) {
     auto* holder = new QWidget;
     auto* row = new QHBoxLayout(holder);
@@ -249,14 +261,24 @@ void ArrayPanes::drawBrightness() {
     brightness_words_->setText(words);
 }
 
+void ArrayPanes::next() {
+    const int count = stack_->count();
+    for (int step = 1; step < count; ++step) {
+        auto* button = choices_->button((stack_->currentIndex() + step) % count);
+        if (button->isHidden() || !button->isEnabled()) continue;
+        return button->click();
+    }
+}
+
 QString ArrayPanes::wayOf(const CountRow& row) const {
-    const QString way = row.along == RowAlong::Length ? tr("lengthwise") : tr("crosswise");
-    return row.turned ? tr("%1, turned").arg(way) : way;
+    const bool lengthwise = row.along == RowAlong::Length;
+    if (row.turned) return lengthwise ? tr("long, turned") : tr("cross, turned");
+    return lengthwise ? tr("lengthwise") : tr("crosswise");
 }
 
 void ArrayPanes::showCounts(const Shown& shown) {
     count_rows_ = shown.verdicts->counts;
-    counts_->setHeads({tr("fixtures"), tr("row"), tr("in band"), tr("level"), tr("ceiling and floor"),
+    counts_->setHeads({tr("fixtures"), tr("row"), tr("in band"), tr("level"), tr("limits"),
                        tr("reaches %1").arg(text(percentText(shown.goal_share)))});
     std::vector<QStringList> rows;
     int enough = -1;
@@ -283,7 +305,7 @@ void ArrayPanes::showMix(const Shown& shown) {
 
 void ArrayPanes::showMeasured(const Shown& shown) {
     measured_rows_ = shown.verdicts->measured;
-    measured_->setHeads({tr("run"), tr("height"), tr("apart"), tr("mean against prediction"),
+    measured_->setHeads({tr("run"), tr("height"), tr("apart"), tr("mean off"),
                          tr("within 2 errors"), tr("verdict")});
     std::vector<QStringList> rows;
     for (const auto& m : measured_rows_) {
@@ -297,7 +319,7 @@ void ArrayPanes::showMeasured(const Shown& shown) {
         const auto& a = *m.agreement;
         rows.push_back({text(run.label), session_.length(run.height), centres,
                         signedPercent(a.mean_ratio - 1.0), text(percentText(a.within)),
-                        a.agrees ? tr("agrees") : a.cause.empty() ? tr("another shape") : text(a.cause)});
+                        verdictOf(session_, a)});
     }
     measured_->setRows(rows, -1, session_.palette());
 }

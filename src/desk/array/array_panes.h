@@ -32,6 +32,9 @@ class ArrayPanes : public QWidget {
     /// The same with another level or after a move, which change the brightness alone.
     void showBrightness(const std::vector<double>& at_full, double level_pct);
 
+    /// The next pane there is.
+    void next();
+
   signals:
     void countChosen(const glumet::CountRow& row);
 

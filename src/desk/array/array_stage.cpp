@@ -1,6 +1,7 @@
 #include "desk/array/array_stage.h"
 
 #include <QHBoxLayout>
+#include <QKeyEvent>
 #include <QVBoxLayout>
 #include <algorithm>
 
@@ -327,6 +328,19 @@ void ArrayStage::hangBy(std::size_t school) {
     hang();
     form_->refresh();
     emit viewChanged();
+}
+
+void ArrayStage::keyPressEvent(QKeyEvent* event) {
+    switch (event->key()) {
+        case Qt::Key_P:
+            panes_->next();
+            break;
+        case Qt::Key_S:
+            hangBy((school_ + 1) % schools_.size());
+            break;
+        default:
+            Stage::keyPressEvent(event);
+    }
 }
 
 void ArrayStage::takeCount(const CountRow& row) {

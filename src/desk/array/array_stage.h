@@ -35,6 +35,9 @@ class ArrayStage : public Stage {
     /// Hangs the fixtures where a school says.
     void hangBy(std::size_t school);
 
+  protected:
+    void keyPressEvent(QKeyEvent* event) override;
+
   private:
     void makeSchools();
     void ask();

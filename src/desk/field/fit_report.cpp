@@ -44,6 +44,7 @@ FitReport::FitReport(Session& session)
     parameters_->setObjectName(QStringLiteral("fitParameters"));
     outliers_->setObjectName(QStringLiteral("fitOutliers"));
     untold_->setObjectName(QStringLiteral("fitUntold"));
+    parameters_->setStyleSheet(QStringLiteral("QTableView::item { padding: 2px 1px; }"));
     for (auto* label : {summary_, untold_}) label->setWordWrap(true);
     layout->addWidget(summary_);
     layout->addWidget(parameters_, 3);
@@ -71,29 +72,28 @@ void FitReport::refresh(const FitResult& fit) {
 /// Short enough for its column; each run's two come last, in the order of the slips.
 QString FitReport::nameOf(const FitResult& fit, std::size_t index) const {
     const auto shared = fit.parameters.size() - 2 * fit.slips.size();
-    const auto unit = text(fit.parameters[index].unit);
     if (index >= shared) {
         const auto& run = session_.bench().runs[fit.slips[(index - shared) / 2].run];
-        return ((index - shared) % 2 == 0 ? tr("lamp at %1, %2") : tr("output at %1, %2"))
-            .arg(session_.figure(run.height), unit);
+        return ((index - shared) % 2 == 0 ? tr("lamp %1") : tr("output %1")).arg(session_.figure(run.height));
     }
     const auto name = text(fit.parameters[index].name);
-    const auto brief = name == QLatin1String("height offset")  ? tr("height")
+    return name == QLatin1String("height offset")  ? tr("height")
                        : name == QLatin1String("place along")  ? tr("along")
                        : name == QLatin1String("place across") ? tr("across")
                        : name == QLatin1String("attenuation")  ? tr("water")
                        : name.startsWith(QLatin1String("painted")) ? tr("walls")
                                                                    : name;
-    return unit.isEmpty() ? brief : tr("%1, %2").arg(brief, unit);
 }
 
 void FitReport::showParameters(const FitResult& fit) {
-    parameters_->setHeads({tr("parameter"), tr("found"), tr("before")});
+    parameters_->setHeads({QString(), tr("found"), tr("before")});
     std::vector<QStringList> rows;
     for (std::size_t i = 0; i < fit.parameters.size(); ++i) {
         const auto& p = fit.parameters[i];
         rows.push_back({nameOf(fit, i),
-                        tr("%1 ± %2").arg(figure(p.value, p.error), figure(p.error, p.error)),
+                        tr("%1 ± %2 %3")
+                            .arg(figure(p.value, p.error), figure(p.error, p.error), text(p.unit))
+                            .trimmed(),
                         p.prior_error < 1e8 ? tr("± %1").arg(figure(p.prior_error, p.prior_error)) : tr("any")});
     }
     parameters_->setRows(rows, -1, session_.palette());

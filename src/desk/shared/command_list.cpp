@@ -84,6 +84,10 @@ KeySheet::KeySheet(const QList<QAction*>& actions, QWidget* parent) : QDialog(pa
     add(tr("Arrows"), tr("Walk the grid"));
     add(tr("D, X, C"), tr("Field: doubtful, excluded, contours"));
     add(tr("M"), tr("Field: readings, model, difference, depths in band"));
+    add(tr("←, →"), tr("Array: the chosen fixture along the row"));
+    add(tr("↑, ↓"), tr("Array: all fixtures up or down"));
+    add(tr("1–9"), tr("Array: choose a fixture"));
+    add(tr("S, P"), tr("Array: next school, next pane"));
     add(tr("Tab"), tr("Next part of the window"));
     for (const auto* action : actions)
         if (!action->shortcut().isEmpty())

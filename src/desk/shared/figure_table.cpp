@@ -45,7 +45,18 @@ void FigureTable::setRows(const std::vector<QStringList>& rows, int emphasised, 
             setItem(row, column, cell);
         }
     }
-    if (emphasised >= 0) scrollToItem(item(emphasised, 0));
+    emphasised_ = emphasised;
+    scrollToEmphasised();
+}
+
+void FigureTable::scrollToEmphasised() {
+    if (emphasised_ >= 0 && isVisible()) scrollToItem(item(emphasised_, 0), PositionAtCenter);
+}
+
+/// A table that was filled while hidden has no size to scroll in until now.
+void FigureTable::showEvent(QShowEvent* event) {
+    QTableWidget::showEvent(event);
+    QMetaObject::invokeMethod(this, &FigureTable::scrollToEmphasised, Qt::QueuedConnection);
 }
 
 }  // namespace glumet

@@ -16,6 +16,14 @@ class FigureTable : public QTableWidget {
     void setHeads(const QStringList& heads);
     /// Shows these rows; the emphasised one (−1: none) in the accent.
     void setRows(const std::vector<QStringList>& rows, int emphasised, const Palette& palette);
+
+  protected:
+    void showEvent(QShowEvent* event) override;
+
+  private:
+    void scrollToEmphasised();
+
+    int emphasised_ = -1;
 };
 
 }  // namespace glumet
