@@ -40,7 +40,7 @@ Invented invent(int number, std::mt19937_64& random) {
         f.emitter_pitch_x = f.emitter_pitch_y = Millimetre(pitch);
         f.emitter_size = Millimetre(size);
     };
-    switch (number % 4) {
+    switch (number % 5) {
         case 0:
             lattice(4, 3, 28, 18);
             return {f, *Beam::halfAngle(pick(random, 30, 48))};
@@ -50,6 +50,12 @@ Invented invent(int number, std::mt19937_64& random) {
         case 2:
             lattice(12, 1, 27, 14);
             return {f, *Beam::halfAngle(pick(random, 42, 60))};
+        case 3: {  // a batwing pair: more light aside than straight down
+            lattice(2, 1, pick(random, 180, 300), 70);
+            const double peak = pick(random, 28, 42);
+            return {f, *Beam::table({0, 0.4 * peak, 0.8 * peak, peak, 1.35 * peak, 1.75 * peak, 82, 90},
+                                    {0.7, 0.79, 0.95, 1.0, 0.72, 0.28, 0.04, 0.0})};
+        }
         default:
             lattice(8, 6, 36, 0);
             return {f, *Beam::cosinePower(pick(random, 0.9, 1.5))};

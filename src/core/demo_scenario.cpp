@@ -173,10 +173,10 @@ class DemoMaker {
             run.id = static_cast<Id>(bench_.runs.size()) + 1;
             for (auto& plane : run.planes) plane.id = next_plane_++;
             if (run.placement != placementText(withSpread(raceway.length, 2, method.spreads.front())))
-                readPlanned(run, run.placement == placementText(withSpread(raceway.length, 2,
-                                                                           method.spreads[1]))
-                                     ? kHungTooHighMm
-                                     : 0.0);
+                readPlanned(run,
+                            run.placement == placementText(withSpread(raceway.length, 2, method.spreads[1]))
+                                ? kHungTooHighMm
+                                : 0.0);
             bench_.runs.push_back(std::move(run));
         }
     }
@@ -309,9 +309,8 @@ class DemoMaker {
         if (planted.wrong_mode) factor *= kWrongMode;
         scale(reading, factor, planted.room_light ? kRoomLight : planted.dark);
         const double rated = byId(bench_.fixtures, run.fixture)->rated_power->value();
-        const double drawn =
-            rated * planted.draw_share * (planted.half_dead_driver ? kDeadShare : 0.99) *
-            (1.0 + 0.002 * noise_.normal());
+        const double drawn = rated * planted.draw_share * (planted.half_dead_driver ? kDeadShare : 0.99) *
+                             (1.0 + 0.002 * noise_.normal());
         reading.power = Watt(std::round(drawn * 10.0) / 10.0);
         reading.time = nextTime();
         return reading;

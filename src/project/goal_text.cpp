@@ -50,9 +50,7 @@ QString compact(const QJsonDocument& document) {
 
 QString goalText(const Goal& goal) { return compact(QJsonDocument(objectOf(goal))); }
 
-Goal goalFrom(const QVariant& value) {
-    return goalOf(QJsonDocument::fromJson(value.toByteArray()).object());
-}
+Goal goalFrom(const QVariant& value) { return goalOf(QJsonDocument::fromJson(value.toByteArray()).object()); }
 
 QString goalsText(const std::vector<Goal>& goals) {
     if (goals.empty()) return QStringLiteral("");

@@ -19,7 +19,8 @@ QStringList dataTables() {
             "grid_columns INTEGER NOT NULL, grid_rows INTEGER NOT NULL, settled_error REAL NOT NULL, "
             "longest_reading_s REAL NOT NULL, height_error_mm REAL NOT NULL, method_note TEXT NOT NULL, "
             "check_every INTEGER NOT NULL DEFAULT 0, school TEXT NOT NULL DEFAULT 'spill-limit', "
-            "dissent TEXT NOT NULL DEFAULT '', goal TEXT NOT NULL DEFAULT '', goals TEXT NOT NULL DEFAULT '') "
+            "dissent TEXT NOT NULL DEFAULT '', goal TEXT NOT NULL DEFAULT '', goals TEXT NOT NULL DEFAULT "
+            "'') "
             "STRICT"),
         QStringLiteral(
             "CREATE TABLE tank(id INTEGER PRIMARY KEY, name TEXT NOT NULL, length_mm REAL NOT NULL "

@@ -106,14 +106,9 @@ class ReviewMaker {
             return problem(configurationName(r_.bench, choice_.configuration), "has no reading to publish");
         r_.title = text(configurationName(r_.bench, choice_.configuration));
         r_.subtitle = tr("%1, %2").arg(text(r_.bench.title), choice_.day);
-        auto options = spillLimitOptions(r_.bench, r_.sweep);
-        options.words = r_.unit;
-        r_.verdict = spillLimit(r_.bench, r_.sweep, options);
+        const auto asked = schoolOptions(r_.bench, r_.sweep, r_.unit);
+        r_.verdict = spillLimit(r_.bench, r_.sweep, asked.spill);
         r_.scale_top = scaleTop(r_.bench, r_.sweep.runs);
-        SchoolOptions asked;
-        asked.band = r_.band;
-        asked.spill = options;
-        asked.words = r_.unit;
         r_.schools = heightSchools(r_.bench, r_.sweep, asked);
         chooseRun();
         card();

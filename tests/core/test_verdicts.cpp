@@ -112,9 +112,9 @@ class TestVerdicts : public QObject {
         };
         const auto headline = school("spill-limit", 200);
         const FindingContext context{LengthUnit::Mm, {}};
-        const auto some = schoolsFinding({headline, school("flattest", 210), school("band-fill", 300),
-                                          school("peak-cap", std::nullopt)},
-                                         headline, context);
+        const auto some = schoolsFinding(
+            {headline, school("flattest", 210), school("band-fill", 300), school("peak-cap", std::nullopt)},
+            headline, context);
         QCOMPARE(some->title, std::string("Flattest agrees"));
         QVERIFY(some->body.find("band fill 300 mm") != std::string::npos);
         QVERIFY(some->body.find("Silent: peak cap") != std::string::npos);

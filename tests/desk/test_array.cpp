@@ -73,7 +73,9 @@ class TestArray : public QObject {
         w_->key(Qt::Key_Down);
         QCOMPARE(stage().light().height(), raised - Millimetre(5));
         QTRY_VERIFY_WITH_TIMEOUT(!stage().busy(), 30'000);
-        QVERIFY(w_->find<QLineEdit>("arrayHeight")->text().startsWith(w_->session.figure(raised - Millimetre(5))));
+        QVERIFY(w_->find<QLineEdit>("arrayHeight")
+                    ->text()
+                    .startsWith(w_->session.figure(raised - Millimetre(5))));
     }
 
     void rowsRunCrosswiseAndLimitsHold() {
@@ -82,7 +84,8 @@ class TestArray : public QObject {
         QVERIFY(!stage().light().lengthwise());
         choose("arrayWay", 0);
         type("arrayCanopy", "80 x 60 cm");
-        for (const auto& step : stage().verdicts()->spacing.steps) QVERIFY(step.centres_mm.front() >= 290.0 - 1e-6);
+        for (const auto& step : stage().verdicts()->spacing.steps)
+            QVERIFY(step.centres_mm.front() >= 290.0 - 1e-6);
         const auto with_canopy = stage().light().centres();
         type("arrayCanopy", "nonsense");
         QVERIFY(!w_->lastWord().isEmpty());

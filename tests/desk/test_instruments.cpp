@@ -7,9 +7,9 @@
 
 #include "core/light/exact_field.h"
 #include "desk/measure/instrument_dialog.h"
+#include "desk/measure/loaded_voice.h"
 #include "desk/measure/measure_stage.h"
 #include "desk/shared/ledger_line.h"
-#include "desk/measure/loaded_voice.h"
 #include "desk/window_fixture.h"
 #include "meters/simulated_meter.h"
 #include "servers.h"

@@ -217,8 +217,10 @@ class TestStages : public QObject {
         QCOMPARE(goal().zone_to.value(), 200.0);
         QCOMPARE(goal().photoperiod_h, 9.0);
         const auto before = goal();
-        for (const auto& [field, words] : {std::pair{"targetBand", "nonsense"}, {"goalCeiling", "5"},
-                                           {"goalZone", "30-10 cm"}, {"goalPhotoperiod", "30"},
+        for (const auto& [field, words] : {std::pair{"targetBand", "nonsense"},
+                                           {"goalCeiling", "5"},
+                                           {"goalZone", "30-10 cm"},
+                                           {"goalPhotoperiod", "30"},
                                            {"goalName", "clams"}}) {
             type(field, words);
             QVERIFY2(goal() == before, field);
@@ -228,7 +230,8 @@ class TestStages : public QObject {
         QCOMPARE(w_->session.bench().method.goals.size(), std::size_t{1});
         choose("goalChoice", 3);
         QVERIFY(goal().name != "bog corner");
-        choose("goalChoice", w_->find<QComboBox>("goalChoice")->findText(QStringLiteral("bog"), Qt::MatchStartsWith));
+        choose("goalChoice",
+               w_->find<QComboBox>("goalChoice")->findText(QStringLiteral("bog"), Qt::MatchStartsWith));
         QCOMPARE(goal().ceiling->value(), 90.0);
         type("goalName", "");
         QVERIFY(w_->session.bench().method.goals.empty());

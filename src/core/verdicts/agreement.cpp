@@ -26,7 +26,12 @@ class Overlay {
   public:
     Overlay(const FitResult& fit, const Bench& bench, std::size_t run, const Tank& tank, LengthUnit words,
             const FitOptions& options)
-        : fit_(fit), bench_(bench), index_(run), run_(bench.runs[run]), tank_(tank), words_(words),
+        : fit_(fit),
+          bench_(bench),
+          index_(run),
+          run_(bench.runs[run]),
+          tank_(tank),
+          words_(words),
           options_(options) {}
 
     Expected<ArrayAgreement> compare() {
@@ -83,7 +88,8 @@ class Overlay {
         return moved;
     }
 
-    /// Each reading's standard error: its own noise, a probe placed a little off, and what the fit leaves open.
+    /// Each reading's standard error: its own noise, a probe placed a little off, and what the fit leaves
+    /// open.
     void weigh() {
         const auto said = predict(fit_.model, scene_, points_);
         for (std::size_t i = 0; i < said.size(); ++i) out_.residuals[i].model = said[i].ppfd;
@@ -115,10 +121,8 @@ class Overlay {
     std::vector<Cause> causes() const {
         std::vector<double> model;
         for (const auto& r : out_.residuals) model.push_back(r.model);
-        std::vector<Cause> all{{"level", model},
-                               {"height", slope(0, 0, 1)},
-                               {"along", along_},
-                               {"across", across_}};
+        std::vector<Cause> all{
+            {"level", model}, {"height", slope(0, 0, 1)}, {"along", along_}, {"across", across_}};
         for (std::size_t f = 0; f < scene_.fixtures.size() && scene_.fixtures.size() > 1; ++f) {
             auto alone = scene_;
             alone.fixtures = {scene_.fixtures[f]};
@@ -128,12 +132,12 @@ class Overlay {
     }
 
     void judge() {
-        out_.agrees = out_.reduced_chi_square <= kAgreesChiSquare &&
-                      std::abs(out_.mean_ratio - 1.0) <= kAgreesMean;
-        out_.reason = fmt::format("{} readings lie {} off the prediction in mean, {} of them within two "
-                                  "standard errors.",
-                                  out_.residuals.size(), signedPercent(out_.mean_ratio - 1.0),
-                                  percentText(out_.within));
+        out_.agrees =
+            out_.reduced_chi_square <= kAgreesChiSquare && std::abs(out_.mean_ratio - 1.0) <= kAgreesMean;
+        out_.reason = fmt::format(
+            "{} readings lie {} off the prediction in mean, {} of them within two "
+            "standard errors.",
+            out_.residuals.size(), signedPercent(out_.mean_ratio - 1.0), percentText(out_.within));
         if (out_.agrees) return;
         double most = 0.0;
         for (const auto& cause : causes()) {

@@ -16,7 +16,7 @@ struct ArrayAgreement {
     double within = 0.0;                 ///< share of readings within two standard errors
     double reduced_chi_square = 0.0;
     bool agrees = false;
-    std::string cause;    ///< the one thing that explains most of a disagreement; empty: none does
+    std::string cause;        ///< the one thing that explains most of a disagreement; empty: none does
     double cause_size = 0.0;  ///< in the cause's own unit
     std::string reason = "not computed";
 };

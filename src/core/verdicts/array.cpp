@@ -19,7 +19,8 @@ Footprint outlineOf(const LightModel& model, double x, double y, bool turned) {
 std::vector<Footprint> outlinesOf(const std::vector<Companion>& companions) {
     std::vector<Footprint> out;
     for (const auto& c : companions)
-        out.push_back(outlineOf(c.model, c.x_mm, c.y_mm, std::abs(std::cos(c.rotation_deg * M_PI / 180)) < 0.5));
+        out.push_back(
+            outlineOf(c.model, c.x_mm, c.y_mm, std::abs(std::cos(c.rotation_deg * M_PI / 180)) < 0.5));
     return out;
 }
 

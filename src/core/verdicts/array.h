@@ -54,8 +54,8 @@ struct SpacingStep {
     double edge = 0.0;               ///< mean of the outer ring at the depth
     double centre = 0.0;             ///< mean of the innermost ring
     double share = 0.0;              ///< edge / centre
-    double seam = 0.0;      ///< largest |ln(between / under)| of neighbours along the middle line
-    double in_band = 0.0;   ///< share of points in the goal's band, at the best level that keeps the goal
+    double seam = 0.0;               ///< largest |ln(between / under)| of neighbours along the middle line
+    double in_band = 0.0;      ///< share of points in the goal's band, at the best level that keeps the goal
     double level_pct = 100.0;  ///< that level
     bool keeps = true;         ///< ceiling and floor, where the goal has them
 };

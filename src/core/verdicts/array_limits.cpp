@@ -26,8 +26,7 @@ RowRoom::RowRoom(double tank_length_mm, double tank_width_mm, RowAlong along, do
     const double body_across = lengthwise ? body_width_mm : body_length_mm;
     const auto canopy = [](double asked, double tank) { return asked > 0.0 ? asked : tank; };
     const double room = canopy(lengthwise ? limits.canopy_length_mm : limits.canopy_width_mm, length_);
-    const double room_across =
-        canopy(lengthwise ? limits.canopy_width_mm : limits.canopy_length_mm, across);
+    const double room_across = canopy(lengthwise ? limits.canopy_width_mm : limits.canopy_length_mm, across);
     // Without a canopy a fixture wider than the tank may still hang over it.
     const bool bounded_across = (lengthwise ? limits.canopy_width_mm : limits.canopy_length_mm) > 0.0;
     low_ = 0.5 * (length_ - room) + 0.5 * body_;

@@ -79,7 +79,8 @@ class ModelledSweep {
         for (const auto& run : bench_.runs) {
             auto here = scene;
             const double height = std::max(5.0, run.height.value() + fit_.model.height_offset_mm);
-            hangAt(here, {here.length_mm / 2.0}, Millimetre(height), run.level_pct.value_or(100.0) / 100.0, {});
+            hangAt(here, {here.length_mm / 2.0}, Millimetre(height), run.level_pct.value_or(100.0) / 100.0,
+                   {});
             std::vector<BasisField::Point> points;
             for (const auto& plane : run.planes)
                 for (const auto& r : plane.readings)
@@ -120,7 +121,8 @@ std::optional<double> answerOf(const SchoolVerdict& verdict) {
 void spread(std::vector<double> answers, FittedHeight& out) {
     std::sort(answers.begin(), answers.end());
     const auto at = [&](double share) {
-        return answers[static_cast<std::size_t>(std::lround(share * static_cast<double>(answers.size() - 1)))];
+        return answers[static_cast<std::size_t>(
+            std::lround(share * static_cast<double>(answers.size() - 1)))];
     };
     out.low = Millimetre(std::min(at(kTail), out.height->value()));
     out.high = Millimetre(std::max(at(1.0 - kTail), out.height->value()));

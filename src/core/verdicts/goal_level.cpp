@@ -60,15 +60,15 @@ double least(const std::vector<double>& values) {
 std::string kept(const GoalLevel& out, const Goal& goal) {
     std::string words;
     if (goal.ceiling)
-        words += out.ceiling_holds
-                     ? fmt::format(" The peak of {} stays under {}.", ppfdFigure(Ppfd(out.peak)),
-                                   ppfdFigure(*goal.ceiling))
-                     : fmt::format(" The peak of {} breaks the ceiling of {}.", ppfdFigure(Ppfd(out.peak)),
-                                   ppfdFigure(*goal.ceiling));
+        words += out.ceiling_holds ? fmt::format(" The peak of {} stays under {}.",
+                                                 ppfdFigure(Ppfd(out.peak)), ppfdFigure(*goal.ceiling))
+                                   : fmt::format(" The peak of {} breaks the ceiling of {}.",
+                                                 ppfdFigure(Ppfd(out.peak)), ppfdFigure(*goal.ceiling));
     if (goal.floor)
-        words += out.floor_holds ? fmt::format(" The bottom gets {} or more.", ppfdFigure(Ppfd(out.least_low)))
-                                 : fmt::format(" The bottom gets {} where {} is asked.",
-                                               ppfdFigure(Ppfd(out.least_low)), ppfdFigure(*goal.floor));
+        words += out.floor_holds
+                     ? fmt::format(" The bottom gets {} or more.", ppfdFigure(Ppfd(out.least_low)))
+                     : fmt::format(" The bottom gets {} where {} is asked.", ppfdFigure(Ppfd(out.least_low)),
+                                   ppfdFigure(*goal.floor));
     return words;
 }
 
@@ -240,8 +240,8 @@ ChannelMix channelMix(const std::vector<std::string>& names, const std::vector<L
     const bool broken = rank < 0.0;
     out.share = broken ? rank + MixSearch::kBroken : rank;
     for (int level = 1; level < kLevels; ++level)
-        out.equal_share = std::max(out.equal_share,
-                                   search.rankOf(std::vector<double>(channels.size(), level)));
+        out.equal_share =
+            std::max(out.equal_share, search.rankOf(std::vector<double>(channels.size(), level)));
     std::string words;
     for (std::size_t c = 0; c < channels.size(); ++c)
         words += fmt::format("{}{} at {:.0f} %", c == 0 ? "" : ", ", names[c], out.level_pct[c]);

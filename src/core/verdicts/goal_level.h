@@ -41,8 +41,8 @@ struct GoalLevel {
     BestLevel best;
     double five_less = 0.0;  ///< share at 5 percentage points less
     double five_more = 0.0;
-    double peak = 0.0;        ///< at that level
-    double least_low = 0.0;   ///< least at the zone's lower end, at that level
+    double peak = 0.0;       ///< at that level
+    double least_low = 0.0;  ///< least at the zone's lower end, at that level
     bool ceiling_holds = true;
     bool floor_holds = true;
     std::string reason;
@@ -71,8 +71,8 @@ ChannelMix channelMix(const std::vector<std::string>& names, const std::vector<L
 struct SharedLevel {
     struct Part {
         std::string goal;
-        double share = 0.0;       ///< at the common level
-        double alone_share = 0.0;  ///< at its own best level …
+        double share = 0.0;            ///< at the common level
+        double alone_share = 0.0;      ///< at its own best level …
         double alone_level_pct = 0.0;  ///< … which is this
     };
     double level_pct = 100.0;

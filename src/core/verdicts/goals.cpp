@@ -16,13 +16,11 @@ Goal ready(const char* name, double low, double high, double hours) {
 }  // namespace
 
 const std::vector<Goal>& readyGoals() {
-    static const std::vector<Goal> goals{ready("low-light plants", 30, 60, 8),
-                                         ready("soft corals", 50, 120, 10),
-                                         ready("demanding plants", 80, 150, 8),
-                                         ready("large-polyp stony corals", 80, 160, 10),
-                                         ready("seagrass and macroalgae", 150, 300, 10),
-                                         ready("clams", 200, 400, 10),
-                                         ready("small-polyp stony corals", 250, 450, 10)};
+    static const std::vector<Goal> goals{
+        ready("low-light plants", 30, 60, 8),           ready("soft corals", 50, 120, 10),
+        ready("demanding plants", 80, 150, 8),          ready("large-polyp stony corals", 80, 160, 10),
+        ready("seagrass and macroalgae", 150, 300, 10), ready("clams", 200, 400, 10),
+        ready("small-polyp stony corals", 250, 450, 10)};
     return goals;
 }
 

@@ -28,13 +28,14 @@ bool agrees(const SchoolVerdict& school, Millimetre height) {
 }
 
 void capitalise(std::string& words) {
-    if (!words.empty() && words[0] >= 'a' && words[0] <= 'z') words[0] = static_cast<char>(words[0] - 'a' + 'A');
+    if (!words.empty() && words[0] >= 'a' && words[0] <= 'z')
+        words[0] = static_cast<char>(words[0] - 'a' + 'A');
 }
 
 }  // namespace
 
-std::optional<Finding> schoolsFinding(const std::vector<SchoolVerdict>& schools, const SchoolVerdict& headline,
-                                      const FindingContext& context) {
+std::optional<Finding> schoolsFinding(const std::vector<SchoolVerdict>& schools,
+                                      const SchoolVerdict& headline, const FindingContext& context) {
     if (!headline.height) return std::nullopt;
     const auto height = headline.crossing.value_or(*headline.height);
     std::vector<std::string> with;
@@ -54,8 +55,8 @@ std::optional<Finding> schoolsFinding(const std::vector<SchoolVerdict>& schools,
     Finding finding;
     finding.kind = FindingKind::Fact;
     finding.view = EvidenceView::Height;
-    finding.title = with.empty() ? "No other school agrees"
-                                 : joined(with) + (with.size() == 1 ? " agrees" : " agree");
+    finding.title =
+        with.empty() ? "No other school agrees" : joined(with) + (with.size() == 1 ? " agrees" : " agree");
     capitalise(finding.title);
     if (!against.empty()) finding.body = fmt::format("Elsewhere: {}. ", joined(against));
     if (!silent.empty()) finding.body += fmt::format("Silent: {}.", joined(silent));

@@ -142,8 +142,8 @@ class Spacer {
         std::string words =
             fmt::format("the outermost {} apart", lengthText(Millimetre(c.back() - c.front()), q_.words));
         if (moved) return words + ", each moved by itself,";
-        return words +
-               fmt::format(", {} outward of equal division,", lengthText(Millimetre(step.outward_mm), q_.words));
+        return words + fmt::format(", {} outward of equal division,",
+                                   lengthText(Millimetre(step.outward_mm), q_.words));
     }
 
     void add(const char* school, std::optional<std::size_t> index, const SpacingStep* step, double best,
@@ -200,11 +200,11 @@ class Spacer {
         };
         const auto index = firstBest(worse);
         const auto step = refined(answer_.steps[index], worse);
-        const char* what = q_.over == Over::Points ? "points" : "volume";
+        const char* what = q_.over == Over::Points ? "points lie" : "volume lies";
         if (step.in_band <= 0.0)
             return add("band-fill", std::nullopt, nullptr, 0.0,
                        "No point reaches the band at any spacing, however dimmed.");
-        auto reason = fmt::format("With {} at {:.0f} % output {} of the {} lies in {}–{}.", where(step),
+        auto reason = fmt::format("With {} at {:.0f} % output {} of the {} in {}–{}.", where(step),
                                   step.level_pct, percentText(step.in_band), what,
                                   ppfdFigure(q_.goal.band.low), ppfdFigure(q_.goal.band.high));
         if (!step.keeps) reason += " Ceiling and floor cannot both be kept.";

@@ -35,7 +35,7 @@ void addCount(Sentences& say, const ArrayVerdicts& verdicts, const ArrayChoices&
     const auto& last = verdicts.counts.back();
     const auto goal = text(percentText(choices.goal_share));
     if (last.keeps && last.share >= choices.goal_share)
-        say.add(FindingKind::Fact, tr("%n is enough").replace(QStringLiteral("%n"), QString::number(last.count)),
+        say.add(FindingKind::Fact, last.count == 1 ? tr("1 is enough") : tr("%1 are enough").arg(last.count),
                 tr("%1 reach %2 in the band, %3 asked; enter on its row in “how many” hangs them.")
                     .arg(last.count)
                     .arg(text(percentText(last.share)), goal));
@@ -77,20 +77,21 @@ void addDistrust(Sentences& say, const Session& session, const FitResult& fit) {
     }
     for (const auto& [run, count] : of_run) {
         if (count.first * 2 < count.second) continue;
-        say.add(FindingKind::Doubt,
-                tr("The run at %1 does not fit").arg(session.length(session.bench().runs[run].height)),
-                tr("%1 of its %2 readings are off by more than four standard errors: its draw, mode or height "
-                   "was not what it says.")
-                    .arg(count.first)
-                    .arg(count.second));
+        say.add(
+            FindingKind::Doubt,
+            tr("The run at %1 does not fit").arg(session.length(session.bench().runs[run].height)),
+            tr("%1 of its %2 readings are off by more than four standard errors: its draw, mode or height "
+               "was not what it says.")
+                .arg(count.first)
+                .arg(count.second));
         say.last().run = run;
     }
     const int bad = fit.distrusted();
     if (bad == 0) return;
-    const auto worst = std::max_element(
-        fit.residuals.begin(), fit.residuals.end(), [](const FitResidual& a, const FitResidual& b) {
-            return std::abs(a.standard_errors) < std::abs(b.standard_errors);
-        });
+    const auto worst = std::max_element(fit.residuals.begin(), fit.residuals.end(),
+                                        [](const FitResidual& a, const FitResidual& b) {
+                                            return std::abs(a.standard_errors) < std::abs(b.standard_errors);
+                                        });
     say.add(FindingKind::Doubt, tr("%1 readings do not fit").arg(bad),
             tr("The worst reads %1 where %2 is expected; they do not count.")
                 .arg(text(ppfdFigure(Ppfd(worst->reading))), text(ppfdFigure(Ppfd(worst->model)))));
@@ -103,14 +104,17 @@ void addDistrust(Sentences& say, const Session& session, const FitResult& fit) {
 QString refusal(const FitResult& fit, const Bench& bench) {
     if (fit.residuals.empty()) return {};
     const auto* fixture = byId(bench.fixtures, bench.runs[fit.residuals.front().run].fixture);
-    if (const auto factor = unitSuspicion(fit.model.flux(), fixture == nullptr ? std::nullopt : fixture->rated_power))
-        return tr("%1 µmol/s from %2 W cannot be: a unit seems off by a factor of %3. Mend the readings or the "
+    if (const auto factor =
+            unitSuspicion(fit.model.flux(), fixture == nullptr ? std::nullopt : fixture->rated_power))
+        return tr("%1 µmol/s from %2 W cannot be: a unit seems off by a factor of %3. Mend the readings or "
+                  "the "
                   "rating; nothing is recommended from them.")
             .arg(fit.model.flux(), 0, 'f', 0)
             .arg(fixture->rated_power->value(), 0, 'f', 0)
             .arg(*factor, 0, 'g', 3);
     if (fit.reduced_chi_square > kPoorFit)
-        return tr("The readings do not fit the fixture and tank as described (reduced chi-square %1): nothing is "
+        return tr("The readings do not fit the fixture and tank as described (reduced chi-square %1): "
+                  "nothing is "
                   "recommended from them. Look at Field, difference.")
             .arg(fit.reduced_chi_square, 0, 'f', 1);
     return {};
@@ -122,8 +126,9 @@ Finding nothingYet(const QString& why) {
     return say.last();
 }
 
-std::vector<Finding> arrayFindings(const Session& session, const FitResult& fit, const ArrayVerdicts& verdicts,
-                                   std::size_t school, const ArrayChoices& choices) {
+std::vector<Finding> arrayFindings(const Session& session, const FitResult& fit,
+                                   const ArrayVerdicts& verdicts, std::size_t school,
+                                   const ArrayChoices& choices) {
     const std::array names{tr("edge share"), tr("smooth seam"), tr("band fill")};
     Sentences say;
     addMeasured(say, session, verdicts.measured);

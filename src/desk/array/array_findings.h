@@ -12,7 +12,8 @@ Finding nothingYet(const QString& why);
 
 /// The Array stage's sentences: the fit, the other schools, number, brightness, two goals, channels, what was
 /// measured, what the fit distrusts and cannot tell.
-std::vector<Finding> arrayFindings(const Session& session, const FitResult& fit, const ArrayVerdicts& verdicts,
-                                   std::size_t school, const ArrayChoices& choices);
+std::vector<Finding> arrayFindings(const Session& session, const FitResult& fit,
+                                   const ArrayVerdicts& verdicts, std::size_t school,
+                                   const ArrayChoices& choices);
 
 }  // namespace glumet

@@ -78,139 +78,148 @@ void ArrayForm::addRow() {
         choosing([this](ArrayChoices& c, int index) { c.tank = tanks_->itemData(index).toLongLong(); }));
     tanks_->setObjectName(QStringLiteral("arrayTank"));
     row_->addText(
-        tr("fixtures"), [this] { return QString::number(choices_.count); },
-        changing([](ArrayChoices& c, const QString& typed) -> QString {
-            bool whole = false;
-            const int count = typed.toInt(&whole);
-            if (!whole || count < 1 || count > 12) return tr("1 to 12 fixtures may hang.");
-            c.count = count;
-            return {};
-        }))
+            tr("fixtures"), [this] { return QString::number(choices_.count); },
+            changing([](ArrayChoices& c, const QString& typed) -> QString {
+                bool whole = false;
+                const int count = typed.toInt(&whole);
+                if (!whole || count < 1 || count > 12) return tr("1 to 12 fixtures may hang.");
+                c.count = count;
+                return {};
+            }))
         ->setObjectName(QStringLiteral("arrayCount"));
     row_->addChoice(
-        tr("row"), {tr("lengthwise"), tr("lengthwise, turned"), tr("crosswise"), tr("crosswise, turned")},
-        [this] { return choices_.way; }, choosing([](ArrayChoices& c, int index) { c.way = index; }))
+            tr("row"), {tr("lengthwise"), tr("lengthwise, turned"), tr("crosswise"), tr("crosswise, turned")},
+            [this] { return choices_.way; }, choosing([](ArrayChoices& c, int index) { c.way = index; }))
         ->setObjectName(QStringLiteral("arrayWay"));
     row_->addChoice(
-        tr("inner ones"), {tr("stay"), tr("spread evenly")},
-        [this] { return choices_.spread_inner ? 1 : 0; },
-        choosing([](ArrayChoices& c, int index) { c.spread_inner = index == 1; }))
+            tr("inner ones"), {tr("stay"), tr("spread evenly")},
+            [this] { return choices_.spread_inner ? 1 : 0; },
+            choosing([](ArrayChoices& c, int index) { c.spread_inner = index == 1; }))
         ->setObjectName(QStringLiteral("arrayInner"));
     row_->addChoice(
-        tr("moves"), {tr("both alike"), tr("each alone")},
-        [this] { return choices_.each_by_itself ? 1 : 0; },
-        choosing([](ArrayChoices& c, int index) { c.each_by_itself = index == 1; }))
+            tr("moves"), {tr("both alike"), tr("each alone")},
+            [this] { return choices_.each_by_itself ? 1 : 0; },
+            choosing([](ArrayChoices& c, int index) { c.each_by_itself = index == 1; }))
         ->setObjectName(QStringLiteral("arrayMoves"));
     row_->addText(
-        tr("height"), [this] { return choices_.height ? session_.length(*choices_.height) : QString(); },
-        changing([this](ArrayChoices& c, const QString& typed) -> QString {
-            const auto height = parseLength(typed.toStdString(), session_.unit());
-            if (!height || height->value() < 10.0) return tr("The height must be a length above 1 cm.");
-            if (c.limits.wrongHeight(*height)) return tr("That is outside the heights allowed.");
-            c.height = *height;
-            return {};
-        }))
+            tr("height"), [this] { return choices_.height ? session_.length(*choices_.height) : QString(); },
+            changing([this](ArrayChoices& c, const QString& typed) -> QString {
+                const auto height = parseLength(typed.toStdString(), session_.unit());
+                if (!height || height->value() < 10.0) return tr("The height must be a length above 1 cm.");
+                if (c.limits.wrongHeight(*height)) return tr("That is outside the heights allowed.");
+                c.height = *height;
+                return {};
+            }))
         ->setObjectName(QStringLiteral("arrayHeight"));
 }
 
 void ArrayForm::addLimits() {
-    limits_->addText(
-        tr("heights"),
-        [this] {
-            const auto& l = choices_.limits;
-            return l.lowest && l.highest ? text(lengthRange(*l.lowest, *l.highest, session_.unit())) : QString();
-        },
-        changing([this](ArrayChoices& c, const QString& typed) -> QString {
-            if (typed.trimmed().isEmpty()) {
-                c.limits.lowest = c.limits.highest = std::nullopt;
+    limits_
+        ->addText(
+            tr("heights"),
+            [this] {
+                const auto& l = choices_.limits;
+                return l.lowest && l.highest ? text(lengthRange(*l.lowest, *l.highest, session_.unit()))
+                                             : QString();
+            },
+            changing([this](ArrayChoices& c, const QString& typed) -> QString {
+                if (typed.trimmed().isEmpty()) {
+                    c.limits.lowest = c.limits.highest = std::nullopt;
+                    return {};
+                }
+                const auto range = lengthPair(typed, session_.unit());
+                if (!range || range->first.value() < 10.0 || range->second < range->first)
+                    return tr("Give the heights as low–high, such as 12–40 cm.");
+                c.limits.lowest = range->first;
+                c.limits.highest = range->second;
+                if (c.height) c.height = std::clamp(*c.height, range->first, range->second);
                 return {};
-            }
-            const auto range = lengthPair(typed, session_.unit());
-            if (!range || range->first.value() < 10.0 || range->second < range->first)
-                return tr("Give the heights as low–high, such as 12–40 cm.");
-            c.limits.lowest = range->first;
-            c.limits.highest = range->second;
-            if (c.height) c.height = std::clamp(*c.height, range->first, range->second);
-            return {};
-        }),
-        tr("any"))
+            }),
+            tr("any"))
         ->setObjectName(QStringLiteral("arrayHeights"));
-    limits_->addText(
-        tr("canopy"),
-        [this] {
-            const auto& l = choices_.limits;
-            return l.canopy_length_mm > 0.0
-                       ? tr("%1 × %2").arg(session_.figure(Millimetre(l.canopy_length_mm)),
-                                           session_.length(Millimetre(l.canopy_width_mm)))
-                       : QString();
-        },
-        changing([this](ArrayChoices& c, const QString& typed) -> QString {
-            c.limits.canopy_length_mm = c.limits.canopy_width_mm = 0.0;
-            if (typed.trimmed().isEmpty()) return {};
-            const auto size = lengthPair(typed, session_.unit());
-            if (!size || size->first.value() <= 0.0 || size->second.value() <= 0.0)
-                return tr("Give the canopy as length × width, such as 110 × 50 cm.");
-            c.limits.canopy_length_mm = size->first.value();
-            c.limits.canopy_width_mm = size->second.value();
-            return {};
-        }),
-        tr("none"))
+    limits_
+        ->addText(
+            tr("canopy"),
+            [this] {
+                const auto& l = choices_.limits;
+                return l.canopy_length_mm > 0.0
+                           ? tr("%1 × %2").arg(session_.figure(Millimetre(l.canopy_length_mm)),
+                                               session_.length(Millimetre(l.canopy_width_mm)))
+                           : QString();
+            },
+            changing([this](ArrayChoices& c, const QString& typed) -> QString {
+                c.limits.canopy_length_mm = c.limits.canopy_width_mm = 0.0;
+                if (typed.trimmed().isEmpty()) return {};
+                const auto size = lengthPair(typed, session_.unit());
+                if (!size || size->first.value() <= 0.0 || size->second.value() <= 0.0)
+                    return tr("Give the canopy as length × width, such as 110 × 50 cm.");
+                c.limits.canopy_length_mm = size->first.value();
+                c.limits.canopy_width_mm = size->second.value();
+                return {};
+            }),
+            tr("none"))
         ->setObjectName(QStringLiteral("arrayCanopy"));
-    limits_->addChoice(
-        tr("braces"), {tr("hang over"), tr("keep clear")},
-        [this] { return choices_.limits.clear_of_braces ? 1 : 0; },
-        choosing([](ArrayChoices& c, int index) { c.limits.clear_of_braces = index == 1; }))
+    limits_
+        ->addChoice(
+            tr("braces"), {tr("hang over"), tr("keep clear")},
+            [this] { return choices_.limits.clear_of_braces ? 1 : 0; },
+            choosing([](ArrayChoices& c, int index) { c.limits.clear_of_braces = index == 1; }))
         ->setObjectName(QStringLiteral("arrayBraces"));
 }
 
 void ArrayForm::addGoals() {
-    goals_->addText(
-        tr("edge share"), [this] { return text(percentText(choices_.share)); },
-        changing([](ArrayChoices& c, const QString& typed) -> QString {
-            const auto percent = percentOf(typed, 10.0, 120.0);
-            if (!percent) return tr("70, 75 or 80 % are usual.");
-            c.share = *percent / 100.0;
-            return {};
-        }))
+    goals_
+        ->addText(
+            tr("edge share"), [this] { return text(percentText(choices_.share)); },
+            changing([](ArrayChoices& c, const QString& typed) -> QString {
+                const auto percent = percentOf(typed, 10.0, 120.0);
+                if (!percent) return tr("70, 75 or 80 % are usual.");
+                c.share = *percent / 100.0;
+                return {};
+            }))
         ->setObjectName(QStringLiteral("arrayShare"));
-    goals_->addText(
-        tr("enough is"), [this] { return text(percentText(choices_.goal_share)); },
-        changing([](ArrayChoices& c, const QString& typed) -> QString {
-            const auto percent = percentOf(typed, 1.0, 100.0);
-            if (!percent) return tr("A share is 1 to 100 %.");
-            c.goal_share = *percent / 100.0;
-            return {};
-        }))
+    goals_
+        ->addText(
+            tr("enough is"), [this] { return text(percentText(choices_.goal_share)); },
+            changing([](ArrayChoices& c, const QString& typed) -> QString {
+                const auto percent = percentOf(typed, 1.0, 100.0);
+                if (!percent) return tr("A share is 1 to 100 %.");
+                c.goal_share = *percent / 100.0;
+                return {};
+            }))
         ->setObjectName(QStringLiteral("arrayGoalShare"));
-    goals_->addChoice(
-        tr("judged on"), {tr("three depths"), tr("all the volume")},
-        [this] { return choices_.over == Over::Volume ? 1 : 0; },
-        choosing([](ArrayChoices& c, int index) { c.over = index == 1 ? Over::Volume : Over::Points; }))
+    goals_
+        ->addChoice(
+            tr("judged on"), {tr("three depths"), tr("all the volume")},
+            [this] { return choices_.over == Over::Volume ? 1 : 0; },
+            choosing([](ArrayChoices& c, int index) { c.over = index == 1 ? Over::Volume : Over::Points; }))
         ->setObjectName(QStringLiteral("arrayOver"));
     QStringList goals{tr("none")};
     for (const auto& goal : readyGoals()) goals << text(goal.name);
-    goals_->addChoice(
-        tr("second goal"), goals,
-        [this] {
-            if (!choices_.second) return 0;
-            for (std::size_t i = 0; i < readyGoals().size(); ++i)
-                if (readyGoals()[i].name == choices_.second->name) return static_cast<int>(i) + 1;
-            return 0;
-        },
-        choosing([](ArrayChoices& c, int index) {
-            c.second = index == 0 ? std::nullopt
-                                  : std::optional(readyGoals()[static_cast<std::size_t>(index) - 1]);
-        }))
+    goals_
+        ->addChoice(
+            tr("second goal"), goals,
+            [this] {
+                if (!choices_.second) return 0;
+                for (std::size_t i = 0; i < readyGoals().size(); ++i)
+                    if (readyGoals()[i].name == choices_.second->name) return static_cast<int>(i) + 1;
+                return 0;
+            },
+            choosing([](ArrayChoices& c, int index) {
+                c.second = index == 0 ? std::nullopt
+                                      : std::optional(readyGoals()[static_cast<std::size_t>(index) - 1]);
+            }))
         ->setObjectName(QStringLiteral("arraySecond"));
-    goals_->addText(
-        tr("level"), [this] { return text(percentText(choices_.level_pct / 100.0)); },
-        [this](const QString& typed) -> QString {
-            const auto percent = percentOf(typed, 1.0, 100.0);
-            if (!percent) return tr("A level is 1 to 100 %.");
-            choices_.level_pct = *percent;
-            emit levelEdited();
-            return {};
-        })
+    goals_
+        ->addText(
+            tr("level"), [this] { return text(percentText(choices_.level_pct / 100.0)); },
+            [this](const QString& typed) -> QString {
+                const auto percent = percentOf(typed, 1.0, 100.0);
+                if (!percent) return tr("A level is 1 to 100 %.");
+                choices_.level_pct = *percent;
+                emit levelEdited();
+                return {};
+            })
         ->setObjectName(QStringLiteral("arrayLevel"));
 }
 
@@ -223,12 +232,14 @@ void ArrayForm::addBeside() {
             return 0;
         },
         choosing([this](ArrayChoices& c, int index) {
-            c.beside = index == 0 ? std::nullopt : std::optional(offered_[static_cast<std::size_t>(index) - 1]);
+            c.beside =
+                index == 0 ? std::nullopt : std::optional(offered_[static_cast<std::size_t>(index) - 1]);
         }));
     beside_->setObjectName(QStringLiteral("arrayBeside"));
-    limits_->addChoice(
-        tr("at the"), {tr("front"), tr("back"), tr("left"), tr("right")}, [this] { return choices_.side; },
-        choosing([](ArrayChoices& c, int index) { c.side = index; }))
+    limits_
+        ->addChoice(
+            tr("at the"), {tr("front"), tr("back"), tr("left"), tr("right")},
+            [this] { return choices_.side; }, choosing([](ArrayChoices& c, int index) { c.side = index; }))
         ->setObjectName(QStringLiteral("arraySide"));
 }
 

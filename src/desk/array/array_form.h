@@ -32,8 +32,8 @@ class ArrayForm : public QWidget {
     void refresh();
 
   signals:
-    void edited();        ///< what is asked
-    void levelEdited();   ///< only how bright it is shown
+    void edited();       ///< what is asked
+    void levelEdited();  ///< only how bright it is shown
 
   private:
     template <class Change>

@@ -7,7 +7,8 @@ namespace glumet {
 namespace {
 
 constexpr double kMargin = 6.0;
-constexpr QMarginsF kSideMargins(52, 44, 44, 190);  // for the heights, the head, the depths and the words below
+constexpr QMarginsF kSideMargins(52, 44, 44,
+                                 190);  // for the heights, the head, the depths and the words below
 constexpr double kAirOverMm = 70.0;
 constexpr double kAirStepMm = 100.0;
 constexpr double kBodyMm = 32.0;
@@ -23,8 +24,9 @@ ArrayGeometry::ArrayGeometry(const QSizeF& area, const ArrayLight& light, ArrayP
     : light_(light) {
     const auto& tank = light.tank();
     const bool side = part == ArrayPart::Side;
-    const QRectF room = QRectF(QPointF(0, 0), area)
-                            .marginsRemoved(side ? kSideMargins : QMarginsF(kMargin, kMargin, kMargin, kMargin));
+    const QRectF room =
+        QRectF(QPointF(0, 0), area)
+            .marginsRemoved(side ? kSideMargins : QMarginsF(kMargin, kMargin, kMargin, kMargin));
     const double upright = side ? air_mm + tank.water_depth_mm : tank.width_mm;
     scale_ = std::max(0.01, std::min(room.width() / tank.length_mm, room.height() / upright));
     const double left = room.left() + std::max(0.0, (room.width() - tank.length_mm * scale_) / 2.0);

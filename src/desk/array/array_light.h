@@ -18,8 +18,8 @@ class ArrayLight : public QObject {
     struct Shown {
         LightModel model;
         ArrayQuestion question;
-        std::vector<double> centres;  ///< along the row, mm
-        double level = 1.0;           ///< dims everything
+        std::vector<double> centres;             ///< along the row, mm
+        double level = 1.0;                      ///< dims everything
         std::vector<std::vector<double>> snaps;  ///< centres worth snapping to, one list a position
     };
     /// Shows these; false and nothing shown where they cannot be lit.
@@ -39,7 +39,9 @@ class ArrayLight : public QObject {
         int columns = 0;
         int rows = 0;
         std::vector<double> values;
-        double at(int column, int row) const { return values[static_cast<std::size_t>(row * columns + column)]; }
+        double at(int column, int row) const {
+            return values[static_cast<std::size_t>(row * columns + column)];
+        }
     };
     const Sheet& plan() const { return plan_; }
     const Sheet& slice() const { return slice_; }

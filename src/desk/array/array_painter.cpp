@@ -73,8 +73,8 @@ class ArrayPainter {
         const QRectF r = at_.tank();
         const double wide = r.width() / plan.columns;
         const double tall = r.height() / plan.rows;
-        const int every = std::max(1, static_cast<int>(std::lround(kValuePitchMm / (light_.tank().length_mm /
-                                                                                     plan.columns))));
+        const int every = std::max(
+            1, static_cast<int>(std::lround(kValuePitchMm / (light_.tank().length_mm / plan.columns))));
         if (wide * every < kValueWidth) return;
         const auto& band = light_.what().question.goal.band;
         for (int row = every / 2; row < plan.rows; row += every)
@@ -88,7 +88,8 @@ class ArrayPainter {
                 p_.drawText(QRectF(middle.x() - 24, middle.y() - 10, 48, 20), Qt::AlignCenter,
                             text(ppfdFigure(Ppfd(value))));
                 if (inside)
-                    p_.drawLine(QPointF(middle.x() - 10, middle.y() + 8), QPointF(middle.x() + 10, middle.y() + 8));
+                    p_.drawLine(QPointF(middle.x() - 10, middle.y() + 8),
+                                QPointF(middle.x() + 10, middle.y() + 8));
             }
     }
 

@@ -55,9 +55,12 @@ QString verdictOf(const Session& session, const ArrayAgreement& a) {
     if (a.cause.empty()) return ArrayPanes::tr("another shape");
     const auto length = session.length(Millimetre(std::abs(a.cause_size)));
     const bool more = a.cause_size > 0;
-    if (a.cause == "height") return (more ? ArrayPanes::tr("%1 too high") : ArrayPanes::tr("%1 too low")).arg(length);
-    if (a.cause == "along") return (more ? ArrayPanes::tr("%1 right") : ArrayPanes::tr("%1 left")).arg(length);
-    if (a.cause == "across") return (more ? ArrayPanes::tr("%1 back") : ArrayPanes::tr("%1 to the front")).arg(length);
+    if (a.cause == "height")
+        return (more ? ArrayPanes::tr("%1 too high") : ArrayPanes::tr("%1 too low")).arg(length);
+    if (a.cause == "along")
+        return (more ? ArrayPanes::tr("%1 right") : ArrayPanes::tr("%1 left")).arg(length);
+    if (a.cause == "across")
+        return (more ? ArrayPanes::tr("%1 back") : ArrayPanes::tr("%1 to the front")).arg(length);
     return ArrayPanes::tr("%1 %2").arg(text(a.cause), signedPercent(a.cause_size));
 }
 
@@ -251,13 +254,14 @@ void ArrayPanes::drawBrightness() {
     const auto at = [&](double level) {
         return shares[static_cast<std::size_t>(std::lround(std::clamp(level, 0.0, 100.0)))];
     };
-    QString words = tr("At %1 %2 of what is judged lies in %3–%4. 5 % less: %5. 5 % more: %6.\n"
-                       "Best at %7: %8; %9 do about as well.")
-                        .arg(text(percentText(level_pct / 100.0)), text(percentText(at(level_pct))),
-                             text(ppfdFigure(goal.band.low)), text(ppfdFigure(goal.band.high)),
-                             text(percentText(at(level_pct - kCost))), text(percentText(at(level_pct + kCost))),
-                             text(percentText(best.level_pct / 100.0)), text(percentText(best.share)),
-                             tr("%1–%2 %").arg(best.plateau_low_pct).arg(best.plateau_high_pct));
+    QString words =
+        tr("At %1 %2 of what is judged lies in %3–%4. 5 % less: %5. 5 % more: %6.\n"
+           "Best at %7: %8; %9 do about as well.")
+            .arg(text(percentText(level_pct / 100.0)), text(percentText(at(level_pct))),
+                 text(ppfdFigure(goal.band.low)), text(ppfdFigure(goal.band.high)),
+                 text(percentText(at(level_pct - kCost))), text(percentText(at(level_pct + kCost))),
+                 text(percentText(best.level_pct / 100.0)), text(percentText(best.share)),
+                 tr("%1–%2 %").arg(best.plateau_low_pct).arg(best.plateau_high_pct));
     brightness_words_->setText(words);
 }
 
@@ -305,14 +309,18 @@ void ArrayPanes::showMix(const Shown& shown) {
 
 void ArrayPanes::showMeasured(const Shown& shown) {
     measured_rows_ = shown.verdicts->measured;
-    measured_->setHeads({tr("run"), tr("height"), tr("apart"), tr("mean off"),
-                         tr("within 2 errors"), tr("verdict")});
+    measured_->setHeads(
+        {tr("run"), tr("height"), tr("apart"), tr("mean off"), tr("within 2 errors"), tr("verdict")});
     std::vector<QStringList> rows;
     for (const auto& m : measured_rows_) {
         const auto& run = session_.bench().runs[m.run];
         const auto centres = spreadOf(session_, run);
         if (!m.agreement) {
-            rows.push_back({text(run.label), session_.length(run.height), centres, {}, {},
+            rows.push_back({text(run.label),
+                            session_.length(run.height),
+                            centres,
+                            {},
+                            {},
                             text(m.agreement.error().sentence())});
             continue;
         }

@@ -12,8 +12,8 @@ class QCustomPlot;
 
 namespace glumet {
 
-/// What is asked of an array and what stands behind its verdicts: the spacing's chart and table, how level matters, how many it
-/// takes, channels, and what was measured of it.
+/// What is asked of an array and what stands behind its verdicts: the spacing's chart and table, how level
+/// matters, how many it takes, channels, and what was measured of it.
 class ArrayPanes : public QWidget {
     Q_OBJECT
 

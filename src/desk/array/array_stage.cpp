@@ -116,7 +116,8 @@ QString ArrayStage::reasonForNothing() const {
 std::vector<const Sweep*> ArrayStage::channelSweeps() const {
     std::vector<const Sweep*> out;
     const auto* mine = session().fitSweep();
-    const auto* fixture = mine == nullptr ? nullptr : byId(session().bench().fixtures, mine->configuration.fixture);
+    const auto* fixture =
+        mine == nullptr ? nullptr : byId(session().bench().fixtures, mine->configuration.fixture);
     if (fixture == nullptr) return out;
     for (const auto& sweep : session().sweeps()) {
         const auto& c = sweep.configuration;
@@ -291,9 +292,8 @@ void ArrayStage::showAll() {
         shown.at_full = light_.judged();
         shown.level_pct = choices_.level_pct;
         shown.goal_share = choices_.goal_share;
-        headline_->setText(tr("%1 × %2 over %3")
-                               .arg(choices_.count)
-                               .arg(text(fit()->model.fixture), text(tank()->name)));
+        headline_->setText(
+            tr("%1 × %2 over %3").arg(choices_.count).arg(text(fit()->model.fixture), text(tank()->name)));
         if (!by_hand_) reason_->setText(text(verdicts_->spacing.schools[school_].reason));
     } else {
         headline_->clear();

@@ -63,7 +63,7 @@ class ArrayStage : public Stage {
     std::array<QPushButton*, 3> schools_{};
     QLabel* reason_;
     ArrayLight light_;
-    ArrayView* view_;  ///< from above
+    ArrayView* view_;           ///< from above
     QPointer<ArrayView> side_;  ///< in the section's place
     QLabel* figures_;
     ArrayChoices choices_;
@@ -74,7 +74,7 @@ class ArrayStage : public Stage {
     QString fault_;  ///< why the last question had no answer
     std::optional<Configuration> answer_of_;
     std::size_t school_ = 0;
-    bool asked_ = false;  ///< what is asked now has been judged or is under way
+    bool asked_ = false;    ///< what is asked now has been judged or is under way
     bool by_hand_ = false;  ///< the fixtures were moved from where the school hangs them
     LengthUnit words_ = LengthUnit::Cm;
     Goal goal_;

@@ -60,7 +60,8 @@ Expected<ArrayVerdicts> judgeArray(const ArrayOrder& order, const std::stop_toke
         out.measured.push_back({run, arrayAgreement(order.fit, order.bench, run, question.words)});
     // The numbers are only compared: each symmetric, however the chosen one may move.
     question.symmetric = true;
-    if (auto rows = counts(order.model, question, order.goal_share, kMostFixtures)) out.counts = std::move(*rows);
+    if (auto rows = counts(order.model, question, order.goal_share, kMostFixtures))
+        out.counts = std::move(*rows);
     if (stop.stop_requested()) return problem("", "cancelled");
     return out;
 }

@@ -23,9 +23,9 @@ struct ArrayOrder {
     Bench bench;
     std::vector<std::size_t> measured_runs;  ///< of several of this fixture
     ArrayQuestion question;
-    double goal_share = 0.8;         ///< that makes a number of fixtures enough
-    std::optional<Goal> second;      ///< in the same tank
-    std::vector<std::string> channels;  ///< names …
+    double goal_share = 0.8;                 ///< that makes a number of fixtures enough
+    std::optional<Goal> second;              ///< in the same tank
+    std::vector<std::string> channels;       ///< names …
     std::vector<LightModel> channel_models;  ///< … and what each gives by itself
 };
 

@@ -8,8 +8,8 @@
 #include <cmath>
 
 #include "core/survey/lengths_text.h"
-#include "desk/bench/goal_rows.h"
 #include "core/wording.h"
+#include "desk/bench/goal_rows.h"
 #include "desk/bench/run_dialog.h"
 #include "desk/bench/twin_dialog.h"
 #include "desk/measure/sweep_progress.h"

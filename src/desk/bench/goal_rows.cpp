@@ -106,8 +106,8 @@ void addChoices(Session& session, FormColumn& form) {
                     if (goal.name == from.name) from = goal;
                 const auto& tanks = session.bench().tanks;
                 const auto depth = tanks.empty() ? Millimetre(500) : tanks.front().water_depth;
-                return GoalWriter::put(
-                    session, asReadBy(kLightSchools[static_cast<std::size_t>(index)], from, depth));
+                return GoalWriter::put(session,
+                                       asReadBy(kLightSchools[static_cast<std::size_t>(index)], from, depth));
             })
         ->setObjectName(QStringLiteral("goalSchool"));
 }
@@ -153,7 +153,8 @@ void addZoneAndDay(Session& session, FormColumn& form) {
                 goal.zone_from = goal.zone_to = Millimetre(0);
                 if (typed.trimmed().isEmpty()) return {};
                 const auto ends = range(typed);
-                const auto from = ends ? parseLength(ends->first.toStdString(), session.unit()) : std::nullopt;
+                const auto from =
+                    ends ? parseLength(ends->first.toStdString(), session.unit()) : std::nullopt;
                 const auto to = ends ? parseLength(ends->second.toStdString(), session.unit()) : std::nullopt;
                 if (!from || !to) return tr("Give the zone as depths from–to, such as 0–20 cm, or nothing.");
                 goal.zone_from = *from;
@@ -189,7 +190,9 @@ bool isOwn(const Session& session, const std::string& name) {
 void addKeep(Session& session, FormColumn& form) {
     form.addText(
             tr("keep it as"),
-            [&session] { return isOwn(session, session.goal().name) ? text(session.goal().name) : QString(); },
+            [&session] {
+                return isOwn(session, session.goal().name) ? text(session.goal().name) : QString();
+            },
             [&session](const QString& typed) -> QString {
                 const auto name = typed.trimmed().toStdString();
                 if (std::any_of(readyGoals().begin(), readyGoals().end(),

@@ -77,12 +77,12 @@ QString FitReport::nameOf(const FitResult& fit, std::size_t index) const {
         return ((index - shared) % 2 == 0 ? tr("lamp %1") : tr("output %1")).arg(session_.figure(run.height));
     }
     const auto name = text(fit.parameters[index].name);
-    return name == QLatin1String("height offset")  ? tr("height")
-                       : name == QLatin1String("place along")  ? tr("along")
-                       : name == QLatin1String("place across") ? tr("across")
-                       : name == QLatin1String("attenuation")  ? tr("water")
-                       : name.startsWith(QLatin1String("painted")) ? tr("walls")
-                                                                   : name;
+    return name == QLatin1String("height offset")      ? tr("height")
+           : name == QLatin1String("place along")      ? tr("along")
+           : name == QLatin1String("place across")     ? tr("across")
+           : name == QLatin1String("attenuation")      ? tr("water")
+           : name.startsWith(QLatin1String("painted")) ? tr("walls")
+                                                       : name;
 }
 
 void FitReport::showParameters(const FitResult& fit) {
@@ -90,11 +90,10 @@ void FitReport::showParameters(const FitResult& fit) {
     std::vector<QStringList> rows;
     for (std::size_t i = 0; i < fit.parameters.size(); ++i) {
         const auto& p = fit.parameters[i];
-        rows.push_back({nameOf(fit, i),
-                        tr("%1 ± %2 %3")
-                            .arg(figure(p.value, p.error), figure(p.error, p.error), text(p.unit))
-                            .trimmed(),
-                        p.prior_error < 1e8 ? tr("± %1").arg(figure(p.prior_error, p.prior_error)) : tr("any")});
+        rows.push_back(
+            {nameOf(fit, i),
+             tr("%1 ± %2 %3").arg(figure(p.value, p.error), figure(p.error, p.error), text(p.unit)).trimmed(),
+             p.prior_error < 1e8 ? tr("± %1").arg(figure(p.prior_error, p.prior_error)) : tr("any")});
     }
     parameters_->setRows(rows, -1, session_.palette());
     giveFirstTheRest(*parameters_);

@@ -155,8 +155,7 @@ void PlaneSheetView::paintEvent(QPaintEvent* /*event*/) {
     const auto* sweep = session_.sweep();
     if (sweep == nullptr) return;
     QPainter p(this);
-    if (maps_.isNull() || maps_.deviceIndependentSize() != QSizeF(size()) ||
-        maps_of_ != sweep->configuration)
+    if (maps_.isNull() || maps_.deviceIndependentSize() != QSizeF(size()) || maps_of_ != sweep->configuration)
         renderMaps();
     p.drawPixmap(0, 0, maps_);
     const auto& c = session_.palette();

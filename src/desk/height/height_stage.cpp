@@ -341,8 +341,8 @@ void HeightStage::refreshSpread(const SpillLimitVerdict& v) {
 }
 
 void HeightStage::refreshTable(const SpillLimitVerdict& v) {
-    table_->setHeads({tr("height"), tr("mean"), tr("loss"), tr("±"), tr("peak"), tr("centre"), tr("outer"),
-                      tr("within")});
+    table_->setHeads(
+        {tr("height"), tr("mean"), tr("loss"), tr("±"), tr("peak"), tr("centre"), tr("outer"), tr("within")});
     std::vector<QStringList> rows;
     int answer = -1;
     int chosen = -1;

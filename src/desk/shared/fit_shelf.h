@@ -12,7 +12,8 @@
 namespace glumet {
 
 /// The fits of a project, one a configuration, made one after the other in the background. A fit of earlier
-/// readings stays until the next is ready; one that was stopped is not begun again before something is edited.
+/// readings stays until the next is ready; one that was stopped is not begun again before something is
+/// edited.
 class FitShelf : public QObject {
     Q_OBJECT
 
@@ -23,8 +24,8 @@ class FitShelf : public QObject {
     const SweepFit* of(const Configuration& configuration) const;
     /// Whether that is of all readings there are now.
     bool current(const Configuration& configuration) const { return asked_.contains(configuration); }
-    /// Has it made, unless it is current or under way. The one that is looked at comes before those that wait,
-    /// and is asked what it knows of heights too.
+    /// Has it made, unless it is current or under way. The one that is looked at comes before those that
+    /// wait, and is asked what it knows of heights too.
     void want(const Bench& bench, const Sweep& sweep, bool looked_at);
     /// Readings or descriptions were edited.
     void outdate();
@@ -47,7 +48,7 @@ class FitShelf : public QObject {
         Sweep sweep;
         bool whole = false;  ///< with what it knows of heights
     };
-    std::deque<Order> orders_;              ///< the front is under way
+    std::deque<Order> orders_;             ///< the front is under way
     std::map<Configuration, bool> asked_;  ///< whether whole
     std::map<Configuration, SweepFit> found_;
 };

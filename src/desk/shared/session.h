@@ -80,8 +80,8 @@ class Session : public QObject {
     const SchoolVerdict* headline() const;
 
     /// The light model fitted to the chosen sweep's readings, or why there is none; nullptr until it has been
-    /// asked for and is ready. Of several fixtures: that of one of them, where it was read by itself. A fit of
-    /// earlier readings stays until the next is ready.
+    /// asked for and is ready. Of several fixtures: that of one of them, where it was read by itself. A fit
+    /// of earlier readings stays until the next is ready.
     const Expected<FitResult>* fit() const;
     /// The same of any sweep.
     const Expected<FitResult>* fitOf(const Sweep& sweep) const;
