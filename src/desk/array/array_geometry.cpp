@@ -7,8 +7,8 @@ namespace glumet {
 namespace {
 
 constexpr double kMargin = 6.0;
-constexpr QMarginsF kSideMargins(52, 44, 44,
-                                 190);  // for the heights, the head, the depths and the words below
+// For the heights on the left, the head, the means on the right, the figures below.
+constexpr QMarginsF kSideMargins(66, 44, 48, 142);
 constexpr double kAirOverMm = 70.0;
 constexpr double kAirStepMm = 100.0;
 constexpr double kBodyMm = 32.0;
@@ -30,7 +30,9 @@ ArrayGeometry::ArrayGeometry(const QSizeF& area, const ArrayLight& light, ArrayP
     const double upright = side ? air_mm + tank.water_depth_mm : tank.width_mm;
     scale_ = std::max(0.01, std::min(room.width() / tank.length_mm, room.height() / upright));
     const double left = room.left() + std::max(0.0, (room.width() - tank.length_mm * scale_) / 2.0);
-    const double top = room.top() + std::max(0.0, (room.height() - upright * scale_) / 2.0);
+    // From the side the tank stands on its figures and the fixtures hang from far above.
+    const double spare = std::max(0.0, room.height() - upright * scale_);
+    const double top = room.top() + (side ? spare : spare / 2.0);
     tank_ = QRectF(left, top + (side ? air_mm * scale_ : 0.0), tank.length_mm * scale_,
                    (side ? tank.water_depth_mm : tank.width_mm) * scale_);
 }

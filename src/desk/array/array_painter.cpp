@@ -147,7 +147,7 @@ class ArrayPainter {
     /// What each judged depth gets, in a table of its own.
     void paintFoot(const QRectF& area) {
         const auto& rows = light_.depthRows();
-        const double pitch = std::min(20.0, 150.0 / static_cast<double>(rows.size() + 1));
+        const double pitch = std::min(20.0, 108.0 / static_cast<double>(rows.size() + 1));
         double y = area.bottom() - 34 - pitch * static_cast<double>(rows.size() + 1);
         const double left = area.left() + 20;
         const std::array columns{left, left + 92, left + 190};
@@ -168,9 +168,9 @@ class ArrayPainter {
     }
 
     void label(double right, double y, double length_mm, const QColor& colour, bool bold) {
-        p_.setFont(houseFont(bold ? 16 : 12, bold));
+        p_.setFont(houseFont(bold ? 15 : 12, bold));
         p_.setPen(colour);
-        p_.drawText(QRectF(right - 60, y - 12, 58, 24), Qt::AlignRight | Qt::AlignVCenter,
+        p_.drawText(QRectF(right - 64, y - 12, 62, 24), Qt::AlignRight | Qt::AlignVCenter,
                     text(lengthFigure(Millimetre(length_mm), marks_.unit)));
     }
 

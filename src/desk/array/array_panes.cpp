@@ -2,6 +2,7 @@
 
 #include <qcustomplot.h>
 #include <QHBoxLayout>
+#include <QHeaderView>
 #include <QPushButton>
 #include <QVBoxLayout>
 #include <cmath>
@@ -330,6 +331,8 @@ void ArrayPanes::showMeasured(const Shown& shown) {
                         verdictOf(session_, a)});
     }
     measured_->setRows(rows, -1, session_.palette());
+    measured_->horizontalHeader()->setSectionResizeMode(measured_->columnCount() - 1,
+                                                        QHeaderView::ResizeToContents);
 }
 
 }  // namespace glumet
