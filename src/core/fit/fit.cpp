@@ -99,7 +99,7 @@ class Fitter {
     }
 
   private:
-    // --- what there is ------------------------------------------------------------------------------------
+    // What there is.
 
     std::optional<Problem> gather() {
         std::set<long> rings;
@@ -168,8 +168,7 @@ class Fitter {
         result_.model.configuration = configurationName(bench_, configuration);
     }
 
-    // --- the model and its slopes
-    // ---------------------------------------------------------------------------
+    // The model and its slopes.
 
     LightScene sceneOfRun(std::size_t run, const std::array<double, kSharedCount>& shared) const {
         auto scene = runs_[run].scene;
@@ -296,8 +295,7 @@ class Fitter {
         return y;
     }
 
-    // --- priors
-    // -----------------------------------------------------------------------------------------------
+    // Priors.
 
     double priorError(Eigen::Index nuisance) const {
         switch (nuisance) {
@@ -343,8 +341,7 @@ class Fitter {
                Eigen::MatrixXd::Identity(kBells, kBells) * (1.0 / std::pow(20.0 * beam_.mean(), 2));
     }
 
-    // --- one round
-    // ----------------------------------------------------------------------------------------------
+    // One round.
 
     Eigen::MatrixXd whitened() const {
         Eigen::MatrixXd x(design_.rows(), kBells + slopes_.cols());
@@ -443,8 +440,7 @@ class Fitter {
         beam_ *= ratio;
     }
 
-    // --- what came out
-    // ---------------------------------------------------------------------------------------------
+    // What came out.
 
     void finish() {
         const auto n = static_cast<double>(data_.size());
