@@ -253,10 +253,41 @@ class TestCli : public QObject {
         QCOMPARE(schools.size(), 3);
         QCOMPARE(schools[0].toObject()[QStringLiteral("school")].toString(), QStringLiteral("edge-share"));
         QVERIFY(schools[0].toObject()[QStringLiteral("evidence")].toArray().size() > 10);
-        for (const auto& school : schools) {
-            const auto centres = school.toObject()[QStringLiteral("centres_mm")];
+        for (const auto& one : schools) {
+            const auto centres = one.toObject()[QStringLiteral("centres_mm")];
             if (!centres.isNull()) QCOMPARE(centres.toArray().size(), 2);
         }
+        const auto asking = [&](const QStringList& more) {
+            const auto answer = run(asked + more);
+            return answer.code == 0 ? answer.json() : QJsonObject();
+        };
+        const auto school = [](const QJsonObject& answer, int index) {
+            const auto list = answer[QStringLiteral("schools")].toArray();
+            return list.at(index).toObject();
+        };
+        // The first fixture's place at the first or last step.
+        const auto outermost = [&](const QJsonObject& answer, bool last) {
+            const auto evidence = school(answer, 0)[QStringLiteral("evidence")].toArray();
+            const auto step = (last ? evidence.last() : evidence.first()).toObject();
+            return step[QStringLiteral("centres_mm")].toArray().first().toDouble();
+        };
+        QCOMPARE(outermost(asking({QStringLiteral("--crosswise")}), false), 200.0);
+        // A body of 180 mm within 900 of 1200.
+        QCOMPARE(outermost(asking({QStringLiteral("--canopy-length-mm"), QStringLiteral("900")}), true),
+                 240.0);
+        const auto fewest =
+            asking({QStringLiteral("--band"), QStringLiteral("60:200"), QStringLiteral("--fewest-for"),
+                    QStringLiteral("60")})[QStringLiteral("counts")]
+                .toArray();
+        QVERIFY(!fewest.isEmpty());
+        for (int i = 0; i + 1 < fewest.size(); ++i)
+            QVERIFY(fewest[i].toObject()[QStringLiteral("share_pct")].toDouble() < 60.0);
+        const auto level = [&](const QJsonObject& answer) {
+            return school(answer, 2)[QStringLiteral("level_pct")].toDouble();
+        };
+        const QStringList banded{QStringLiteral("--band"), QStringLiteral("60:200")};
+        const QStringList capped = banded + QStringList{QStringLiteral("--ceiling"), QStringLiteral("150")};
+        QVERIFY(level(asking(capped)) <= level(asking(banded)));
         auto wrong = asked;
         wrong[10] = QStringLiteral("12by6");
         QCOMPARE(run(wrong).code, 1);

@@ -47,6 +47,39 @@ class TestBenchJson : public QObject {
         QCOMPARE(back->checks[0].run, back->runs[0].id);
     }
 
+    void goalsAreWrittenWhole() {
+        auto bench = demoBench();
+        auto& goal = bench.method.goal;
+        goal.name = "bog corner";
+        goal.ceiling = Ppfd(260);
+        goal.zone_from = Millimetre(20);
+        goal.zone_to = Millimetre(180);
+        goal.school = "gradient";
+        goal.photoperiod_h = 8.5;
+        auto own = goal;
+        own.ceiling.reset();
+        own.floor = Ppfd(12);
+        bench.method.goals = {own};
+        const auto back = readBench(writeBench(bench));
+        QVERIFY(back);
+        QCOMPARE(back->method.goal, goal);
+        QCOMPARE(back->method.goals, bench.method.goals);
+    }
+
+    void aMethodOfVersion3KnowsTheBandAlone() {
+        auto words = QString::fromStdString(writeBench(demoBench()));
+        words.replace(QStringLiteral("\"version\": 4"), QStringLiteral("\"version\": 3"));
+        // The goal stood in the method itself.
+        words.replace(
+            QStringLiteral("\"goal\": {"),
+            QStringLiteral("\"band_low_umol_m2_s\": 70, \"band_high_umol_m2_s\": 90, \"later\": {"));
+        const auto bench = readBench(words.toStdString());
+        QVERIFY2(bench, bench ? "" : bench.error().sentence().c_str());
+        QCOMPARE(bench->method.goal.band.low.value(), 70.0);
+        QCOMPARE(bench->method.goal.band.high.value(), 90.0);
+        QVERIFY(!bench->method.goal.ceiling);
+    }
+
     void descriptionsOfEarlierVersionsAreRead() {
         auto words = QString::fromStdString(writeBench(demoBench()));
         words.replace(QStringLiteral("\"version\": 4"), QStringLiteral("\"version\": 2"));
