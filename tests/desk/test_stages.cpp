@@ -239,6 +239,20 @@ class TestStages : public QObject {
         QCOMPARE(w_->session.bench().method.goals.size(), std::size_t{1});
     }
 
+    void theWheelPassesByChoices() {
+        goTo(StageId::Bench);
+        auto* combo = w_->find<QComboBox>("goalChoice");
+        const auto before = w_->session.goal();
+        const QPoint middle = combo->rect().center();
+        QWheelEvent wheel(middle, combo->mapToGlobal(middle), {}, {0, -120}, Qt::NoButton, Qt::NoModifier,
+                          Qt::NoScrollPhase, false);
+        QCoreApplication::sendEvent(combo, &wheel);
+        w_->settle();
+        QVERIFY(w_->session.goal() == before);
+        QCOMPARE(combo->currentText().section(QLatin1Char(','), 0, 0),
+                 QStringLiteral("seagrass and macroalgae"));
+    }
+
     void aFindingLeadsToItsEvidence() {
         goTo(StageId::Bench);
         FindingItem* doubt = nullptr;

@@ -167,7 +167,7 @@ void addZoneAndDay(Session& session, FormColumn& form) {
             tr("photoperiod"),
             [&session] {
                 const auto& g = session.goal();
-                return tr("%1 h = %2–%3 mol·m⁻²·d⁻¹")
+                return tr("%1 h, DLI %2–%3")
                     .arg(g.photoperiod_h)
                     .arg(dailyLightIntegral(g.band.low, g.photoperiod_h), 0, 'f', 1)
                     .arg(dailyLightIntegral(g.band.high, g.photoperiod_h), 0, 'f', 1);

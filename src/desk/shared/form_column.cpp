@@ -74,6 +74,8 @@ QComboBox* FormColumn::addChoice(const QString& name, const QStringList& options
 QComboBox* FormColumn::makeChoice(const QString& name, ReadIndex read, WriteIndex write) {
     auto* combo = new QComboBox;
     combo->setAccessibleName(name);
+    combo->setFocusPolicy(Qt::StrongFocus);
+    combo->installEventFilter(this);
     combo->setMinimumContentsLength(14);
     combo->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     choices_.push_back({combo, std::move(read)});
@@ -111,6 +113,11 @@ void FormColumn::finish(const TextField& field) {
 }
 
 bool FormColumn::eventFilter(QObject* watched, QEvent* event) {
+    // The wheel scrolls the page; it must not change a choice that happens to pass under it.
+    if (event->type() == QEvent::Wheel && qobject_cast<QComboBox*>(watched) != nullptr) {
+        event->ignore();
+        return true;
+    }
     auto* edit = qobject_cast<QLineEdit*>(watched);
     if (edit == nullptr || event->type() != QEvent::ShortcutOverride)
         return QWidget::eventFilter(watched, event);

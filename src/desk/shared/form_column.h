@@ -42,7 +42,8 @@ class FormColumn : public QWidget {
     void refresh();
 
   protected:
-    /// A field whose own typing cannot be undone any more leaves Ctrl+Z to the project.
+    /// The wheel passes by choices. A field whose own typing cannot be undone any more leaves Ctrl+Z to the
+    /// project.
     bool eventFilter(QObject* watched, QEvent* event) override;
 
   private:
