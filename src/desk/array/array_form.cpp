@@ -1,6 +1,7 @@
 #include "desk/array/array_form.h"
 
 #include <QRegularExpression>
+#include <algorithm>
 
 #include "core/verdicts/goals.h"
 #include "report/text.h"
@@ -47,6 +48,7 @@ ArrayForm::ArrayForm(Session& session, ArrayChoices& choices)
     }
     row_->onRefresh([this] { offerTanks(); });
     limits_->onRefresh([this] { offerBeside(); });
+    goals_->onRefresh([this] { offerGoals(); });
 }
 
 template <class Change>
@@ -194,22 +196,19 @@ void ArrayForm::addGoals() {
             [this] { return choices_.over == Over::Volume ? 1 : 0; },
             choosing([](ArrayChoices& c, int index) { c.over = index == 1 ? Over::Volume : Over::Points; }))
         ->setObjectName(QStringLiteral("arrayOver"));
-    QStringList goals{tr("none")};
-    for (const auto& goal : readyGoals()) goals << text(goal.name);
-    goals_
-        ->addChoice(
-            tr("second goal"), goals,
-            [this] {
-                if (!choices_.second) return 0;
-                for (std::size_t i = 0; i < readyGoals().size(); ++i)
-                    if (readyGoals()[i].name == choices_.second->name) return static_cast<int>(i) + 1;
-                return 0;
-            },
-            choosing([](ArrayChoices& c, int index) {
-                c.second = index == 0 ? std::nullopt
-                                      : std::optional(readyGoals()[static_cast<std::size_t>(index) - 1]);
-            }))
-        ->setObjectName(QStringLiteral("arraySecond"));
+    seconds_ = goals_->addChoice(
+        tr("second goal"), {},
+        [this] {
+            const auto at = std::find_if(second_goals_.begin(), second_goals_.end(), [&](const Goal& goal) {
+                return choices_.second && goal == *choices_.second;
+            });
+            return at == second_goals_.end() ? 0 : static_cast<int>(at - second_goals_.begin()) + 1;
+        },
+        choosing([this](ArrayChoices& c, int index) {
+            c.second =
+                index == 0 ? std::nullopt : std::optional(second_goals_[static_cast<std::size_t>(index) - 1]);
+        }));
+    seconds_->setObjectName(QStringLiteral("arraySecond"));
     goals_
         ->addText(
             tr("level"), [this] { return text(percentText(choices_.level_pct / 100.0)); },
@@ -246,6 +245,16 @@ void ArrayForm::addBeside() {
 void ArrayForm::offerTanks() {
     tanks_->clear();
     for (const auto& t : session_.bench().tanks) tanks_->addItem(text(t.name), static_cast<qlonglong>(t.id));
+}
+
+/// Ready ones and the reviewer's own.
+void ArrayForm::offerGoals() {
+    second_goals_ = readyGoals();
+    const auto& own = session_.bench().method.goals;
+    second_goals_.insert(second_goals_.end(), own.begin(), own.end());
+    seconds_->clear();
+    seconds_->addItem(tr("none"));
+    for (const auto& goal : second_goals_) seconds_->addItem(text(goal.name));
 }
 
 void ArrayForm::offerBeside() {

@@ -46,6 +46,7 @@ class ArrayForm : public QWidget {
     void addBeside();
     void offerTanks();
     void offerBeside();
+    void offerGoals();
 
     Session& session_;
     ArrayChoices& choices_;
@@ -54,6 +55,8 @@ class ArrayForm : public QWidget {
     FormColumn* goals_;   ///< what for
     QComboBox* tanks_ = nullptr;
     QComboBox* beside_ = nullptr;
+    QComboBox* seconds_ = nullptr;
+    std::vector<Goal> second_goals_;
     std::vector<Configuration> offered_;
 };
 
