@@ -55,6 +55,7 @@ std::optional<WorkPlace> whereItStopped(const Bench& bench) {
     Id newest_begun = 0;
     Id newest = 0;
     std::size_t last = 0;
+    std::vector<bool> complete(planes.size(), false);  // as far as it has been looked at
     for (std::size_t i = 0; i < planes.size(); ++i) {
         const Id here = newestOf(*planes[i].plane);
         if (here > newest) {
@@ -65,11 +66,15 @@ std::optional<WorkPlace> whereItStopped(const Bench& bench) {
         if (const auto cell = nextOnWay(bench, bench.runs[planes[i].run], *planes[i].plane)) {
             begun = WorkPlace{planes[i].run, planes[i].plane->depth, *cell};
             newest_begun = here;
+        } else {
+            complete[i] = true;
         }
     }
     if (begun) return begun;
     for (std::size_t step = 0; step < planes.size(); ++step) {
-        const auto& place = planes[(last + step) % planes.size()];
+        const auto at = (last + step) % planes.size();
+        if (complete[at]) continue;
+        const auto& place = planes[at];
         if (const auto cell = nextOnWay(bench, bench.runs[place.run], *place.plane))
             return WorkPlace{place.run, place.plane->depth, *cell};
     }
