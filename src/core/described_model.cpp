@@ -59,20 +59,19 @@ Expected<DescribedModel> DescribedModel::of(const Bench& bench, const Run& run,
     return model;
 }
 
-Expected<DescribedModel> DescribedModel::fitted(const Bench& bench, const Run& run, const LightModel& light,
+Expected<DescribedModel> DescribedModel::fitted(const Bench& bench, std::size_t index, const FitResult& fit,
                                                 std::unique_ptr<FastField> earlier) {
+    const auto& run = bench.runs[index];
     const auto* tank = byId(bench.tanks, run.tank);
     if (tank == nullptr) return problem("", "the tank of this run is not described");
-    auto empty = emptyScene(*tank, run.water == WaterState::Dry);
-    hangAt(empty, hangingPlaces(run, empty.length_mm), run.height, run.level_pct.value_or(100.0) / 100.0, {});
-    auto scene = sceneWith(light, std::move(empty));
+    auto scene = sceneWith(fit.model, sceneByFit(fit, bench, index, *tank));
     if (!scene) return tl::make_unexpected(scene.error());
     if (const auto wrong = wrongWith(*scene)) return tl::make_unexpected(*wrong);
     if (earlier == nullptr)
         earlier = std::make_unique<FastField>(std::move(*scene));
     else if (earlier->scene() != *scene)
         earlier->setScene(std::move(*scene));
-    DescribedModel model(std::move(earlier), PhotonFlux(light.flux()), true);
+    DescribedModel model(std::move(earlier), PhotonFlux(fit.model.flux()), true);
     model.fitted_ = true;
     model.compare(run);
     model.factor_ = 1.0;

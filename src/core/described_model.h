@@ -3,7 +3,7 @@
 #include <memory>
 
 #include "core/findings.h"
-#include "core/fit/light_model.h"
+#include "core/fit/fit.h"
 #include "core/light/fast_field.h"
 #include "core/light/sampling.h"
 #include "core/run.h"
@@ -22,8 +22,9 @@ class DescribedModel {
     /// `earlier` is the field of another run or of the same before an edit: its tables are used again.
     static Expected<DescribedModel> of(const Bench& bench, const Run& run,
                                        std::unique_ptr<FastField> earlier = nullptr);
-    /// The same by a model fitted to the readings instead of a described beam; its level is left as fitted.
-    static Expected<DescribedModel> fitted(const Bench& bench, const Run& run, const LightModel& model,
+    /// The same by a fit to the readings instead of a described beam, with what the fit found of place,
+    /// walls, water and the run itself (index into Bench::runs); its level is left as fitted.
+    static Expected<DescribedModel> fitted(const Bench& bench, std::size_t run, const FitResult& fit,
                                            std::unique_ptr<FastField> earlier = nullptr);
     bool isFitted() const { return fitted_; }
     /// Gives the field away to the next model; this one can be asked nothing more.

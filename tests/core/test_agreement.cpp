@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "core/demo_scenario.h"
+#include "core/described_model.h"
 #include "core/fit/added_readings.h"
 #include "core/grid.h"
 #include "core/light/fast_field.h"
@@ -128,6 +129,37 @@ class TestAgreement : public QObject {
         QVERIFY(!arrayAgreement(fitted().fit, bench, bench.runs.size() - 1, LengthUnit::Mm));
         bench.runs.back().tank = 0;
         QVERIFY(!arrayAgreement(fitted().fit, bench, bench.runs.size() - 1, LengthUnit::Mm));
+    }
+
+    void whatTheFitFoundOfWallsHoldsInItsTankOnly() {
+        auto fit = fitted().fit;
+        fit.reflectance = 0.2;
+        fit.attenuation_per_m = 0.3;
+        const auto& tanks = fitted().bench.tanks;
+        const auto here = tankByFit(fit, tanks[0], false);
+        const auto there = tankByFit(fit, tanks[1], false);
+        QCOMPARE(here.wall(Side::Back).reflectance, 0.2);
+        QCOMPARE(there.wall(Side::Back).reflectance, tanks[1].wall(Side::Back).reflectance);
+        QCOMPARE(here.water.attenuation_per_m, 0.3);
+        QCOMPARE(there.water.attenuation_per_m, 0.3);
+    }
+
+    void theFittedFieldHoldsWaterWallsAndPlace() {
+        // The model shown beside the readings is the one the fit judged them by.
+        const auto& f = fitted();
+        const auto run = f.sweeps.front().runs.front();
+        auto model = DescribedModel::fitted(f.bench, run, f.fit);
+        QVERIFY(model);
+        int compared = 0;
+        for (const auto& residual : f.fit.residuals) {
+            if (residual.run != run || ++compared > 20) continue;
+            Grid point;
+            point.xs_mm = {residual.x.value()};
+            point.ys_mm = {residual.y.value()};
+            const double shown = model->onGrid(point, residual.depth).front().value();
+            QVERIFY(std::abs(shown / residual.model - 1.0) < 0.005);
+        }
+        QVERIFY(compared > 20);
     }
 
     void theSingleSpeaksForTheArray() {

@@ -96,6 +96,15 @@ class TestGoalLevel : public QObject {
         QVERIFY(channelMix({}, {}, band(1, 2)).reason.find("No channel") != std::string::npos);
     }
 
+    void aMixOfManyIsNeverWorseThanOneLevelForAll() {
+        // Six channels, too many for the lattice.
+        std::vector<LitPoints> channels;
+        for (int c = 0; c < 6; ++c) channels.push_back({{40.0 + 5 * c, 90.0 - 8 * c, 60.0 + c * c}, {}});
+        const auto mix = channelMix(std::vector<std::string>(6, "c"), channels, band(100, 130));
+        QVERIFY(mix.equal_share > 0.0);
+        QVERIFY(mix.share >= mix.equal_share);
+    }
+
     void aMixKeepsTheCeilingWhereItCan() {
         auto goal = band(100, 500);
         goal.ceiling = Ppfd(300);

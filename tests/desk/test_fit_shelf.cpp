@@ -134,6 +134,38 @@ class TestFitShelf : public QObject {
         QCOMPARE(kept.added, 0);
     }
 
+    void anotherGoalAsksTheSchoolsAnew() {
+        const auto& sweep = sweepOf("Osier 60", "warm white");
+        KeptFit kept;
+        const auto before = fitSweep(demo(), sweep, kept, {});
+        auto edited = demo();
+        edited.method.goal.ceiling = Ppfd(120);  // the peak cap's
+        const auto after = fitSweep(edited, sweep, kept, {});
+        QCOMPARE(after.fit->model, before.fit->model);  // no reading changed
+        const auto cap = [](const SweepFit& found) {
+            for (const auto& height : found.heights)
+                if (height.school == "peak-cap") return height.height;
+            return std::optional<Millimetre>();
+        };
+        QVERIFY(cap(before) != cap(after));
+    }
+
+    void whatWasBrokenOffIsNotKept() {
+        const auto& sweep = sweepOf("Osier 60", "warm white");
+        KeptFit kept;
+        QVERIFY(!fitSweep(demo(), sweep, kept, {}).heights.empty());
+        auto edited = demo();
+        edited.method.goal.ceiling = Ppfd(120);
+        std::stop_source stopped;
+        stopped.request_stop();
+        QVERIFY(fitSweep(edited, sweep, kept, stopped.get_token()).heights.empty());
+        KeptFit anew;
+        const auto whole = fitSweep(edited, sweep, anew, {});
+        const auto resumed = fitSweep(edited, sweep, kept, {});
+        for (std::size_t i = 0; i < whole.heights.size(); ++i)
+            QCOMPARE(resumed.heights[i].height, whole.heights[i].height);
+    }
+
     void aSweepThatCannotBeFittedSaysWhy() {
         auto bench = demo();
         const auto& sweep = sweepOf("Osier 60", "deep red");

@@ -467,6 +467,7 @@ class Fitter {
         result_.attenuation_per_m = nuisances_.shared[kAttenuation];
         result_.away_x_mm = nuisances_.shared[kX];
         result_.away_y_mm = nuisances_.shared[kY];
+        for (const auto& run : runs_) result_.tanks.push_back(bench_.runs[run.index].tank);
         for (std::size_t run = 0; run < runs_.size(); ++run)
             result_.slips.push_back(
                 {runs_[run].index, nuisances_.run_height[run], std::exp(nuisances_.run_level[run])});
@@ -651,12 +652,18 @@ Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<std::
     return std::move(*best);
 }
 
-namespace {
+LightScene tankByFit(const FitResult& fit, const Tank& tank, bool dry) {
+    auto scene = emptyScene(tank, dry);
+    scene.water.attenuation_per_m = fit.attenuation_per_m;
+    if (std::find(fit.tanks.begin(), fit.tanks.end(), tank.id) != fit.tanks.end())
+        for (auto& wall : scene.walls)
+            if (!wall.clear()) wall.reflectance = fit.reflectance;
+    return scene;
+}
 
-/// The scene of a run as the fit has it.
-LightScene fittedScene(const FitResult& fit, const Bench& bench, std::size_t index, const Tank& tank) {
+LightScene sceneByFit(const FitResult& fit, const Bench& bench, std::size_t index, const Tank& tank) {
     const auto& run = bench.runs[index];
-    auto scene = emptyScene(tank, run.water == WaterState::Dry);
+    auto scene = tankByFit(fit, tank, run.water == WaterState::Dry);
     double slip = 0.0;
     double level = run.level_pct.value_or(100.0) / 100.0;
     for (const auto& s : fit.slips)
@@ -665,17 +672,15 @@ LightScene fittedScene(const FitResult& fit, const Bench& bench, std::size_t ind
             level *= s.level;
         }
     hangAt(scene, hangingPlaces(run, scene.length_mm), run.height + Millimetre(slip), level, {});
-    for (auto& fixture : scene.fixtures) {
-        fixture.x_mm += fit.away_x_mm;
-        fixture.y_mm += fit.away_y_mm;
-    }
-    for (auto& wall : scene.walls)
-        if (!wall.clear()) wall.reflectance = fit.reflectance;
-    scene.water.attenuation_per_m = fit.attenuation_per_m;
+    const bool same_place =
+        run.fixtures == 1 && std::find(fit.tanks.begin(), fit.tanks.end(), tank.id) != fit.tanks.end();
+    if (same_place)
+        for (auto& fixture : scene.fixtures) {
+            fixture.x_mm += fit.away_x_mm;
+            fixture.y_mm += fit.away_y_mm;
+        }
     return scene;
 }
-
-}  // namespace
 
 std::vector<FitResidual> residualsAgainst(const FitResult& fit, const Bench& bench, std::size_t run,
                                           const Plane& plane, const FitOptions& options) {
@@ -696,7 +701,7 @@ std::vector<FitResidual> residualsAgainst(const FitResult& fit, const Bench& ben
              {std::pair{0.0, 0.0}, {options.placing_mm, 0.0}, {0.0, options.placing_mm}})
             points.push_back({x + dx, y + dy, plane.depth.value()});
     }
-    const auto said = predict(fit.model, fittedScene(fit, bench, run, *tank), points);
+    const auto said = predict(fit.model, sceneByFit(fit, bench, run, *tank), points);
     for (std::size_t i = 0; i < out.size(); ++i) {
         const auto& here = said[3 * i];
         const double placing = std::hypot(said[3 * i + 1].ppfd - here.ppfd, said[3 * i + 2].ppfd - here.ppfd);

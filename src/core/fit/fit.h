@@ -59,6 +59,7 @@ struct FitResult {
     };
 
     LightModel model;
+    std::vector<Id> tanks;   ///< it was read in: its place and the painted walls hold there
     double away_x_mm = 0.0;  ///< the fixture's place against the middle
     double away_y_mm = 0.0;
     std::vector<Slip> slips;
@@ -114,6 +115,13 @@ class StreamingFit {
 /// and the one with the least misfit is taken and named in FitResult::cannot_tell.
 Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<std::size_t>& runs,
                                      const FitOptions& options = {});
+
+/// A tank's scene without fixtures as the fit has it: its water, and in tanks it was read in its painted walls.
+LightScene tankByFit(const FitResult& fit, const Tank& tank, bool dry);
+
+/// The scene of a run (index into Bench::runs) as the fit has it, fixtures without emitters: tankByFit(), the
+/// run's own slip, and one fixture alone where it was found to hang in tanks the fit was read in.
+LightScene sceneByFit(const FitResult& fit, const Bench& bench, std::size_t run, const Tank& tank);
 
 /// The readings of a plane against a fit, whether they took part in it or not: standard errors hold the
 /// reading's own noise, a probe placed 4 mm off and what the fit does not know. Readings that do not count

@@ -5,8 +5,6 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/placement.h"
-
 namespace glumet {
 namespace {
 
@@ -35,7 +33,7 @@ class Overlay {
           options_(options) {}
 
     Expected<ArrayAgreement> compare() {
-        scene_ = sceneOfRun();
+        scene_ = sceneByFit(fit_, bench_, index_, tank_);
         for (const auto& plane : run_.planes) collect(plane);
         if (out_.residuals.empty()) return problem("run", "holds no reading that counts");
         weigh();
@@ -44,21 +42,6 @@ class Overlay {
     }
 
   private:
-    LightScene sceneOfRun() const {
-        auto scene = emptyScene(tank_, run_.water == WaterState::Dry);
-        hangAt(scene, hangingPlaces(run_, scene.length_mm), run_.height,
-               run_.level_pct.value_or(100.0) / 100.0, {});
-        scene.water.attenuation_per_m = fit_.attenuation_per_m;
-        // What the fit learned of painted walls holds for the tank it was fitted in.
-        const bool same_tank = std::any_of(fit_.slips.begin(), fit_.slips.end(), [&](const auto& s) {
-            return bench_.runs[s.run].tank == run_.tank;
-        });
-        if (same_tank)
-            for (auto& wall : scene.walls)
-                if (!wall.clear()) wall.reflectance = fit_.reflectance;
-        return scene;
-    }
-
     void collect(const Plane& plane) {
         for (const auto& r : plane.readings) {
             if (!r.counts() || r.x > tank_.length || r.y > tank_.width) continue;

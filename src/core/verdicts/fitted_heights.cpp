@@ -72,9 +72,7 @@ class ModelledSweep {
 
   private:
     void tabulate(const Tank& tank, const Run& first) {
-        auto scene = emptyScene(tank, first.water == WaterState::Dry);
-        for (auto& wall : scene.walls)
-            if (!wall.clear()) wall.reflectance = fit_.reflectance;
+        const auto scene = tankByFit(fit_, tank, first.water == WaterState::Dry);
         std::vector<double> all;
         for (const auto& run : bench_.runs) {
             auto here = scene;

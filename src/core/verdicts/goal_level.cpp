@@ -202,8 +202,18 @@ class MixSearch {
         return winner;
     }
 
+    /// The level that serves best when all have it.
+    double bestEqual() const {
+        double best = 1.0;
+        for (int level = 2; level < kLevels; ++level)
+            if (rankOf(std::vector<double>(channels_.size(), level)) >
+                rankOf(std::vector<double>(channels_.size(), best)) + kSame)
+                best = level;
+        return best;
+    }
+
     std::vector<double> best() const {
-        auto winner = climb(std::vector<double>(channels_.size(), 100.0));
+        auto winner = climb(std::vector<double>(channels_.size(), bestEqual()));
         if (channels_.size() > kMostOnLattice) return winner;
         auto other = climb(coarse());
         return rankOf(other) > rankOf(winner) + kSame ? other : winner;
@@ -239,9 +249,7 @@ ChannelMix channelMix(const std::vector<std::string>& names, const std::vector<L
     const double rank = search.rankOf(out.level_pct);
     const bool broken = rank < 0.0;
     out.share = broken ? rank + MixSearch::kBroken : rank;
-    for (int level = 1; level < kLevels; ++level)
-        out.equal_share =
-            std::max(out.equal_share, search.rankOf(std::vector<double>(channels.size(), level)));
+    out.equal_share = std::max(0.0, search.rankOf(std::vector<double>(channels.size(), search.bestEqual())));
     std::string words;
     for (std::size_t c = 0; c < channels.size(); ++c)
         words += fmt::format("{}{} at {:.0f} %", c == 0 ? "" : ", ", names[c], out.level_pct[c]);

@@ -55,7 +55,7 @@ struct GoalLevel {
 GoalLevel goalLevel(const LitPoints& points, const Goal& goal);
 
 /// Levels of several channels, one LitPoints each, that together put most points into the band. Light adds
-/// up. From equal levels, and from the best of a coarse lattice (10 %; 25 % for four or five channels), each
+/// up. From the best equal level, and from the best of a coarse lattice (10 %; 25 % for four or five channels), each
 /// channel in turn is set to its best whole per cent until none helps.
 struct ChannelMix {
     std::vector<std::string> names;

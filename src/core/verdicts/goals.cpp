@@ -24,12 +24,6 @@ const std::vector<Goal>& readyGoals() {
     return goals;
 }
 
-const Goal* goalOf(const Band& band) {
-    for (const auto& goal : readyGoals())
-        if (goal.band == band) return &goal;
-    return nullptr;
-}
-
 Goal asReadBy(const std::string& school, Goal goal, Millimetre water_depth) {
     goal.school = school;
     if (school == "broad-range") goal.band = {goal.band.low / kBroad, goal.band.high * kBroad};

@@ -12,9 +12,6 @@ namespace glumet {
 /// are common knowledge, to be edited.
 const std::vector<Goal>& readyGoals();
 
-/// The ready goal with this very band, or nullptr: the reviewer's own.
-const Goal* goalOf(const Band& band);
-
 /// Schools of how much light:
 ///   narrow-band  aims at the range of the livestock class;
 ///   broad-range  takes anything from a third of it to three times it, and asks for slow change;

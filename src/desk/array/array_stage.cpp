@@ -163,8 +163,7 @@ void ArrayStage::refresh() {
 
 ArrayQuestion ArrayStage::question() const {
     ArrayQuestion q;
-    q.tank = emptyScene(*tank(), false);
-    q.tank.water.attenuation_per_m = fit()->attenuation_per_m;
+    q.tank = tankByFit(*fit(), *tank(), false);
     q.count = choices_.count;
     q.height = *choices_.height;
     q.along = choices_.way < 2 ? RowAlong::Length : RowAlong::Width;

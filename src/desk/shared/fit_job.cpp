@@ -20,10 +20,7 @@ std::optional<HeightKnowledge> knowledgeOf(const Bench& bench, const std::vector
     if (tank == nullptr || first.planes.empty() || !first.planes.front().grid || first.fixtures != 1)
         return std::nullopt;
     EnoughQuestion question;
-    question.tank = emptyScene(*tank, first.water == WaterState::Dry);
-    question.tank.water.attenuation_per_m = fit.attenuation_per_m;
-    for (auto& wall : question.tank.walls)
-        if (!wall.clear()) wall.reflectance = fit.reflectance;
+    question.tank = tankByFit(fit, *tank, first.water == WaterState::Dry);
     question.grid = *first.planes.front().grid;
     question.depth = first.planes.front().depth;
     question.lowest = first.height;
@@ -68,7 +65,7 @@ bool takeAdded(const Bench& bench, const Sweep& sweep, KeptFit& kept) {
 
 Expected<FitResult> beginAnew(const Bench& bench, const Sweep& sweep, KeptFit& kept,
                               const std::stop_token& stop) {
-    kept = {bench, sweep, std::nullopt, {}, 0};
+    kept = {bench, sweep, std::nullopt, {}, {}, 0};
     if (!layoutKnown(bench, sweep.runs)) return fitAlone(bench, sweep, stop).fit;
     FitOptions options;
     options.stop = stop;
@@ -96,7 +93,13 @@ SweepFit fitSweep(const Bench& bench, const Sweep& sweep, KeptFit& kept, const s
                    {}};
     if (!found.fit || stop.stop_requested()) return found;
     found.knowledge = knowledgeOf(bench, sweep.runs, *found.fit);
-    if (!taken || kept.heights.empty()) kept.heights = heightsOf(*found.fit, bench, sweep, stop);
+    // Another goal or limit asks the schools anew, though no reading has changed.
+    if (!taken || kept.heights.empty() || kept.method != bench.method) {
+        auto heights = heightsOf(*found.fit, bench, sweep, stop);
+        if (stop.stop_requested()) return found;  // what was broken off is no answer
+        kept.heights = std::move(heights);
+        kept.method = bench.method;
+    }
     found.heights = kept.heights;
     return found;
 }

@@ -28,12 +28,13 @@ struct KeptFit {
     Sweep sweep;
     std::optional<StreamingFit> fit;
     std::vector<FittedHeight> heights;
+    Method method;  ///< that the heights are by
     int added = 0;  ///< readings since it began
 };
 
 /// Fits a sweep and asks what the fit knows of heights. When only a few readings were added to what is kept,
 /// they are taken in one by one, a few milliseconds each; else the fit begins anew and is kept. The schools'
-/// heights are those of the beginning.
+/// heights are those of the beginning, asked anew when the method or goal is another.
 SweepFit fitSweep(const Bench& bench, const Sweep& sweep, KeptFit& kept, const std::stop_token& stop);
 
 }  // namespace glumet

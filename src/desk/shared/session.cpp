@@ -274,7 +274,7 @@ Expected<DescribedModel>* Session::model() const {
         auto earlier = model_ && *model_ ? (*model_)->takeField() : nullptr;
         const auto* fitted = fit();
         model_.emplace(fitted != nullptr && *fitted
-                           ? DescribedModel::fitted(bench(), *run(), (*fitted)->model, std::move(earlier))
+                           ? DescribedModel::fitted(bench(), *index, **fitted, std::move(earlier))
                            : DescribedModel::of(bench(), *run(), std::move(earlier)));
         model_run_ = *index;
         model_is_current_ = true;
