@@ -8,9 +8,9 @@
 #include <random>
 #include <set>
 
-#include "core/demo_scenario.h"
+#include "core/bench/grid.h"
 #include "core/fit/fit.h"
-#include "core/grid.h"
+#include "core/simulation/demo_scenario.h"
 #include "core/survey/point_doubts.h"
 
 namespace {

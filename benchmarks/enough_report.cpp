@@ -8,7 +8,8 @@
 #include <cstdlib>
 #include <random>
 
-#include "core/grid.h"
+#include "core/bench/grid.h"
+#include "core/fit/bench_scene.h"
 #include "core/verdicts/enough.h"
 
 namespace {

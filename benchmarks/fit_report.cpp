@@ -8,10 +8,11 @@
 #include <cstdlib>
 #include <random>
 
-#include "core/demo_scenario.h"
+#include "core/bench/grid.h"
+#include "core/bench/placement.h"
+#include "core/fit/bench_scene.h"
 #include "core/fit/fit.h"
-#include "core/grid.h"
-#include "core/placement.h"
+#include "core/simulation/demo_scenario.h"
 
 namespace {
 

@@ -9,9 +9,9 @@
 #include <fstream>
 #include <functional>
 
-#include "core/grid.h"
-#include "core/ripple.h"
-#include "core/simulated_bench.h"
+#include "core/bench/grid.h"
+#include "core/simulation/ripple.h"
+#include "core/simulation/simulated_bench.h"
 #include "desk/array/array_stage.h"
 #include "desk/window/main_window.h"
 #include "meters/simulated_meter.h"

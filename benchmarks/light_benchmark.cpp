@@ -6,11 +6,12 @@
 #include <cmath>
 #include <functional>
 
-#include "core/grid.h"
+#include "core/base/parallel.h"
+#include "core/bench/grid.h"
+#include "core/fit/bench_scene.h"
 #include "core/light/budget.h"
 #include "core/light/exact_field.h"
 #include "core/light/fast_field.h"
-#include "core/light/parallel.h"
 #include "core/light/sampling.h"
 #include "core/light/sum_kernel.h"
 #include "results.h"

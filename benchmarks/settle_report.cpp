@@ -7,8 +7,8 @@
 #include <cstdlib>
 #include <vector>
 
-#include "core/ripple.h"
-#include "core/settled_mean.h"
+#include "core/meter/settled_mean.h"
+#include "core/simulation/ripple.h"
 
 int main(int argc, char** argv) {
     using namespace glumet;  // one small program

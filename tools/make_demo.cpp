@@ -3,7 +3,7 @@
 #include <QFile>
 #include <cstdio>
 
-#include "core/demo_scenario.h"
+#include "core/simulation/demo_scenario.h"
 #include "project/project.h"
 
 namespace {

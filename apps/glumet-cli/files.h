@@ -3,7 +3,7 @@
 #include <QString>
 #include <string>
 
-#include "core/problem.h"
+#include "core/base/problem.h"
 
 namespace glumet::cli {
 

@@ -4,7 +4,8 @@
 #include <map>
 #include <nlohmann/json.hpp>
 
-#include "core/grid.h"
+#include "core/bench/grid.h"
+#include "core/bench/sweep.h"
 #include "core/light/exact_field.h"
 #include "core/verdicts/array.h"
 #include "files.h"

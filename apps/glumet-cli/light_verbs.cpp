@@ -4,9 +4,9 @@
 #include <array>
 #include <nlohmann/json.hpp>
 
+#include "core/base/parallel.h"
 #include "core/light/budget.h"
 #include "core/light/exact_field.h"
-#include "core/light/parallel.h"
 #include "files.h"
 #include "formats/lm63.h"
 #include "formats/scene_json.h"

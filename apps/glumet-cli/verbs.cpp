@@ -8,9 +8,10 @@
 #include <algorithm>
 #include <nlohmann/json.hpp>
 
-#include "core/spill_limit.h"
-#include "core/sweep.h"
+#include "core/bench/sweep.h"
+#include "core/plane/plane_statistics.h"
 #include "core/verdicts/height_schools.h"
+#include "core/verdicts/spill_limit.h"
 #include "files.h"
 #include "formats/bench_json.h"
 #include "formats/model_json.h"

@@ -5,9 +5,9 @@
 #include <string>
 #include <vector>
 
-#include "core/plane_statistics.h"
-#include "core/problem.h"
-#include "core/wording.h"
+#include "core/base/problem.h"
+#include "core/plane/plane_statistics.h"
+#include "core/words/wording.h"
 #include "formats/plane_sheet.h"
 
 namespace glumet::cli {

@@ -6,10 +6,11 @@
 #include <QTextStream>
 #include <cstdio>
 
-#include "core/demo_scenario.h"
-#include "core/meter_correction.h"
-#include "core/reading_row.h"
-#include "core/survey/practice.h"
+#include "core/bench/grid.h"
+#include "core/bench/reading_row.h"
+#include "core/meter/meter_correction.h"
+#include "core/simulation/demo_scenario.h"
+#include "core/simulation/practice.h"
 #include "formats/readings_csv.h"
 #include "formats/scene_json.h"
 #include "servers.h"

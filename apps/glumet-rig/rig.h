@@ -6,11 +6,11 @@
 #include <memory>
 #include <optional>
 
-#include "core/grid.h"
+#include "core/base/problem.h"
+#include "core/bench/grid.h"
 #include "core/light/sampling.h"
-#include "core/problem.h"
-#include "core/simulated_bench.h"
-#include "core/spectral_sample.h"
+#include "core/simulation/simulated_bench.h"
+#include "core/spectrum/spectral_sample.h"
 
 namespace glumet::rig {
 

@@ -8,6 +8,7 @@
 #include <QTimer>
 #include <cstdio>
 
+#include "core/bench/sweep.h"
 #include "desk/measure/sweep_progress.h"
 #include "desk/window/first_paint.h"
 #include "desk/window/main_window.h"

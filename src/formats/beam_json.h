@@ -2,7 +2,7 @@
 
 #include <nlohmann/json_fwd.hpp>
 
-#include "core/light/beam.h"
+#include "core/base/beam.h"
 
 namespace glumet {
 

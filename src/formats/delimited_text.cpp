@@ -6,7 +6,7 @@
 #include <algorithm>
 #include <array>
 
-#include "core/wording.h"
+#include "core/words/wording.h"
 
 namespace glumet {
 namespace {

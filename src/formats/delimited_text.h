@@ -5,7 +5,7 @@
 #include <string_view>
 #include <vector>
 
-#include "core/problem.h"
+#include "core/base/problem.h"
 
 namespace glumet {
 

@@ -4,7 +4,7 @@
 #include <string_view>
 #include <vector>
 
-#include "core/light/beam.h"
+#include "core/base/beam.h"
 
 namespace glumet {
 

@@ -4,9 +4,9 @@
 #include <string>
 #include <vector>
 
-#include "core/problem.h"
-#include "core/reading_row.h"
-#include "core/wording.h"
+#include "core/base/problem.h"
+#include "core/bench/reading_row.h"
+#include "core/words/wording.h"
 #include "formats/delimited_text.h"
 
 namespace glumet {

@@ -4,8 +4,8 @@
 #include <string_view>
 #include <vector>
 
-#include "core/problem.h"
-#include "core/reading_row.h"
+#include "core/base/problem.h"
+#include "core/bench/reading_row.h"
 #include "formats/delimited_text.h"
 
 namespace glumet {

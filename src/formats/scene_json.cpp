@@ -6,7 +6,7 @@
 #include <map>
 #include <nlohmann/json.hpp>
 
-#include "core/grid.h"
+#include "core/bench/grid.h"
 #include "formats/beam_json.h"
 #include "formats/lm63.h"
 

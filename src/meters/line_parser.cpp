@@ -3,7 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/wording.h"
+#include "core/words/wording.h"
 
 namespace glumet {
 

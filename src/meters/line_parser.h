@@ -6,8 +6,8 @@
 #include <optional>
 #include <vector>
 
-#include "core/problem.h"
-#include "core/spectral_sample.h"
+#include "core/base/problem.h"
+#include "core/spectrum/spectral_sample.h"
 
 namespace glumet {
 

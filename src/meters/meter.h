@@ -4,7 +4,7 @@
 #include <QString>
 #include <optional>
 
-#include "core/spectral_sample.h"
+#include "core/spectrum/spectral_sample.h"
 
 namespace glumet {
 

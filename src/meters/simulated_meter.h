@@ -3,8 +3,8 @@
 #include <QTimer>
 #include <optional>
 
-#include "core/simulated_bench.h"
-#include "core/survey/practice.h"
+#include "core/simulation/practice.h"
+#include "core/simulation/simulated_bench.h"
 #include "meters/meter.h"
 
 namespace glumet {

@@ -3,7 +3,7 @@
 #include <QString>
 #include <QVariant>
 
-#include "core/goal.h"
+#include "core/bench/goal.h"
 
 namespace glumet {
 

@@ -5,8 +5,8 @@
 #include <stdexcept>
 #include <unordered_map>
 
-#include "core/grid.h"
-#include "core/sweep.h"
+#include "core/bench/grid.h"
+#include "core/bench/sweep.h"
 #include "project/row_codec.h"
 #include "project/schema.h"
 

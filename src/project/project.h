@@ -4,7 +4,7 @@
 #include <QString>
 #include <memory>
 
-#include "core/reading_row.h"
+#include "core/bench/reading_row.h"
 #include "project/project_file.h"
 #include "project/undo_journal.h"
 

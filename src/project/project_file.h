@@ -4,7 +4,7 @@
 #include <QSqlQuery>
 #include <QString>
 
-#include "core/problem.h"
+#include "core/base/problem.h"
 
 namespace glumet {
 

@@ -3,7 +3,7 @@
 #include <QSqlQuery>
 #include <QVariantList>
 
-#include "core/run.h"
+#include "core/bench/run.h"
 
 namespace glumet {
 

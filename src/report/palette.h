@@ -3,7 +3,7 @@
 #include <QColor>
 #include <QFont>
 
-#include "core/tide.h"
+#include "report/tide.h"
 
 namespace glumet {
 

@@ -4,8 +4,8 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/contour.h"
-#include "core/wording.h"
+#include "core/plane/contour.h"
+#include "core/words/wording.h"
 
 namespace glumet {
 namespace {

@@ -6,8 +6,8 @@
 #include <optional>
 #include <vector>
 
-#include "core/grid.h"
-#include "core/plane_statistics.h"
+#include "core/bench/grid.h"
+#include "core/plane/plane_statistics.h"
 #include "report/palette.h"
 
 namespace glumet {

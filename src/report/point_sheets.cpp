@@ -7,6 +7,7 @@
 #include <QPdfWriter>
 #include <QSaveFile>
 
+#include "core/bench/grid.h"
 #include "core/survey/commission.h"
 #include "core/survey/pace.h"
 #include "core/survey/route.h"

@@ -2,9 +2,9 @@
 
 #include <QString>
 
-#include "core/problem.h"
-#include "core/sweep.h"
-#include "core/wording.h"
+#include "core/base/problem.h"
+#include "core/bench/sweep.h"
+#include "core/words/wording.h"
 
 namespace glumet {
 

@@ -4,11 +4,12 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/checks.h"
-#include "core/immersion.h"
-#include "core/meter_correction.h"
+#include "core/meter/immersion.h"
+#include "core/meter/meter_correction.h"
+#include "core/survey/checks.h"
 #include "core/survey/point_doubts.h"
 #include "core/survey/repeatability.h"
+#include "core/words/finding.h"
 #include "report/plan_figure.h"
 #include "report/text.h"
 

@@ -4,11 +4,11 @@
 #include <optional>
 #include <vector>
 
-#include "core/findings.h"
-#include "core/plane_statistics.h"
-#include "core/spill_limit.h"
-#include "core/sweep.h"
+#include "core/bench/sweep.h"
+#include "core/plane/plane_statistics.h"
+#include "core/survey/findings.h"
 #include "core/verdicts/height_schools.h"
+#include "core/verdicts/spill_limit.h"
 
 namespace glumet {
 

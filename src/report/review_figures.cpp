@@ -2,6 +2,7 @@
 
 #include <QCoreApplication>
 
+#include "core/plane/plane_statistics.h"
 #include "report/plan_figure.h"
 #include "report/section_figure.h"
 #include "report/text.h"

@@ -4,7 +4,8 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/grid.h"
+#include "core/bench/grid.h"
+#include "core/plane/plane_statistics.h"
 #include "report/plan_figure.h"
 
 namespace glumet {

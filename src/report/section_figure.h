@@ -5,10 +5,10 @@
 #include <optional>
 #include <vector>
 
-#include "core/contour.h"
-#include "core/spill_limit.h"
-#include "core/sweep.h"
-#include "core/wording.h"
+#include "core/bench/sweep.h"
+#include "core/plane/contour.h"
+#include "core/verdicts/spill_limit.h"
+#include "core/words/wording.h"
 #include "report/palette.h"
 
 namespace glumet {

@@ -2,6 +2,7 @@
 
 #include <cmath>
 
+#include "core/fit/bench_scene.h"
 #include "core/verdicts/array.h"
 
 namespace glumet::testing {

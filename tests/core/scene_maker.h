@@ -1,7 +1,7 @@
 #pragma once
 
 #include "core/light/scene.h"
-#include "core/ripple.h"
+#include "core/simulation/ripple.h"
 
 namespace glumet {
 

@@ -3,12 +3,13 @@
 #include <QTest>
 #include <cmath>
 
-#include "core/demo_scenario.h"
-#include "core/described_model.h"
+#include "core/bench/grid.h"
+#include "core/bench/placement.h"
+#include "core/bench/sweep.h"
 #include "core/fit/added_readings.h"
-#include "core/grid.h"
+#include "core/fit/described_model.h"
 #include "core/light/fast_field.h"
-#include "core/placement.h"
+#include "core/simulation/demo_scenario.h"
 #include "core/verdicts/fitted_heights.h"
 
 using namespace glumet;

@@ -1,13 +1,13 @@
-#include "core/checks.h"
+#include "core/survey/checks.h"
 
 #include <QTest>
 #include <cmath>
 
+#include "core/bench/placement.h"
+#include "core/bench/sweep.h"
 #include "core/bench_maker.h"
-#include "core/demo_scenario.h"
-#include "core/findings.h"
-#include "core/placement.h"
-#include "core/sweep.h"
+#include "core/simulation/demo_scenario.h"
+#include "core/survey/findings.h"
 
 using namespace glumet;
 using glumet::testing::planeOfValues;

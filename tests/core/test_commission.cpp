@@ -4,8 +4,9 @@
 #include <cmath>
 
 #include "core/bench_maker.h"
-#include "core/ripple.h"
+#include "core/simulation/ripple.h"
 #include "core/survey/plan_findings.h"
+#include "core/words/finding.h"
 
 using namespace glumet;
 using glumet::testing::flatSweep;

@@ -1,9 +1,12 @@
 #include <QTest>
 #include <cmath>
 
-#include "core/demo_scenario.h"
-#include "core/described_model.h"
+#include "core/bench/grid.h"
+#include "core/fit/bench_scene.h"
+#include "core/fit/described_model.h"
 #include "core/light/exact_field.h"
+#include "core/simulation/demo_scenario.h"
+#include "core/words/finding.h"
 
 using namespace glumet;
 

@@ -1,10 +1,15 @@
 #include <QTest>
 
+#include "core/bench/reading_row.h"
+#include "core/bench/sweep.h"
 #include "core/bench_maker.h"
-#include "core/checks.h"
-#include "core/demo_scenario.h"
-#include "core/findings.h"
-#include "core/reading_row.h"
+#include "core/plane/plane_statistics.h"
+#include "core/simulation/demo_scenario.h"
+#include "core/survey/checks.h"
+#include "core/survey/findings.h"
+#include "core/verdicts/height_findings.h"
+#include "core/verdicts/spill_limit.h"
+#include "core/words/finding.h"
 
 using namespace glumet;
 using glumet::testing::flatSweep;

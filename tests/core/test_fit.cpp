@@ -3,11 +3,12 @@
 #include <QTest>
 #include <cmath>
 
-#include "core/demo_scenario.h"
+#include "core/bench/grid.h"
+#include "core/bench/placement.h"
+#include "core/fit/bench_scene.h"
 #include "core/fit/least_squares.h"
-#include "core/grid.h"
 #include "core/light/exact_field.h"
-#include "core/placement.h"
+#include "core/simulation/demo_scenario.h"
 
 using namespace glumet;
 

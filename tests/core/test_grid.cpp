@@ -1,9 +1,9 @@
 #include <QTest>
 #include <algorithm>
 
+#include "core/bench/grid.h"
 #include "core/bench_maker.h"
-#include "core/contour.h"
-#include "core/tide.h"
+#include "core/plane/contour.h"
 
 using namespace glumet;
 using glumet::testing::planeOfValues;
@@ -87,23 +87,6 @@ class TestGrid : public QObject {
             for (int i = 0; i < 4; ++i)
                 QVERIFY(std::abs(fine.values[static_cast<std::size_t>(j * 5 * 16 + i * 5)] -
                                  coarse.values[static_cast<std::size_t>(j * 4 + i)]) < 1e-9);
-    }
-
-    void theFieldScaleOnlyGetsLighter() {
-        double last = -1.0;
-        for (int i = 0; i <= 200; ++i) {
-            const double lightness = perceivedLightness(tide(i / 200.0));
-            // Rounding to 8 bits may take back less than a step.
-            QVERIFY2(lightness > last - 0.003, qPrintable(QString::number(i)));
-            last = lightness;
-        }
-        QCOMPARE(tide(-3.0), tide(0.0));
-        QCOMPARE(tide(7.0), tide(1.0));
-    }
-
-    void everyFieldColourCarriesReadableInk() {
-        // The values are large and bold: WCAG asks 3 of those.
-        for (int i = 0; i <= 100; ++i) QVERIFY(contrast(inkOn(tide(i / 100.0)), tide(i / 100.0)) >= 4.0);
     }
 
   private:

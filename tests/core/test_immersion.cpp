@@ -1,6 +1,6 @@
 #include <QTest>
 
-#include "core/immersion.h"
+#include "core/meter/immersion.h"
 
 using namespace glumet;
 

@@ -4,7 +4,7 @@
 
 #include "core/light/images.h"
 #include "core/light/surface.h"
-#include "core/ripple.h"
+#include "core/simulation/ripple.h"
 
 using namespace glumet;
 using std::numbers::pi;

@@ -1,9 +1,9 @@
-#include "core/meter_correction.h"
+#include "core/meter/meter_correction.h"
 
 #include <QTest>
 #include <cmath>
 
-#include "core/spectral_sample.h"
+#include "core/spectrum/spectral_sample.h"
 
 using namespace glumet;
 

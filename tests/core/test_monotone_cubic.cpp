@@ -1,8 +1,8 @@
 #include <QTest>
 #include <cmath>
 
-#include "core/monotone_cubic.h"
-#include "core/ripple.h"
+#include "core/base/monotone_cubic.h"
+#include "core/simulation/ripple.h"
 
 using namespace glumet;
 

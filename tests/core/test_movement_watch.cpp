@@ -1,7 +1,7 @@
 #include <QTest>
 
-#include "core/movement_watch.h"
-#include "core/ripple.h"
+#include "core/meter/movement_watch.h"
+#include "core/simulation/ripple.h"
 
 using namespace glumet;
 

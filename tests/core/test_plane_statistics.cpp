@@ -1,8 +1,9 @@
 #include <QTest>
 #include <cmath>
 
+#include "core/bench/grid.h"
 #include "core/bench_maker.h"
-#include "core/plane_statistics.h"
+#include "core/plane/plane_statistics.h"
 
 using namespace glumet;
 using glumet::testing::planeOfValues;

@@ -2,14 +2,18 @@
 #include <array>
 #include <cmath>
 
+#include "core/bench/grid.h"
+#include "core/bench/sweep.h"
 #include "core/bench_maker.h"
-#include "core/demo_scenario.h"
+#include "core/plane/plane_statistics.h"
+#include "core/simulation/demo_scenario.h"
+#include "core/simulation/practice.h"
 #include "core/survey/field_so_far.h"
 #include "core/survey/height_consistency.h"
 #include "core/survey/pace.h"
 #include "core/survey/point_doubts.h"
-#include "core/survey/practice.h"
 #include "core/survey/repeatability.h"
+#include "core/verdicts/spill_limit.h"
 
 using namespace glumet;
 using glumet::testing::flatSweep;

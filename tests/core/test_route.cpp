@@ -4,6 +4,7 @@
 #include <cmath>
 #include <set>
 
+#include "core/bench/grid.h"
 #include "core/bench_maker.h"
 #include "core/survey/lengths_text.h"
 

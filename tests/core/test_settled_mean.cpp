@@ -1,8 +1,8 @@
 #include <QTest>
 #include <cmath>
 
-#include "core/ripple.h"
-#include "core/settled_mean.h"
+#include "core/meter/settled_mean.h"
+#include "core/simulation/ripple.h"
 
 using namespace glumet;
 

@@ -1,9 +1,10 @@
 #include <QTest>
 #include <cmath>
 
+#include "core/bench/sweep.h"
 #include "core/bench_maker.h"
-#include "core/ripple.h"
-#include "core/spill_limit.h"
+#include "core/simulation/ripple.h"
+#include "core/verdicts/spill_limit.h"
 
 using namespace glumet;
 using glumet::testing::flatSweep;

@@ -2,9 +2,10 @@
 
 #include <QTest>
 
+#include "core/bench/grid.h"
+#include "core/bench/placement.h"
 #include "core/bench_maker.h"
-#include "core/demo_scenario.h"
-#include "core/placement.h"
+#include "core/simulation/demo_scenario.h"
 #include "core/survey/pace.h"
 #include "core/survey/progress.h"
 #include "core/survey/route.h"

@@ -2,13 +2,15 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/bench/grid.h"
+#include "core/bench/sweep.h"
 #include "core/bench_maker.h"
-#include "core/demo_scenario.h"
-#include "core/grid.h"
 #include "core/lamp_maker.h"
+#include "core/simulation/demo_scenario.h"
 #include "core/verdicts/enough.h"
 #include "core/verdicts/goals.h"
 #include "core/verdicts/school_findings.h"
+#include "core/words/finding.h"
 
 using namespace glumet;
 using glumet::testing::lamp;

@@ -1,6 +1,6 @@
 #include <QTest>
 
-#include "core/wording.h"
+#include "core/words/wording.h"
 
 using namespace glumet;
 

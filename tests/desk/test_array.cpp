@@ -1,3 +1,4 @@
+#include "core/words/finding.h"
 #include "desk/array/array_stage.h"
 #include "desk/field/field_stage.h"
 #include "desk/height/height_stage.h"

@@ -2,6 +2,7 @@
 #include <QTest>
 #include <cmath>
 
+#include "core/fit/bench_scene.h"
 #include "desk/array/array_geometry.h"
 
 using namespace glumet;

@@ -2,7 +2,8 @@
 #include <QTest>
 #include <atomic>
 
-#include "core/demo_scenario.h"
+#include "core/bench/sweep.h"
+#include "core/simulation/demo_scenario.h"
 #include "desk/shared/fit_shelf.h"
 
 using namespace glumet;

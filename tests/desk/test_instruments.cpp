@@ -5,6 +5,7 @@
 #include <QTimer>
 #include <QVBoxLayout>
 
+#include "core/bench/grid.h"
 #include "core/light/exact_field.h"
 #include "desk/measure/instrument_dialog.h"
 #include "desk/measure/loaded_voice.h"

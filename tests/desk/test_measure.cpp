@@ -1,3 +1,4 @@
+#include "core/plane/plane_statistics.h"
 #include "desk/measure/measure_stage.h"
 #include "desk/window_fixture.h"
 

@@ -2,6 +2,9 @@
 
 #include <QProcess>
 
+#include "core/bench/grid.h"
+#include "core/bench/sweep.h"
+#include "core/plane/plane_statistics.h"
 #include "core/survey/lengths_text.h"
 #include "core/survey/plan_findings.h"
 #include "desk/bench/twin_dialog.h"

@@ -2,6 +2,8 @@
 #include <QSignalSpy>
 #include <QTableWidget>
 
+#include "core/bench/grid.h"
+#include "core/plane/plane_statistics.h"
 #include "desk/field/field_stage.h"
 #include "desk/height/height_stage.h"
 #include "desk/publish/publish_stage.h"

@@ -1,6 +1,6 @@
 #include <QTest>
 
-#include "core/demo_scenario.h"
+#include "core/simulation/demo_scenario.h"
 #include "formats/bench_json.h"
 
 using namespace glumet;

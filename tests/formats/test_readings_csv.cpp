@@ -1,6 +1,6 @@
 #include <QTest>
 
-#include "core/demo_scenario.h"
+#include "core/simulation/demo_scenario.h"
 #include "formats/readings_csv.h"
 
 using namespace glumet;

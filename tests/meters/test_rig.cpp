@@ -2,8 +2,8 @@
 #include <QTest>
 #include <cmath>
 
-#include "core/demo_scenario.h"
 #include "core/light/exact_field.h"
+#include "core/simulation/demo_scenario.h"
 #include "meters/discovery.h"
 #include "meters/instrument.h"
 #include "servers.h"

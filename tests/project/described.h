@@ -4,8 +4,8 @@
 
 #include <string>
 
-#include "core/grid.h"
-#include "core/run.h"
+#include "core/bench/grid.h"
+#include "core/bench/run.h"
 
 namespace glumet {
 

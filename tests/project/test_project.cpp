@@ -4,7 +4,8 @@
 #include <QTemporaryDir>
 #include <QTest>
 
-#include "core/demo_scenario.h"
+#include "core/bench/grid.h"
+#include "core/simulation/demo_scenario.h"
 #include "project/described.h"
 #include "project/project.h"
 #include "project/schema.h"

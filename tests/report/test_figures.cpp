@@ -1,12 +1,15 @@
 #include <QImage>
 #include <QTest>
 
-#include "core/demo_scenario.h"
+#include "core/bench/grid.h"
+#include "core/bench/sweep.h"
+#include "core/simulation/demo_scenario.h"
 #include "report/chart_figure.h"
 #include "report/plan_figure.h"
 #include "report/publish.h"
 #include "report/review_figures.h"
 #include "report/section_figure.h"
+#include "report/tide.h"
 
 using namespace glumet;
 
@@ -27,6 +30,23 @@ class TestFigures : public QObject {
     Q_OBJECT
 
   private slots:
+    void theFieldScaleOnlyGetsLighter() {
+        double last = -1.0;
+        for (int i = 0; i <= 200; ++i) {
+            const double lightness = perceivedLightness(tide(i / 200.0));
+            // Rounding to 8 bits may take back less than a step.
+            QVERIFY2(lightness > last - 0.003, qPrintable(QString::number(i)));
+            last = lightness;
+        }
+        QCOMPARE(tide(-3.0), tide(0.0));
+        QCOMPARE(tide(7.0), tide(1.0));
+    }
+
+    void everyFieldColourCarriesReadableInk() {
+        // The values are large and bold: WCAG asks 3 of those.
+        for (int i = 0; i <= 100; ++i) QVERIFY(contrast(inkOn(tide(i / 100.0)), tide(i / 100.0)) >= 4.0);
+    }
+
     void planGeometryIsTrueToScale() {
         const PlanLayout layout(QRectF(10, 20, 600, 400), Millimetre(1200), Millimetre(600));
         QCOMPARE(layout.footprint().width() / layout.footprint().height(), 2.0);

@@ -3,7 +3,7 @@
 #include <optional>
 #include <vector>
 
-#include "core/sweep.h"
+#include "core/bench/sweep.h"
 
 namespace glumet {
 

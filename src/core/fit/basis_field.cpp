@@ -5,8 +5,8 @@
 #include <map>
 #include <numbers>
 
+#include "core/base/parallel.h"
 #include "core/light/images.h"
-#include "core/light/parallel.h"
 #include "core/light/surface.h"
 
 namespace glumet {

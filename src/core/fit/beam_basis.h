@@ -3,7 +3,7 @@
 #include <array>
 #include <vector>
 
-#include "core/light/beam.h"
+#include "core/base/beam.h"
 
 namespace glumet {
 

@@ -8,10 +8,11 @@
 #include <map>
 #include <set>
 
+#include "core/bench/grid.h"
+#include "core/bench/placement.h"
+#include "core/bench/sweep.h"
+#include "core/fit/bench_scene.h"
 #include "core/fit/least_squares.h"
-#include "core/grid.h"
-#include "core/placement.h"
-#include "core/sweep.h"
 
 namespace glumet {
 namespace {

@@ -4,8 +4,8 @@
 #include <optional>
 #include <stop_token>
 
+#include "core/bench/run.h"
 #include "core/fit/light_model.h"
-#include "core/run.h"
 
 namespace glumet {
 
@@ -116,7 +116,8 @@ class StreamingFit {
 Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<std::size_t>& runs,
                                      const FitOptions& options = {});
 
-/// A tank's scene without fixtures as the fit has it: its water, and in tanks it was read in its painted walls.
+/// A tank's scene without fixtures as the fit has it: its water, and in tanks it was read in its painted
+/// walls.
 LightScene tankByFit(const FitResult& fit, const Tank& tank, bool dry);
 
 /// The scene of a run (index into Bench::runs) as the fit has it, fixtures without emitters: tankByFit(), the

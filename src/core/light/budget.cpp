@@ -4,7 +4,7 @@
 #include <cmath>
 #include <numbers>
 
-#include "core/light/parallel.h"
+#include "core/base/parallel.h"
 #include "core/light/surface.h"
 
 namespace glumet {

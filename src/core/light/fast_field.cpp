@@ -4,8 +4,8 @@
 #include <numeric>
 #include <set>
 
+#include "core/base/parallel.h"
 #include "core/light/images.h"
-#include "core/light/parallel.h"
 #include "core/light/sum_kernel.h"
 
 namespace glumet {

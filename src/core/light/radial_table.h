@@ -3,7 +3,7 @@
 #include <cstdint>
 #include <vector>
 
-#include "core/light/beam.h"
+#include "core/base/beam.h"
 #include "core/light/water.h"
 
 namespace glumet {

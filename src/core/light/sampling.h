@@ -4,10 +4,10 @@
 #include <optional>
 #include <vector>
 
-#include "core/contour.h"
+#include "core/base/band.h"
+#include "core/base/lattice.h"
 #include "core/light/exact_field.h"
 #include "core/light/fast_field.h"
-#include "core/plane_statistics.h"
 
 namespace glumet {
 

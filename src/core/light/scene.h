@@ -5,8 +5,8 @@
 #include <string>
 #include <vector>
 
-#include "core/bench.h"
-#include "core/light/beam.h"
+#include "core/base/beam.h"
+#include "core/base/wall.h"
 #include "core/light/water.h"
 
 namespace glumet {
@@ -21,7 +21,6 @@ struct SceneWall {
     static SceneWall glass(double index = 1.52) { return {WallKind::Glass, index, 0.0}; }
     static SceneWall acrylic(double index = 1.49) { return {WallKind::Acrylic, index, 0.0}; }
     static SceneWall opaque(double reflectance) { return {WallKind::Opaque, 1.52, reflectance}; }
-    static SceneWall of(const Wall& wall);
     bool operator==(const SceneWall&) const = default;
 };
 
@@ -92,13 +91,6 @@ struct PointSource {
 std::vector<PointSource> sourcesOf(const LightScene& scene);
 /// Level of a channel of a fixture, its own level included.
 double levelOf(const SceneFixture& fixture, std::size_t channel);
-
-/// Walls and footprint of a described tank over a scene of its own; `dry` empties it.
-LightScene emptyScene(const Tank& tank, bool dry);
-
-/// Spreads `flux` evenly over the fixture's lattice of emitters, all with beam `beam`; an emitter of some
-/// size is up to 4 × 4 points over its patch, about 15 mm apart.
-std::vector<SceneEmitter> latticeEmitters(const Fixture& fixture, PhotonFlux flux, std::size_t beam);
 
 /// Hangs `count` fixtures of the same emitters in a row along the middle, by equal division: centres at
 /// (i + 1)·length/(count + 1).

@@ -2,7 +2,7 @@
 
 #include <cmath>
 
-#include "core/light/beam.h"
+#include "core/base/beam.h"
 #include "core/light/water.h"
 
 namespace glumet {

@@ -3,7 +3,7 @@
 #include <cmath>
 #include <vector>
 
-#include "core/problem.h"
+#include "core/base/problem.h"
 
 namespace glumet {
 

@@ -4,8 +4,8 @@
 
 #include <cmath>
 
-#include "core/checks.h"
-#include "core/wording.h"
+#include "core/survey/checks.h"
+#include "core/words/wording.h"
 
 namespace glumet {
 namespace {

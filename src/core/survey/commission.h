@@ -2,7 +2,7 @@
 
 #include <deque>
 
-#include "core/run.h"
+#include "core/bench/run.h"
 
 namespace glumet {
 

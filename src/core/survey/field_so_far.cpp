@@ -4,9 +4,9 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/checks.h"
-#include "core/placement.h"
-#include "core/sweep.h"
+#include "core/bench/placement.h"
+#include "core/bench/sweep.h"
+#include "core/survey/checks.h"
 
 namespace glumet {
 namespace {

@@ -3,8 +3,8 @@
 #include <optional>
 #include <vector>
 
-#include "core/grid.h"
-#include "core/run.h"
+#include "core/bench/grid.h"
+#include "core/bench/run.h"
 
 namespace glumet {
 

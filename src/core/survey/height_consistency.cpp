@@ -3,7 +3,7 @@
 #include <Eigen/Dense>
 #include <cmath>
 
-#include "core/plane_statistics.h"
+#include "core/plane/plane_statistics.h"
 
 namespace glumet {
 namespace {

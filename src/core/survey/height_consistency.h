@@ -1,7 +1,7 @@
 #pragma once
 
-#include "core/grid.h"
-#include "core/sweep.h"
+#include "core/bench/grid.h"
+#include "core/bench/sweep.h"
 
 namespace glumet {
 

@@ -4,9 +4,9 @@
 #include <string_view>
 #include <vector>
 
-#include "core/bench.h"
-#include "core/problem.h"
-#include "core/wording.h"
+#include "core/base/problem.h"
+#include "core/bench/bench.h"
+#include "core/words/wording.h"
 
 namespace glumet {
 

@@ -6,7 +6,7 @@
 #include <cmath>
 #include <cstdio>
 
-#include "core/grid.h"
+#include "core/bench/grid.h"
 
 namespace glumet {
 namespace {

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/run.h"
+#include "core/bench/run.h"
 
 namespace glumet {
 

@@ -2,8 +2,11 @@
 
 #include <fmt/format.h>
 
+#include "core/bench/grid.h"
+#include "core/bench/sweep.h"
 #include "core/survey/pace.h"
 #include "core/survey/progress.h"
+#include "core/words/finding.h"
 
 namespace glumet {
 namespace {

@@ -3,8 +3,9 @@
 #include <string>
 #include <vector>
 
-#include "core/findings.h"
 #include "core/survey/commission.h"
+#include "core/survey/findings.h"
+#include "core/words/finding.h"
 
 namespace glumet {
 

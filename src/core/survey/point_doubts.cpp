@@ -5,10 +5,13 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/checks.h"
+#include "core/bench/grid.h"
+#include "core/bench/sweep.h"
+#include "core/survey/checks.h"
 #include "core/survey/field_so_far.h"
 #include "core/survey/height_consistency.h"
 #include "core/survey/repeatability.h"
+#include "core/words/finding.h"
 
 namespace glumet {
 namespace {
@@ -40,9 +43,9 @@ class Doubts {
             if (std::abs(residual.standard_errors) <= rule.standard_errors || std::abs(share) <= rule.excess)
                 continue;
             add(residual.x, residual.y, share,
-                fmt::format("{} reads {} {} the fitted field ({})",
-                            ppfdFigure(Ppfd(residual.reading)), percentText(std::abs(share)),
-                            share > 0.0 ? "above" : "below", ppfdFigure(Ppfd(residual.model))));
+                fmt::format("{} reads {} {} the fitted field ({})", ppfdFigure(Ppfd(residual.reading)),
+                            percentText(std::abs(share)), share > 0.0 ? "above" : "below",
+                            ppfdFigure(Ppfd(residual.model))));
         }
     }
 

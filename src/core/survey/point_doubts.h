@@ -3,8 +3,10 @@
 #include <string>
 #include <vector>
 
-#include "core/findings.h"
+#include "core/bench/sweep.h"
 #include "core/fit/fit.h"
+#include "core/survey/findings.h"
+#include "core/words/finding.h"
 
 namespace glumet {
 

@@ -1,7 +1,7 @@
 #pragma once
 
-#include "core/grid.h"
-#include "core/run.h"
+#include "core/bench/grid.h"
+#include "core/bench/run.h"
 
 namespace glumet {
 

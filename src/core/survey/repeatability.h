@@ -2,8 +2,8 @@
 
 #include <optional>
 
-#include "core/grid.h"
-#include "core/run.h"
+#include "core/bench/grid.h"
+#include "core/bench/run.h"
 
 namespace glumet {
 

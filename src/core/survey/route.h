@@ -2,7 +2,7 @@
 
 #include <vector>
 
-#include "core/grid.h"
+#include "core/bench/grid.h"
 
 namespace glumet {
 

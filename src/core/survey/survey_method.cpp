@@ -6,10 +6,11 @@
 #include <cmath>
 #include <set>
 
-#include "core/placement.h"
+#include "core/bench/grid.h"
+#include "core/bench/placement.h"
+#include "core/bench/sweep.h"
 #include "core/survey/route.h"
-#include "core/sweep.h"
-#include "core/wording.h"
+#include "core/words/wording.h"
 
 namespace glumet {
 namespace {

@@ -3,8 +3,8 @@
 #include <string>
 #include <vector>
 
-#include "core/problem.h"
-#include "core/run.h"
+#include "core/base/problem.h"
+#include "core/bench/run.h"
 
 namespace glumet {
 

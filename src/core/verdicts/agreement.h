@@ -4,7 +4,7 @@
 #include <vector>
 
 #include "core/fit/fit.h"
-#include "core/wording.h"
+#include "core/words/wording.h"
 
 namespace glumet {
 

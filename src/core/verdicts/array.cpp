@@ -3,7 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/placement.h"
+#include "core/bench/placement.h"
 
 namespace glumet {
 namespace {

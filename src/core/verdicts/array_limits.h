@@ -4,8 +4,8 @@
 #include <utility>
 #include <vector>
 
-#include "core/bench.h"
-#include "core/problem.h"
+#include "core/base/problem.h"
+#include "core/bench/bench.h"
 
 namespace glumet {
 

@@ -6,7 +6,8 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/grid.h"
+#include "core/bench/grid.h"
+#include "core/words/finding.h"
 
 namespace glumet {
 namespace {

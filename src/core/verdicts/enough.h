@@ -1,8 +1,9 @@
 #pragma once
 
-#include "core/findings.h"
 #include "core/fit/fit.h"
+#include "core/survey/findings.h"
 #include "core/verdicts/array.h"
+#include "core/words/finding.h"
 
 namespace glumet {
 

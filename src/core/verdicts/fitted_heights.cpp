@@ -7,7 +7,8 @@
 #include <cmath>
 #include <random>
 
-#include "core/grid.h"
+#include "core/bench/grid.h"
+#include "core/bench/sweep.h"
 
 namespace glumet {
 namespace {

@@ -2,6 +2,7 @@
 
 #include <stop_token>
 
+#include "core/bench/sweep.h"
 #include "core/fit/fit.h"
 #include "core/verdicts/height_schools.h"
 

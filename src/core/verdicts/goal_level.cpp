@@ -6,7 +6,7 @@
 #include <array>
 #include <cmath>
 
-#include "core/wording.h"
+#include "core/words/wording.h"
 
 namespace glumet {
 namespace {

@@ -4,7 +4,7 @@
 #include <string>
 #include <vector>
 
-#include "core/goal.h"
+#include "core/bench/goal.h"
 
 namespace glumet {
 
@@ -55,8 +55,8 @@ struct GoalLevel {
 GoalLevel goalLevel(const LitPoints& points, const Goal& goal);
 
 /// Levels of several channels, one LitPoints each, that together put most points into the band. Light adds
-/// up. From the best equal level, and from the best of a coarse lattice (10 %; 25 % for four or five channels), each
-/// channel in turn is set to its best whole per cent until none helps.
+/// up. From the best equal level, and from the best of a coarse lattice (10 %; 25 % for four or five
+/// channels), each channel in turn is set to its best whole per cent until none helps.
 struct ChannelMix {
     std::vector<std::string> names;
     std::vector<double> level_pct;

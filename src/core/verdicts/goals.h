@@ -4,7 +4,7 @@
 #include <string>
 #include <vector>
 
-#include "core/goal.h"
+#include "core/bench/goal.h"
 
 namespace glumet {
 

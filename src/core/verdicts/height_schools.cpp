@@ -5,7 +5,9 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/grid.h"
+#include "core/bench/grid.h"
+#include "core/bench/sweep.h"
+#include "core/plane/plane_statistics.h"
 
 namespace glumet {
 namespace {

@@ -4,8 +4,9 @@
 #include <string>
 #include <vector>
 
-#include "core/spill_limit.h"
+#include "core/bench/sweep.h"
 #include "core/verdicts/goal_level.h"
+#include "core/verdicts/spill_limit.h"
 
 namespace glumet {
 

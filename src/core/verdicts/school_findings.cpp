@@ -5,6 +5,8 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/words/finding.h"
+
 namespace glumet {
 namespace {
 

@@ -1,7 +1,8 @@
 #pragma once
 
-#include "core/findings.h"
+#include "core/survey/findings.h"
 #include "core/verdicts/height_schools.h"
+#include "core/words/finding.h"
 
 namespace glumet {
 

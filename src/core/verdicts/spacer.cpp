@@ -4,8 +4,8 @@
 #include <cmath>
 #include <functional>
 
-#include "core/grid.h"
-#include "core/placement.h"
+#include "core/bench/grid.h"
+#include "core/bench/placement.h"
 #include "core/verdicts/array.h"
 
 namespace glumet {

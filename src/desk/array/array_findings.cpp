@@ -4,6 +4,7 @@
 #include <map>
 
 #include "core/verdicts/goals.h"
+#include "core/words/finding.h"
 #include "report/text.h"
 
 namespace glumet {

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/words/finding.h"
 #include "desk/array/array_form.h"
 #include "desk/array/array_panes.h"
 

@@ -3,6 +3,7 @@
 #include <QRegularExpression>
 #include <algorithm>
 
+#include "core/bench/sweep.h"
 #include "core/verdicts/goals.h"
 #include "report/text.h"
 

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/bench/sweep.h"
 #include "core/verdicts/array.h"
 #include "desk/shared/form_column.h"
 

@@ -3,7 +3,7 @@
 #include <QPainter>
 #include <optional>
 
-#include "core/wording.h"
+#include "core/words/wording.h"
 #include "desk/array/array_geometry.h"
 #include "report/palette.h"
 

@@ -7,7 +7,8 @@
 #include <QVBoxLayout>
 #include <cmath>
 
-#include "core/placement.h"
+#include "core/bench/placement.h"
+#include "core/words/finding.h"
 #include "desk/shared/theme.h"
 #include "report/review_figures.h"
 #include "report/text.h"

@@ -5,7 +5,9 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
-#include "core/checks.h"
+#include "core/bench/sweep.h"
+#include "core/survey/checks.h"
+#include "core/words/finding.h"
 #include "desk/array/array_findings.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"

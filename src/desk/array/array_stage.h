@@ -4,6 +4,8 @@
 #include <QPointer>
 #include <QPushButton>
 
+#include "core/bench/sweep.h"
+#include "core/words/finding.h"
 #include "desk/array/array_form.h"
 #include "desk/array/array_panes.h"
 #include "desk/array/array_view.h"

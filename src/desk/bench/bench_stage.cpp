@@ -7,8 +7,11 @@
 #include <QVBoxLayout>
 #include <cmath>
 
+#include "core/bench/sweep.h"
+#include "core/survey/findings.h"
 #include "core/survey/lengths_text.h"
-#include "core/wording.h"
+#include "core/words/finding.h"
+#include "core/words/wording.h"
 #include "desk/bench/goal_rows.h"
 #include "desk/bench/run_dialog.h"
 #include "desk/bench/twin_dialog.h"

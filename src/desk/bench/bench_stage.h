@@ -3,6 +3,8 @@
 #include <QPushButton>
 #include <QTableWidget>
 
+#include "core/bench/sweep.h"
+#include "core/words/finding.h"
 #include "desk/shared/form_column.h"
 #include "desk/shared/stage.h"
 

@@ -4,7 +4,7 @@
 #include <QFileInfo>
 #include <QRegularExpression>
 
-#include "core/wording.h"
+#include "core/words/wording.h"
 #include "desk/bench/bench_stage.h"
 #include "formats/lm63.h"
 #include "report/text.h"

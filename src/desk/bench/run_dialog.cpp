@@ -5,8 +5,8 @@
 #include <QVBoxLayout>
 #include <cmath>
 
-#include "core/grid.h"
-#include "core/wording.h"
+#include "core/bench/grid.h"
+#include "core/words/wording.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
 

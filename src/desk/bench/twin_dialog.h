@@ -7,7 +7,7 @@
 #include <QPlainTextEdit>
 #include <QPushButton>
 
-#include "core/meter_correction.h"
+#include "core/meter/meter_correction.h"
 #include "desk/shared/session.h"
 
 namespace glumet {

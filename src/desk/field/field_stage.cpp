@@ -5,8 +5,12 @@
 #include <QKeyEvent>
 #include <QVBoxLayout>
 
-#include "core/checks.h"
-#include "core/contour.h"
+#include "core/bench/grid.h"
+#include "core/plane/contour.h"
+#include "core/plane/plane_statistics.h"
+#include "core/survey/checks.h"
+#include "core/survey/findings.h"
+#include "core/words/finding.h"
 #include "desk/shared/theme.h"
 #include "report/chart_figure.h"
 #include "report/review_figures.h"

@@ -4,6 +4,8 @@
 #include <QLabel>
 #include <QPushButton>
 
+#include "core/plane/plane_statistics.h"
+#include "core/words/finding.h"
 #include "desk/field/fit_report.h"
 #include "desk/field/plane_figures.h"
 #include "desk/shared/plan_map.h"

@@ -5,7 +5,9 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/grid.h"
+#include "core/bench/grid.h"
+#include "core/bench/sweep.h"
+#include "core/words/finding.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
 

@@ -4,6 +4,7 @@
 #include <QMouseEvent>
 #include <QPainter>
 
+#include "core/bench/sweep.h"
 #include "report/plan_figure.h"
 #include "report/text.h"
 

@@ -3,7 +3,8 @@
 #include <QPixmap>
 #include <QWidget>
 
-#include "core/plane_statistics.h"
+#include "core/bench/sweep.h"
+#include "core/plane/plane_statistics.h"
 #include "desk/shared/session.h"
 
 namespace glumet {

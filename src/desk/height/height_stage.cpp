@@ -5,8 +5,12 @@
 #include <QPushButton>
 #include <QVBoxLayout>
 
-#include "core/monotone_cubic.h"
+#include "core/base/monotone_cubic.h"
+#include "core/survey/findings.h"
+#include "core/verdicts/height_findings.h"
 #include "core/verdicts/school_findings.h"
+#include "core/verdicts/spill_limit.h"
+#include "core/words/finding.h"
 #include "desk/shared/theme.h"
 #include "report/review_figures.h"
 #include "report/text.h"

@@ -5,6 +5,8 @@
 #include <QLineEdit>
 #include <QPushButton>
 
+#include "core/verdicts/spill_limit.h"
+#include "core/words/finding.h"
 #include "desk/shared/figure_table.h"
 #include "desk/shared/stage.h"
 

@@ -3,7 +3,8 @@
 #include <QSettings>
 #include <QStandardPaths>
 
-#include "core/wording.h"
+#include "core/bench/grid.h"
+#include "core/words/wording.h"
 #include "report/text.h"
 
 namespace glumet {

@@ -3,7 +3,7 @@
 #include <QHBoxLayout>
 #include <QVBoxLayout>
 
-#include "core/wording.h"
+#include "core/words/wording.h"
 #include "desk/shared/theme.h"
 #include "meters/line_meter.h"
 #include "report/text.h"

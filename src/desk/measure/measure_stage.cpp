@@ -6,10 +6,13 @@
 #include <QPushButton>
 #include <QVBoxLayout>
 
-#include "core/demo_scenario.h"
+#include "core/bench/grid.h"
+#include "core/simulation/demo_scenario.h"
+#include "core/simulation/practice.h"
+#include "core/survey/findings.h"
 #include "core/survey/plan_findings.h"
-#include "core/survey/practice.h"
-#include "core/wording.h"
+#include "core/words/finding.h"
+#include "core/words/wording.h"
 #include "desk/measure/loaded_voice.h"
 #include "desk/shared/theme.h"
 #include "meters/simulated_meter.h"

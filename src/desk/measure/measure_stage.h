@@ -3,6 +3,7 @@
 #include <QLabel>
 #include <QLineEdit>
 
+#include "core/words/finding.h"
 #include "desk/measure/announcer.h"
 #include "desk/measure/reading_taker.h"
 #include "desk/measure/sweep_progress.h"

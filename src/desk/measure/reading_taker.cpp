@@ -3,9 +3,10 @@
 #include <algorithm>
 #include <cmath>
 
-#include "core/demo_scenario.h"
-#include "core/immersion.h"
-#include "core/meter_correction.h"
+#include "core/bench/grid.h"
+#include "core/meter/immersion.h"
+#include "core/meter/meter_correction.h"
+#include "core/simulation/demo_scenario.h"
 #include "core/survey/plan_findings.h"
 #include "core/survey/route.h"
 #include "meters/simulated_meter.h"

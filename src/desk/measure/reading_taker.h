@@ -3,8 +3,8 @@
 #include <QObject>
 #include <optional>
 
-#include "core/movement_watch.h"
-#include "core/settled_mean.h"
+#include "core/meter/movement_watch.h"
+#include "core/meter/settled_mean.h"
 #include "core/survey/repeatability.h"
 #include "desk/shared/session.h"
 

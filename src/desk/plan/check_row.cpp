@@ -5,7 +5,7 @@
 #include <QInputDialog>
 #include <map>
 
-#include "core/wording.h"
+#include "core/words/wording.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
 

@@ -3,6 +3,7 @@
 #include <QScrollArea>
 #include <QVBoxLayout>
 
+#include "core/bench/sweep.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
 

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/settled_mean.h"
+#include "core/meter/settled_mean.h"
 #include "desk/plan/check_row.h"
 
 namespace glumet {

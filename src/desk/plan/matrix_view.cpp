@@ -4,6 +4,9 @@
 #include <QMouseEvent>
 #include <QPainter>
 
+#include "core/bench/sweep.h"
+#include "core/survey/findings.h"
+#include "core/words/finding.h"
 #include "report/text.h"
 
 namespace glumet {

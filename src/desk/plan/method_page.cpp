@@ -6,6 +6,7 @@
 #include <QScrollArea>
 #include <QVBoxLayout>
 
+#include "core/bench/sweep.h"
 #include "core/survey/lengths_text.h"
 #include "core/survey/pace.h"
 #include "core/survey/route.h"

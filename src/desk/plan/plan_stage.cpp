@@ -9,6 +9,7 @@
 
 #include "core/survey/pace.h"
 #include "core/survey/plan_findings.h"
+#include "core/words/finding.h"
 #include "desk/shared/theme.h"
 #include "report/point_sheets.h"
 #include "report/text.h"

@@ -3,6 +3,7 @@
 #include <QButtonGroup>
 #include <QStackedWidget>
 
+#include "core/words/finding.h"
 #include "desk/plan/commission_page.h"
 #include "desk/plan/matrix_view.h"
 #include "desk/plan/method_page.h"

@@ -5,6 +5,8 @@
 #include <QPainter>
 #include <QVBoxLayout>
 
+#include "core/survey/findings.h"
+#include "core/words/finding.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
 

@@ -3,6 +3,7 @@
 #include <QLabel>
 #include <QPushButton>
 
+#include "core/words/finding.h"
 #include "desk/shared/stage.h"
 #include "report/publish.h"
 

@@ -3,6 +3,7 @@
 #include <QPainter>
 #include <QScrollArea>
 
+#include "core/words/finding.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
 

@@ -4,6 +4,7 @@
 #include <QVBoxLayout>
 #include <QWidget>
 
+#include "core/words/finding.h"
 #include "desk/shared/session.h"
 
 namespace glumet {

@@ -2,6 +2,8 @@
 
 #include <set>
 
+#include "core/bench/sweep.h"
+
 namespace glumet {
 namespace {
 

@@ -4,6 +4,7 @@
 #include <stop_token>
 #include <vector>
 
+#include "core/bench/sweep.h"
 #include "core/fit/added_readings.h"
 #include "core/fit/fit.h"
 #include "core/verdicts/enough.h"

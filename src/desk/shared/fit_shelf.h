@@ -5,7 +5,7 @@
 #include <map>
 #include <memory>
 
-#include "core/sweep.h"
+#include "core/bench/sweep.h"
 #include "desk/shared/fit_job.h"
 #include "desk/shared/job.h"
 

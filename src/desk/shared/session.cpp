@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/words/finding.h"
 #include "report/plan_figure.h"
 
 namespace glumet {

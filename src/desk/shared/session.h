@@ -7,12 +7,13 @@
 #include <memory>
 #include <optional>
 
-#include "core/described_model.h"
-#include "core/findings.h"
-#include "core/spill_limit.h"
+#include "core/bench/sweep.h"
+#include "core/fit/described_model.h"
+#include "core/survey/findings.h"
 #include "core/survey/point_doubts.h"
-#include "core/sweep.h"
 #include "core/verdicts/height_schools.h"
+#include "core/verdicts/spill_limit.h"
+#include "core/words/finding.h"
 #include "desk/shared/fit_shelf.h"
 #include "meters/meter.h"
 #include "project/project.h"

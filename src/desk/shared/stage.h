@@ -2,6 +2,7 @@
 
 #include <QWidget>
 
+#include "core/words/finding.h"
 #include "desk/shared/session.h"
 
 namespace glumet {

@@ -7,7 +7,7 @@
 #include <QVBoxLayout>
 #include <set>
 
-#include "core/wording.h"
+#include "core/words/wording.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
 

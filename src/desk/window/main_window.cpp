@@ -14,6 +14,7 @@
 #include <QTimer>
 #include <QVBoxLayout>
 
+#include "core/bench/sweep.h"
 #include "desk/array/array_stage.h"
 #include "desk/bench/bench_stage.h"
 #include "desk/field/field_stage.h"

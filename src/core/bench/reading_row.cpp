@@ -1,0 +1,184 @@
+#include "core/bench/reading_row.h"
+
+#include <algorithm>
+#include <cmath>
+#include <map>
+#include <set>
+#include <tuple>
+
+#include "core/bench/grid.h"
+#include "core/bench/sweep.h"
+
+namespace glumet {
+namespace {
+
+template <class T>
+Id idOfName(std::vector<T>& items, const std::string& name, Id& next) {
+    if (name.empty()) return 0;
+    for (const auto& item : items)
+        if (item.name == name) return item.id;
+    T item;
+    item.id = next--;
+    item.name = name;
+    items.push_back(item);
+    return item.id;
+}
+
+template <class T>
+std::string nameOfId(const std::vector<T>& items, Id id) {
+    const auto* item = byId(items, id);
+    return item == nullptr ? std::string() : item->name;
+}
+
+template <class T>
+Id lowestId(const std::vector<T>& items) {
+    Id low = 0;
+    for (const auto& item : items) low = std::min(low, item.id);
+    return low;
+}
+
+using RunKey = std::tuple<std::string, double, Configuration>;
+
+RunKey keyOf(const Run& run) { return {run.label, run.height.value(), configurationOf(run)}; }
+
+using PointKey = std::pair<long, long>;
+
+PointKey pointOf(const Reading& reading) {
+    return {std::lround(reading.x.value() / kSamePointMm), std::lround(reading.y.value() / kSamePointMm)};
+}
+
+class Merge {
+  public:
+    Merge(Bench bench, MergeReport& report) : bench_(std::move(bench)), report_(report) {
+        next_ = std::min({lowestId(bench_.fixtures), lowestId(bench_.accessories), lowestId(bench_.meters),
+                          lowestId(bench_.tanks), lowestId(bench_.runs)}) -
+                1;
+        for (const auto& run : bench_.runs) next_ = std::min(next_, lowestId(run.planes) - 1);
+        for (std::size_t i = 0; i < bench_.runs.size(); ++i) runs_.emplace(keyOf(bench_.runs[i]), i);
+    }
+
+    void add(const ReadingRow& row) {
+        const auto run = runOf(row);
+        const auto plane = planeOf(run, row.depth);
+        touched_.insert({run, plane});
+        place(bench_.runs[run].planes[plane], row.reading);
+    }
+
+    Bench finish() {
+        for (const auto& [run, plane] : touched_) {
+            auto& target = bench_.runs[run].planes[plane];
+            if (!target.grid) target.grid = detectGrid(target.readings);
+        }
+        for (auto& run : bench_.runs)
+            std::stable_sort(run.planes.begin(), run.planes.end(),
+                             [](const Plane& a, const Plane& b) { return a.depth < b.depth; });
+        return std::move(bench_);
+    }
+
+  private:
+    std::size_t runOf(const ReadingRow& row) {
+        Run run;
+        run.label = row.run;
+        run.fixture = idOfName(bench_.fixtures, row.fixture, next_);
+        run.accessory = idOfName(bench_.accessories, row.accessory, next_);
+        run.meter = idOfName(bench_.meters, row.meter, next_);
+        run.tank = idOfName(bench_.tanks, row.tank, next_);
+        run.preset = row.preset;
+        run.level_pct = row.level_pct;
+        run.height = row.height;
+        run.fixtures = row.fixtures;
+        run.placement = row.placement;
+        run.water = row.water;
+        const auto [known, fresh] = runs_.emplace(keyOf(run), bench_.runs.size());
+        if (fresh) {
+            run.id = next_--;
+            bench_.runs.push_back(run);
+        }
+        return known->second;
+    }
+
+    std::size_t planeOf(std::size_t run, Millimetre depth) {
+        auto& planes = bench_.runs[run].planes;
+        for (std::size_t i = 0; i < planes.size(); ++i)
+            if (std::abs((planes[i].depth - depth).value()) <= kSamePointMm) return i;
+        Plane plane;
+        plane.id = next_--;
+        plane.depth = depth;
+        planes.push_back(plane);
+        return planes.size() - 1;
+    }
+
+    void place(Plane& plane, Reading reading) {
+        reading.id = 0;
+        auto& points = pointsOf(plane);
+        const auto at = points.find(pointOf(reading));
+        if (reading.isCheck() && holds(plane, reading)) {
+            ++report_.already_there;
+            return;
+        }
+        if (at == points.end() || reading.superseded || reading.isCheck()) {
+            if (!reading.superseded && !reading.isCheck()) points[pointOf(reading)] = plane.readings.size();
+            plane.readings.push_back(reading);
+            ++report_.added;
+            return;
+        }
+        auto& earlier = plane.readings[at->second];
+        if (earlier.mean == reading.mean && earlier.time == reading.time) {
+            ++report_.already_there;
+            return;
+        }
+        earlier.superseded = true;
+        if (earlier.id != 0) report_.superseded.push_back(earlier.id);
+        at->second = plane.readings.size();
+        plane.readings.push_back(reading);
+        ++report_.added;
+        ++report_.superseding;
+    }
+
+    /// Whether the same check reading has come before.
+    static bool holds(const Plane& plane, const Reading& reading) {
+        return std::any_of(plane.readings.begin(), plane.readings.end(), [&](const Reading& other) {
+            return other.isCheck() && other.mean == reading.mean && other.time == reading.time &&
+                   pointOf(other) == pointOf(reading);
+        });
+    }
+
+    /// Index of the counted reading at each point of a plane, made once per plane.
+    std::map<PointKey, std::size_t>& pointsOf(const Plane& plane) {
+        const auto [known, fresh] = points_.try_emplace(plane.id);
+        if (fresh)
+            for (std::size_t i = 0; i < plane.readings.size(); ++i)
+                if (!plane.readings[i].superseded && !plane.readings[i].isCheck())
+                    known->second[pointOf(plane.readings[i])] = i;
+        return known->second;
+    }
+
+    Bench bench_;
+    MergeReport& report_;
+    Id next_ = -1;
+    std::map<RunKey, std::size_t> runs_;
+    std::map<Id, std::map<PointKey, std::size_t>> points_;
+    std::set<std::pair<std::size_t, std::size_t>> touched_;
+};
+
+}  // namespace
+
+Bench withRows(Bench bench, const std::vector<ReadingRow>& rows, MergeReport& report) {
+    Merge merge(std::move(bench), report);
+    for (const auto& row : rows) merge.add(row);
+    return merge.finish();
+}
+
+std::vector<ReadingRow> rowsOf(const Bench& bench) {
+    std::vector<ReadingRow> rows;
+    for (const auto& run : bench.runs)
+        for (const auto& plane : run.planes)
+            for (const auto& reading : plane.readings)
+                rows.push_back({run.label, nameOfId(bench.fixtures, run.fixture), run.height, plane.depth,
+                                reading, run.preset, nameOfId(bench.accessories, run.accessory),
+                                run.level_pct, run.fixtures, run.placement, nameOfId(bench.meters, run.meter),
+                                nameOfId(bench.tanks, run.tank), run.water});
+    return rows;
+}
+
+}  // namespace glumet

@@ -1,0 +1,18 @@
+#pragma once
+
+#include "core/bench/bench.h"
+#include "core/light/scene.h"
+
+namespace glumet {
+
+/// A described wall as light in the water sees it.
+SceneWall sceneWall(const Wall& wall);
+
+/// Walls and footprint of a described tank over a scene of its own; `dry` empties it.
+LightScene emptyScene(const Tank& tank, bool dry);
+
+/// Spreads `flux` evenly over the fixture's lattice of emitters, all with beam `beam`; an emitter of some
+/// size is up to 4 × 4 points over its patch, about 15 mm apart.
+std::vector<SceneEmitter> latticeEmitters(const Fixture& fixture, PhotonFlux flux, std::size_t beam);
+
+}  // namespace glumet

@@ -1,0 +1,233 @@
+#include "core/fit/described_model.h"
+
+#include <fmt/format.h>
+
+#include <cmath>
+
+#include "core/bench/grid.h"
+#include "core/bench/placement.h"
+#include "core/bench/sweep.h"
+#include "core/fit/bench_scene.h"
+#include "core/words/finding.h"
+
+namespace glumet {
+namespace {
+
+constexpr double kUnstatedFlux = 100.0;
+/// Layers of the columns in which the band is looked for.
+constexpr double kLayerMm = 10.0;
+constexpr double kVolumePitchMm = 30.0;
+/// A description that is further off than this, rms, is not the fixture's.
+constexpr double kFarOff = 0.10;
+
+std::vector<std::array<double, 2>> pointsOf(const Grid& grid) {
+    std::vector<std::array<double, 2>> points;
+    for (const double y : grid.ys_mm)
+        for (const double x : grid.xs_mm) points.push_back({x, y});
+    return points;
+}
+
+}  // namespace
+
+Expected<LightScene> describedScene(const Bench& bench, const Run& run) {
+    const auto* fixture = byId(bench.fixtures, run.fixture);
+    const auto* tank = byId(bench.tanks, run.tank);
+    if (tank == nullptr) return problem("", "the tank of this run is not described");
+    if (fixture == nullptr || !fixture->beam)
+        return problem(
+            "", "the fixture's beam is not described: give its half angle or a photometric file in Bench");
+    if (run.accessory != 0)
+        return problem("", "an accessory changes the beam, and only the bare fixture's is described");
+    auto scene = emptyScene(*tank, run.water == WaterState::Dry);
+    scene.beams = {*fixture->beam};
+    const auto emitters = latticeEmitters(*fixture, fixture->flux.value_or(PhotonFlux(kUnstatedFlux)), 0);
+    hangAt(scene, hangingPlaces(run, scene.length_mm), run.height, run.level_pct.value_or(100.0) / 100.0,
+           emitters);
+    if (const auto wrong = wrongWith(scene)) return tl::make_unexpected(*wrong);
+    return scene;
+}
+
+Expected<DescribedModel> DescribedModel::of(const Bench& bench, const Run& run,
+                                            std::unique_ptr<FastField> earlier) {
+    auto scene = describedScene(bench, run);
+    if (!scene) return tl::make_unexpected(scene.error());
+    const auto* fixture = byId(bench.fixtures, run.fixture);
+    if (earlier == nullptr)
+        earlier = std::make_unique<FastField>(std::move(*scene));
+    else if (earlier->scene() != *scene)
+        earlier->setScene(std::move(*scene));
+    DescribedModel model(std::move(earlier), fixture->flux.value_or(PhotonFlux(kUnstatedFlux)),
+                         fixture->flux.has_value());
+    model.compare(run);
+    return model;
+}
+
+Expected<DescribedModel> DescribedModel::fitted(const Bench& bench, std::size_t index, const FitResult& fit,
+                                                std::unique_ptr<FastField> earlier) {
+    const auto& run = bench.runs[index];
+    const auto* tank = byId(bench.tanks, run.tank);
+    if (tank == nullptr) return problem("", "the tank of this run is not described");
+    auto scene = sceneWith(fit.model, sceneByFit(fit, bench, index, *tank));
+    if (!scene) return tl::make_unexpected(scene.error());
+    if (const auto wrong = wrongWith(*scene)) return tl::make_unexpected(*wrong);
+    if (earlier == nullptr)
+        earlier = std::make_unique<FastField>(std::move(*scene));
+    else if (earlier->scene() != *scene)
+        earlier->setScene(std::move(*scene));
+    DescribedModel model(std::move(earlier), PhotonFlux(fit.model.flux()), true);
+    model.fitted_ = true;
+    model.compare(run);
+    model.factor_ = 1.0;
+    return model;
+}
+
+void DescribedModel::compare(const Run& run) {
+    struct Pair {
+        const Reading* reading;
+        Millimetre depth;
+        double model;
+    };
+    std::vector<Pair> pairs;
+    double measured = 0.0;
+    double modelled = 0.0;
+    for (const auto& plane : run.planes) {
+        std::vector<std::array<double, 2>> points;
+        std::vector<const Reading*> readings;
+        for (const auto& reading : plane.readings) {
+            const bool inside =
+                reading.x.value() <= scene().length_mm && reading.y.value() <= scene().width_mm;
+            if (!reading.counts() || !inside) continue;
+            points.push_back({reading.x.value(), reading.y.value()});
+            readings.push_back(&reading);
+        }
+        const auto values = field_->onPlane(plane.depth, points);
+        for (std::size_t i = 0; i < values.size(); ++i) {
+            pairs.push_back({readings[i], plane.depth, values[i]});
+            measured += readings[i]->mean.value();
+            modelled += values[i];
+        }
+    }
+    if (measured > 0.0 && modelled > 0.0) factor_ = measured / modelled;
+    double squares = 0.0;
+    for (const auto& pair : pairs) {
+        if (!(pair.model > 0.0)) continue;
+        const double off = pair.reading->mean.value() / (pair.model * factor_) - 1.0;
+        squares += off * off;
+        ++agreement_.n;
+        if (std::abs(off) <= std::abs(agreement_.worst)) continue;
+        agreement_.worst = off;
+        agreement_.worst_depth = pair.depth;
+        agreement_.worst_x = pair.reading->x;
+        agreement_.worst_y = pair.reading->y;
+    }
+    if (agreement_.n > 0) agreement_.rms = std::sqrt(squares / agreement_.n);
+}
+
+std::vector<Ppfd> DescribedModel::onGrid(const Grid& grid, Millimetre depth) {
+    std::vector<Ppfd> values;
+    for (const double value : field_->onPlane(depth, pointsOf(grid))) values.emplace_back(value * factor_);
+    return values;
+}
+
+Surface DescribedModel::slice(Millimetre y, Millimetre pitch) {
+    auto slice = verticalSlice(*field_, y, pitch);
+    for (auto& value : slice.values) value *= factor_;
+    return slice;
+}
+
+std::vector<BandRange> DescribedModel::bandRangesOn(const Grid& grid, const Band& band) {
+    LightVolume columns{grid.xs_mm, grid.ys_mm, {}, {}};
+    const int layers = std::max(2, static_cast<int>(scene().water_depth_mm / kLayerMm));
+    std::vector<Millimetre> depths;
+    for (int i = 0; i < layers; ++i) {
+        depths.emplace_back((i + 0.5) * scene().water_depth_mm / layers);
+        columns.depths_mm.push_back(depths.back().value());
+    }
+    for (const auto& layer : field_->onPlanes(depths, pointsOf(grid)))
+        columns.values.insert(columns.values.end(), layer.begin(), layer.end());
+    for (auto& value : columns.values) value *= factor_;
+    return bandRanges(columns, band);
+}
+
+Expected<double> DescribedModel::volumeShare(const Band& band, Millimetre pitch) {
+    const auto volume = sampleVolume(*field_, pitch);
+    if (!volume) return tl::make_unexpected(volume.error());
+    return shareInBand(*volume, {band.low / factor_, band.high / factor_});
+}
+
+namespace {
+
+std::string agreementTitle(double rms, bool fitted) {
+    if (fitted) return fmt::format("The fitted model is {} off", percentText(rms));
+    return rms <= kFarOff ? fmt::format("The description fits to {}", percentText(rms))
+                          : fmt::format("The description is off by {}", percentText(rms));
+}
+
+Finding agreementFinding(const Bench& bench, std::size_t index, const DescribedModel& model,
+                         const FindingContext& context) {
+    const auto& agreement = model.agreement();
+    Finding out;
+    out.kind = agreement.rms <= kFarOff ? FindingKind::Fact : FindingKind::Doubt;
+    out.title = agreementTitle(agreement.rms, model.isFitted());
+    out.view = EvidenceView::Field;
+    out.run = index;
+    out.depth = agreement.worst_depth;
+    std::string place = fmt::format("{} | {}", lengthFigure(agreement.worst_x, context.unit),
+                                    lengthText(agreement.worst_y, context.unit));
+    if (const auto* plane = planeAt(bench.runs[index], agreement.worst_depth);
+        plane != nullptr && plane->grid)
+        if (const auto cell = cellAt(*plane->grid, agreement.worst_x, agreement.worst_y)) {
+            out.cell = cell;
+            place = cellName(*cell);
+        }
+    out.body = fmt::format("Root mean square over {} readings; the furthest is {} at {}, {} {}.", agreement.n,
+                           place, lengthText(agreement.worst_depth, context.unit),
+                           percentText(std::abs(agreement.worst)), agreement.worst < 0.0 ? "below" : "above");
+    return out;
+}
+
+Finding fluxFinding(const DescribedModel& model) {
+    Finding out;
+    if (model.isFitted()) {
+        out.title = fmt::format("It emits {:.0f} µmol/s", model.impliedFlux().value());
+        out.body = "By the fit to all readings of this configuration, walls and water included.";
+        return out;
+    }
+    out.title = fmt::format("Readings imply {:.0f} µmol/s emitted", model.impliedFlux().value());
+    out.body = model.fluxWasDescribed()
+                   ? fmt::format("That is {} of the flux described. Model values are scaled to the readings.",
+                                 percentText(model.factor()))
+                   : "No flux is described; model values are scaled to the readings.";
+    return out;
+}
+
+}  // namespace
+
+std::vector<Finding> modelFindings(const Bench& bench, std::size_t run, Expected<DescribedModel>& model,
+                                   const FindingContext& context) {
+    if (!model) {
+        Finding missing;
+        missing.kind = FindingKind::Next;
+        missing.title = "No model of this run";
+        missing.body = "Reason: " + model.error().what + ".";
+        missing.view = EvidenceView::Bench;
+        return {missing};
+    }
+    std::vector<Finding> out;
+    if (model->agreement().n > 0) {
+        out.push_back(agreementFinding(bench, run, *model, context));
+        out.push_back(fluxFinding(*model));
+    }
+    if (context.band)
+        if (const auto share = model->volumeShare(*context.band, Millimetre(kVolumePitchMm))) {
+            Finding volume;
+            volume.title = fmt::format("{} of the water in {}–{}", percentText(*share),
+                                       ppfdFigure(context.band->low), ppfdFigure(context.band->high));
+            volume.body = fmt::format("By the model, in cells of {}.",
+                                      lengthText(Millimetre(kVolumePitchMm), context.unit));
+            out.push_back(volume);
+        }
+    return out;
+}
+
+}  // namespace glumet

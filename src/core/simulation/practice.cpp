@@ -1,0 +1,63 @@
+#include "core/simulation/practice.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+#include "core/bench/grid.h"
+#include "core/survey/pace.h"
+#include "core/words/wording.h"
+
+namespace glumet {
+namespace {
+
+constexpr double kRight = 0.05;
+
+bool at(const PlantedSlip& slip, const Plane& plane, const Reading& reading) {
+    return std::abs((slip.depth - plane.depth).value()) <= kSamePointMm &&
+           std::abs((slip.x - reading.x).value()) <= kSamePointMm &&
+           std::abs((slip.y - reading.y).value()) <= kSamePointMm;
+}
+
+}  // namespace
+
+std::string PracticeScore::sentence() const {
+    auto text = fmt::format("{} points, {} from the truth", points, percentText(rms_error));
+    if (planted > 0) text += fmt::format("; {} of {} planted slips found", mended, planted);
+    if (seconds_per_point > 0.0) text += fmt::format("; {:.0f} s a point", seconds_per_point);
+    return text;
+}
+
+PracticeScore scoreOf(const Run& run, LightScene truth, const std::vector<PlantedSlip>& planted) {
+    PracticeScore score;
+    FastField field(std::move(truth));
+    double squares = 0.0;
+    Bench timed;
+    timed.runs.push_back(run);
+    for (const auto& plane : run.planes) {
+        for (const auto& reading : plane.readings) {
+            if (!reading.counts()) continue;
+            const std::array<double, 2> point{reading.x.value(), reading.y.value()};
+            const double known = field.onPlane(plane.depth, {&point, 1}).front();
+            if (known <= 0.0) continue;
+            const double off = reading.mean.value() / known - 1.0;
+            squares += off * off;
+            ++score.points;
+            const bool slipped = std::any_of(planted.begin(), planted.end(), [&](const PlantedSlip& slip) {
+                return at(slip, plane, reading);
+            });
+            score.planted += slipped ? 1 : 0;
+            score.mended += slipped && std::abs(off) <= kRight ? 1 : 0;
+            if (std::abs(off) <= std::abs(score.worst_error)) continue;
+            score.worst_error = off;
+            score.worst_depth = plane.depth;
+            if (plane.grid) score.worst_cell = cellAt(*plane.grid, reading.x, reading.y).value_or(Cell{});
+        }
+    }
+    if (score.points > 0) score.rms_error = std::sqrt(squares / score.points);
+    if (const auto pace = paceOf(timed); pace.points_timed > 0) score.seconds_per_point = pace.point.value();
+    return score;
+}
+
+}  // namespace glumet

@@ -1,0 +1,54 @@
+#include "core/simulation/simulated_bench.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace glumet {
+namespace {
+
+/// Keeps the two random streams of one seed apart.
+constexpr std::uint64_t kHandStream = 0x9E3779B97F4A7C15ULL;
+constexpr int kSamplesPerLook = 10;
+
+}  // namespace
+
+SimulatedBench::SimulatedBench(LightScene scene, BenchNoise noise, std::uint64_t seed)
+    : field_(std::move(scene)),
+      noise_(noise),
+      hand_(seed ^ kHandStream),
+      ripple_(noise.ripple_sd, noise.ripple_correlation_s, seed) {}
+
+void SimulatedBench::placeProbe(Millimetre x, Millimetre y, Millimetre depth) {
+    const double dx = hand_.normal() * noise_.placing_sd_mm;
+    const double dy = hand_.normal() * noise_.placing_sd_mm;
+    const std::array<double, 2> at{std::clamp(x.value() + dx - faults_.slip_mm, 0.0, scene().length_mm),
+                                   std::clamp(y.value() + dy, 0.0, scene().width_mm)};
+    still_ = Ppfd(field_.onPlane(depth, {&at, 1}).front());
+}
+
+Ppfd SimulatedBench::sample() {
+    running_s_ += noise_.sample_interval_s;
+    const double warm =
+        1.0 + faults_.warm_up_excess * std::exp(-running_s_ / (60.0 * faults_.warm_up_minutes));
+    const double lamp = still_.value() * ripple_.next(noise_.sample_interval_s) * faults_.driver_share * warm;
+    double meter = faults_.mode_factor * std::cos(faults_.tilt_deg * std::numbers::pi / 180.0) *
+                   (1.0 + faults_.drift_per_hour * running_s_ / 3600.0);
+    if (faults_.sensor_noise > 0.0) meter *= std::max(0.0, 1.0 + faults_.sensor_noise * hand_.normal());
+    return Ppfd((lamp + faults_.room_light) * meter);
+}
+
+Reading SimulatedBench::read(Millimetre x, Millimetre y, Millimetre depth, const SettleRule& rule) {
+    placeProbe(x, y, depth);
+    SettledMean mean(rule);
+    Settled result;
+    for (int i = 0; !result.settled(); ++i) {
+        mean.add(Second(i * noise_.sample_interval_s), sample());
+        // The hand looks twice a second; to look at every sample would only cost time.
+        if (i % kSamplesPerLook != 0) continue;
+        if (const auto state = mean.state()) result = *state;
+    }
+    return readingFrom(result, x, y);
+}
+
+}  // namespace glumet

@@ -1,0 +1,43 @@
+#pragma once
+
+#include <optional>
+#include <string>
+
+#include "core/base/band.h"
+#include "core/base/lattice.h"
+#include "core/words/wording.h"
+
+namespace glumet {
+
+enum class FindingKind { Fact, Doubt, Next };
+
+/// Where the evidence of a finding is shown.
+enum class EvidenceView { None, Bench, Plan, Commission, Measure, Field, Height, Array };
+
+/// A short sentence with its numbers and its reason, and the way to its evidence.
+struct Finding {
+    FindingKind kind = FindingKind::Fact;
+    std::string title;
+    std::string body;
+    EvidenceView view = EvidenceView::None;
+    std::optional<std::size_t> run;  ///< index into Bench::runs
+    std::optional<Millimetre> depth;
+    std::optional<Cell> cell;
+};
+
+/// What the words depend on.
+struct FindingContext {
+    LengthUnit unit = LengthUnit::Cm;
+    std::optional<Band> band;
+};
+
+/// Where a plane of a run stands.
+struct FindingPlace {
+    std::size_t run;
+    Millimetre depth;
+};
+
+Finding finding(FindingKind kind, std::string title, std::string body, EvidenceView view,
+                const std::optional<FindingPlace>& place = {});
+
+}  // namespace glumet
