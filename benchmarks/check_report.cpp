@@ -25,11 +25,11 @@ void inventFixture(Bench& bench, std::mt19937_64& random) {
     auto& f = bench.fixtures.front();
     f.name = "invented";
     const int kind = static_cast<int>(pick(0, 4));
-    f.emitter_columns = kind == 0 ? 4 : kind == 1 ? 18 : kind == 2 ? 10 : 2;
-    f.emitter_rows = kind == 0 ? 3 : kind == 2 ? 7 : 1;
-    f.emitter_pitch_x = Millimetre(kind == 3 ? pick(180, 320) : pick(20, 36));
-    f.emitter_pitch_y = Millimetre(pick(20, 36));
-    f.emitter_size = Millimetre(kind == 3 ? 70 : 16);
+    f.emitters.columns = kind == 0 ? 4 : kind == 1 ? 18 : kind == 2 ? 10 : 2;
+    f.emitters.rows = kind == 0 ? 3 : kind == 2 ? 7 : 1;
+    f.emitters.pitch_x = Millimetre(kind == 3 ? pick(180, 320) : pick(20, 36));
+    f.emitters.pitch_y = Millimetre(pick(20, 36));
+    f.emitters.size = Millimetre(kind == 3 ? 70 : 16);
     f.flux = PhotonFlux(pick(60, 250));
     f.beam = pick(0, 1) < 0.3 ? *Beam::table({0, 15, 30, 38, 50, 65, 80, 90},
                                              {0.72, 0.8, 0.96, 1.0, 0.72, 0.28, 0.05, 0.0})
@@ -129,7 +129,7 @@ void measure(std::uint64_t seed, Report& report) {
     }
     for (const auto& [run, plane, reading, effect, slips] : planted) wrong.insert({run, plane, reading});
     std::set<std::tuple<std::size_t, std::size_t, std::size_t>> by_fit;
-    if (const auto fit = fitFixture(bench, {0, 1, 2})) {
+    if (const auto fit = fitFixture(bench, {bench.runs[0].id, bench.runs[1].id, bench.runs[2].id})) {
         for (std::size_t r = 0; r < bench.runs.size(); ++r)
             for (std::size_t p = 0; p < bench.runs[r].planes.size(); ++p) {
                 const auto& plane = bench.runs[r].planes[p];

@@ -36,10 +36,10 @@ Invented invent(int number, std::mt19937_64& random) {
     f.length = Millimetre(200);
     f.width = Millimetre(120);
     const auto lattice = [&](int columns, int rows, double pitch, double size) {
-        f.emitter_columns = columns;
-        f.emitter_rows = rows;
-        f.emitter_pitch_x = f.emitter_pitch_y = Millimetre(pitch);
-        f.emitter_size = Millimetre(size);
+        f.emitters.columns = columns;
+        f.emitters.rows = rows;
+        f.emitters.pitch_x = f.emitters.pitch_y = Millimetre(pitch);
+        f.emitters.size = Millimetre(size);
     };
     switch (number % 5) {
         case 0:
@@ -152,10 +152,10 @@ Verdicts verdictsOf(const ReadBench& bench, const FitResult& fit) {
     return out;
 }
 
-std::vector<std::size_t> runsWithReadings(const Bench& bench) {
-    std::vector<std::size_t> runs;
-    for (std::size_t i = 0; i < bench.runs.size(); ++i)
-        if (!bench.runs[i].planes.empty()) runs.push_back(i);
+std::vector<Id> runsWithReadings(const Bench& bench) {
+    std::vector<Id> runs;
+    for (const auto& run : bench.runs)
+        if (!run.planes.empty()) runs.push_back(run.id);
     return runs;
 }
 

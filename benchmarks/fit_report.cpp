@@ -39,11 +39,11 @@ Invented invent(int number, std::mt19937_64& random) {
     f.name = "invented " + std::to_string(number);
     f.flux = PhotonFlux(pick(random, 60, 250));
     const auto lattice = [&](int columns, int rows, double pitch_x, double pitch_y, double size) {
-        f.emitter_columns = columns;
-        f.emitter_rows = rows;
-        f.emitter_pitch_x = Millimetre(pitch_x);
-        f.emitter_pitch_y = Millimetre(pitch_y);
-        f.emitter_size = Millimetre(size);
+        f.emitters.columns = columns;
+        f.emitters.rows = rows;
+        f.emitters.pitch_x = Millimetre(pitch_x);
+        f.emitters.pitch_y = Millimetre(pitch_y);
+        f.emitters.size = Millimetre(size);
     };
     switch (number % 5) {
         case 0:
@@ -188,7 +188,7 @@ Score trial(int number, std::uint64_t seed, std::vector<double>& pooled) {
 /// What one more reading costs a fit of 324.
 void oneMore() {
     auto bench = demoReadings(20261124);
-    const std::vector<std::size_t> runs{0, 1, 2};
+    const std::vector<Id> runs{1, 2, 3};
     auto& plane = bench.runs[2].planes[2];
     std::erase_if(plane.readings, [](const Reading& reading) { return !reading.counts(); });
     const auto reading = plane.readings.back();
@@ -198,7 +198,7 @@ void oneMore() {
     const auto start = std::chrono::steady_clock::now();
     constexpr int kTimes = 20;
     for (int i = 0; i < kTimes; ++i)
-        if (!stream->add(2, plane.depth, reading)) return;
+        if (!stream->add(3, plane.depth, reading)) return;
     std::printf(
         "one more reading: %.1f ms\n",
         std::chrono::duration<double>(std::chrono::steady_clock::now() - start).count() * 1e3 / kTimes);

@@ -87,9 +87,9 @@ std::vector<ReadingRow> manyRows() {
         for (int depth = 1; depth <= 5; ++depth)
             for (const auto cell : serpentine(grid)) {
                 ReadingRow row;
-                row.run = fmt::format("run {}", run);
+                row.run.label = fmt::format("run {}", run);
                 row.fixture = fmt::format("Fixture {}", run / 20);
-                row.height = Millimetre(100.0 + 10.0 * (run % 20));
+                row.run.height = Millimetre(100.0 + 10.0 * (run % 20));
                 row.depth = Millimetre(100.0 * depth);
                 row.reading.x = Millimetre(grid.xs_mm[static_cast<std::size_t>(cell.column)]);
                 row.reading.y = Millimetre(grid.ys_mm[static_cast<std::size_t>(cell.row)]);
@@ -126,24 +126,25 @@ void changes(const QString& path) {
         for (int turn = 0; turn < 3; ++turn) QCoreApplication::processEvents();
     };
     settle();
-    for (const auto stage : kStages) {
-        window.showStage(stage);
+    for (const auto& stage : window.stages()) {
+        window.showStage(stage.id);
         settle();
     }
     double worst = 0.0;
-    for (const auto stage : kStages) {
-        window.showStage(stage == StageId::Field ? StageId::Height : StageId::Field);
+    for (const auto& stage : window.stages()) {
+        window.showStage(stage.id == QStringLiteral("field") ? QStringLiteral("height")
+                                                             : QStringLiteral("field"));
         settle();
         const double spent = median(9, [&] {
-            window.showStage(stage);
+            window.showStage(stage.id);
             settle();
         });
         worst = std::max(worst, spent);
-        const auto name = StageBar::nameOf(stage).toLower().toStdString();
+        const auto name = stage.id.toStdString();
         report(("stage_" + name + "_ms").c_str(), ("to stage " + name + ", painted").c_str(), spent, "ms",
                "bar 50");
     }
-    window.showStage(StageId::Field);
+    window.showStage(QStringLiteral("field"));
     settle();
     int step = 1;
     while (session.fitting()) QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents);
@@ -179,8 +180,8 @@ void dragging(const QString& demo) {
     MainWindow window(session);
     window.openProject(demo);
     window.show();
-    window.showStage(StageId::Array);
-    auto* stage = static_cast<ArrayStage*>(window.stageWidget(StageId::Array));
+    window.showStage(QStringLiteral("array"));
+    auto* stage = static_cast<ArrayStage*>(window.stageWidget(QStringLiteral("array")));
     while (session.fitting() || stage->busy() || !stage->light().shown())
         QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents);
     for (int turn = 0; turn < 4; ++turn) QCoreApplication::processEvents();
@@ -225,7 +226,7 @@ void measuring(const QString& demo) {
     auto* meter = owned.get();
     session.setMeter(std::move(owned));
     window.show();
-    window.showStage(StageId::Measure);
+    window.showStage(QStringLiteral("measure"));
     session.chooseHeight(Millimetre(330));
     session.chooseDepth(Millimetre(300));
     meter->stop();

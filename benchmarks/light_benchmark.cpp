@@ -41,10 +41,10 @@ LightScene planner(int fixtures, int columns, int rows, double height) {
     scene.walls = {SceneWall::glass(), SceneWall::glass(), SceneWall::glass(), SceneWall::opaque(0.05)};
     scene.beams = {*Beam::halfAngle(55.0)};
     Fixture body;
-    body.emitter_columns = columns;
-    body.emitter_rows = rows;
-    body.emitter_pitch_x = Millimetre(24.0);
-    body.emitter_pitch_y = Millimetre(24.0);
+    body.emitters.columns = columns;
+    body.emitters.rows = rows;
+    body.emitters.pitch_x = Millimetre(24.0);
+    body.emitters.pitch_y = Millimetre(24.0);
     for (int i = 0; i < fixtures; ++i) {
         SceneFixture fixture;
         fixture.x_mm = scene.length_mm * (i + 1.0) / (fixtures + 1.0);

@@ -91,8 +91,8 @@ Json distrustedJson(const Bench& bench, const FitResult& fit) {
     Json list = Json::array();
     for (const auto& r : fit.residuals)
         if (r.distrusted)
-            list.push_back({{"run", bench.runs[r.run].label},
-                            {"height_mm", bench.runs[r.run].height.value()},
+            list.push_back({{"run", bench.run(r.run).label},
+                            {"height_mm", bench.run(r.run).height.value()},
                             {"depth_mm", r.depth.value()},
                             {"x_mm", r.x.value()},
                             {"y_mm", r.y.value()},
@@ -145,7 +145,7 @@ Json countsJson(const std::vector<CountRow>& rows) {
 }
 
 /// The runs of the first configuration: one model is of one fixture as it was set.
-std::vector<std::size_t> runsOf(const Bench& bench) { return sweepsOf(bench).front().runs; }
+std::vector<Id> runsOf(const Bench& bench) { return sweepsOf(bench).front().runs; }
 
 }  // namespace
 
@@ -188,7 +188,7 @@ Expected<Output> fit(const FitQuestion& q) {
         if (r.distrusted)
             text += fmt::format(
                 "  distrusted: {} at {:g} mm deep, x {:g} y {:g}: {:.1f} read, {:.1f} expected\n",
-                bench->runs[r.run].label, r.depth.value(), r.x.value(), r.y.value(), r.reading, r.model);
+                bench->run(r.run).label, r.depth.value(), r.x.value(), r.y.value(), r.reading, r.model);
     for (const auto& doubt : doubts) text += "  " + doubt + "\n";
     return Output{json.dump(2), text};
 }
@@ -259,13 +259,13 @@ Expected<Output> spacingVerb(const SpacingQuestion& q) {
     Json schools = Json::array();
     std::string text;
     for (const auto& school : answer->schools) {
-        schools.push_back({{"school", school.school},
+        schools.push_back({{"school", wordOf(school.school)},
                            {"centres_mm", school.speaks() ? Json(school.centres_mm) : Json(nullptr)},
                            {"share_pct", school.best * 100.0},
                            {"level_pct", school.level_pct},
                            {"reason", school.reason},
                            {"evidence", evidence}});
-        text += fmt::format("{}: {}\n", school.school, school.reason);
+        text += fmt::format("{}: {}\n", wordOf(school.school), school.reason);
     }
     Json json{{"schools", schools}};
     if (q.fewest_pct) {

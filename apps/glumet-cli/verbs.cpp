@@ -216,7 +216,7 @@ Json schoolJson(const Bench& bench, const Sweep& sweep, const SchoolVerdict& ver
     Json evidence = Json::array();
     for (const auto& row : verdict.evidence)
         evidence.push_back({{"height_mm", row.height.value()}, {"figure", row.figure}, {"words", row.words}});
-    return {{"school", verdict.school},
+    return {{"school", wordOf(verdict.school)},
             {"fixture", nameOf(bench, sweep.configuration.fixture)},
             {"configuration", configurationName(bench, sweep.configuration)},
             {"height_mm", optional(verdict.height)},
@@ -249,8 +249,8 @@ Expected<bool> addClaim(Bench& bench, const std::string& file) {
 }  // namespace
 
 Expected<Output> height(const HeightQuestion& question) {
-    const auto& known = kHeightSchools;
-    if (!question.school.empty() && std::find(known.begin(), known.end(), question.school) == known.end())
+    HeightSchool asked{};
+    if (!question.school.empty() && !readWord(question.school, asked))
         return problem("--school",
                        "\"" + question.school +
                            "\" is not a school: spill-limit, flattest, band-fill, peak-cap, makers-range");
@@ -271,12 +271,12 @@ Expected<Output> height(const HeightQuestion& question) {
     for (const auto& sweep : sweepsOf(*bench)) {
         text += configurationName(*bench, sweep.configuration) + "\n";
         for (const auto& school : heightSchools(*bench, sweep, options)) {
-            if (!question.school.empty() && question.school != school.school) continue;
-            if (school.school == "spill-limit")
+            if (!question.school.empty() && school.school != asked) continue;
+            if (school.school == HeightSchool::SpillLimit)
                 schools.push_back(verdictJson(*bench, sweep, spillLimit(*bench, sweep, options.spill)));
             else
                 schools.push_back(schoolJson(*bench, sweep, school));
-            text += schoolText(school.school, school.height, school.reason);
+            text += schoolText(wordOf(school.school), school.height, school.reason);
         }
     }
     return Output{Json{{"schools", schools}}.dump(2), text};

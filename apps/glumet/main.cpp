@@ -35,10 +35,27 @@ QString demoCopy(const QString& shipped, bool fresh) {
     return copy;
 }
 
-std::optional<StageId> stageNamed(const QString& name) {
-    for (const auto stage : kStages)
-        if (StageBar::nameOf(stage).compare(name, Qt::CaseInsensitive) == 0) return stage;
-    return std::nullopt;
+const StageEntry* stageNamed(const MainWindow& window, const QString& name) {
+    for (const auto& stage : window.stages())
+        if (stage.id.compare(name, Qt::CaseInsensitive) == 0) return &stage;
+    return nullptr;
+}
+
+QString stageIds() {
+    QStringList ids;
+    for (const auto& stage : allStages()) ids << stage.id;
+    return ids.join(QStringLiteral(", "));
+}
+
+/// One picture of the documents a line: its name, then the options that make it.
+void listShots() {
+    for (const auto& stage : allStages())
+        for (const auto& shot : stage.shots) {
+            const QString keys =
+                shot.letters.isEmpty() ? QString() : QStringLiteral(" --keys ") + shot.letters;
+            std::printf("%s --stage %s%s %s\n", qPrintable(stage.id + shot.suffix), qPrintable(stage.id),
+                        qPrintable(keys), qPrintable(shot.options));
+        }
 }
 
 struct Options {
@@ -51,6 +68,7 @@ struct Options {
     QString keys;
     bool paper = false;
     bool startup_only = false;
+    bool list_shots = false;
 };
 
 Options parse(const QApplication& app) {
@@ -66,9 +84,7 @@ Options parse(const QApplication& app) {
     const QCommandLineOption shot(QStringLiteral("screenshot"),
                                   QStringLiteral("render one stage at 1280×800 and exit"),
                                   QStringLiteral("PNG"));
-    const QCommandLineOption stage(QStringLiteral("stage"),
-                                   QStringLiteral("bench, plan, measure, field, height, array or publish"),
-                                   QStringLiteral("NAME"));
+    const QCommandLineOption stage(QStringLiteral("stage"), stageIds(), QStringLiteral("NAME"));
     const QCommandLineOption unit(QStringLiteral("unit"), QStringLiteral("cm, mm or in"),
                                   QStringLiteral("UNIT"), QStringLiteral("cm"));
     const QCommandLineOption select(QStringLiteral("fixture"),
@@ -81,7 +97,9 @@ Options parse(const QApplication& app) {
     const QCommandLineOption startup(
         QStringLiteral("startup-only"),
         QStringLiteral("say ready once the window is painted, then exit; for benchmarks"));
-    parser.addOptions({demo, shot, stage, unit, select, keys, paper, startup});
+    const QCommandLineOption shots(QStringLiteral("list-shots"),
+                                   QStringLiteral("name the pictures of the documents and exit"));
+    parser.addOptions({demo, shot, stage, unit, select, keys, paper, startup, shots});
     parser.process(app);
     return {parser.value(demo),
             parser.value(shot),
@@ -91,7 +109,8 @@ Options parse(const QApplication& app) {
             parser.value(select),
             parser.value(keys),
             parser.isSet(paper),
-            parser.isSet(startup)};
+            parser.isSet(startup),
+            parser.isSet(shots)};
 }
 
 void chooseFixture(Session& session, const QString& name) {
@@ -106,9 +125,9 @@ void chooseFixture(Session& session, const QString& name) {
 /// The first plane with points left to read.
 void resumeBrokenOff(Session& session) {
     for (const auto index : session.sweep()->runs)
-        for (const auto& plane : session.bench().runs[index].planes)
+        for (const auto& plane : session.bench().run(index).planes)
             if (planeProgress(plane) < 1.0) {
-                session.chooseHeight(session.bench().runs[index].height);
+                session.chooseHeight(session.bench().run(index).height);
                 session.chooseDepth(plane.depth);
                 return;
             }
@@ -153,11 +172,9 @@ int main(int argc, char** argv) {
     QApplication app(argc, argv);
     QApplication::setApplicationName(QStringLiteral("glumet"));
     const Options options = parse(app);
-    const auto stage =
-        options.stage.isEmpty() ? StageId::Field : stageNamed(options.stage).value_or(StageId::Field);
-    if (!options.stage.isEmpty() && !stageNamed(options.stage)) {
-        std::fprintf(stderr, "glumet: there is no stage \"%s\"\n", qPrintable(options.stage));
-        return 2;
+    if (options.list_shots) {
+        listShots();
+        return 0;
     }
     Session session([] { return QDateTime::currentDateTime().toString(Qt::ISODate); });
     session.setDark(!options.paper);
@@ -165,17 +182,21 @@ int main(int argc, char** argv) {
                     : options.unit == QLatin1String("mm") ? LengthUnit::Mm
                                                           : LengthUnit::Cm);
     MainWindow window(session);
+    const auto* stage = stageNamed(window, options.stage.isEmpty() ? QStringLiteral("field") : options.stage);
+    if (stage == nullptr) {
+        std::fprintf(stderr, "glumet: there is no stage \"%s\"\n", qPrintable(options.stage));
+        return 2;
+    }
     const bool shot = !options.shot.isEmpty();
     QString file = options.demo.isEmpty() ? options.file : demoCopy(options.demo, shot);
     if (!options.demo.isEmpty()) session.setMeter(std::make_unique<SimulatedMeter>(kDemoSeed));
     if (!file.isEmpty() && !window.openProject(file) && shot) return 1;
     if (!options.select.isEmpty()) chooseFixture(session, options.select);
     // A shown demonstration goes where the work is: the run that was broken off.
-    if (!options.demo.isEmpty() && stage == StageId::Measure && session.sweep() != nullptr)
-        resumeBrokenOff(session);
+    if (!options.demo.isEmpty() && stage->resumes && session.sweep() != nullptr) resumeBrokenOff(session);
     std::optional<FirstPaint> first_paint;
     if (options.startup_only) first_paint.emplace(window);
-    window.showStage(stage);
+    window.showStage(stage->id);
     window.show();
     if (shot) {
         const int code = takeShot(window, session, options.shot, options.keys);

@@ -163,12 +163,12 @@ Expected<FixtureFile> readFixtureFile(std::string_view bytes) {
         if (json.contains("name")) f.name = json.at("name").get<std::string>();
         f.length = Millimetre(optionalNumber(json, "length_mm", 0.0));
         f.width = Millimetre(optionalNumber(json, "width_mm", 0.0));
-        f.emitter_columns = static_cast<int>(optionalNumber(json, "emitter_columns", 1));
-        f.emitter_rows = static_cast<int>(optionalNumber(json, "emitter_rows", 1));
-        f.emitter_pitch_x = Millimetre(optionalNumber(json, "emitter_pitch_x_mm", 0.0));
-        f.emitter_pitch_y = Millimetre(optionalNumber(json, "emitter_pitch_y_mm", 0.0));
-        f.emitter_size = Millimetre(optionalNumber(json, "emitter_size_mm", 0.0));
-        if (f.emitter_columns < 1 || f.emitter_rows < 1 || f.emitter_columns * f.emitter_rows > 4000)
+        f.emitters.columns = static_cast<int>(optionalNumber(json, "emitter_columns", 1));
+        f.emitters.rows = static_cast<int>(optionalNumber(json, "emitter_rows", 1));
+        f.emitters.pitch_x = Millimetre(optionalNumber(json, "emitter_pitch_x_mm", 0.0));
+        f.emitters.pitch_y = Millimetre(optionalNumber(json, "emitter_pitch_y_mm", 0.0));
+        f.emitters.size = Millimetre(optionalNumber(json, "emitter_size_mm", 0.0));
+        if (f.emitters.columns < 1 || f.emitters.rows < 1 || f.emitters.columns * f.emitters.rows > 4000)
             return problem("emitter_columns", "times emitter_rows must lie between 1 and 4000");
         if (const double watt = optionalNumber(json, "rated_power_w", 0.0); watt > 0.0)
             f.rated_power = Watt(watt);

@@ -241,10 +241,10 @@ void addBlock(const SheetBlock& block, const SheetAnswers& answers, std::vector<
         for (std::size_t column = 0; column < block.rows[typed].size(); ++column) {
             const auto from_front = answers.top_row_is_back ? count - 1 - typed : typed;
             ReadingRow row;
-            row.run = answers.run;
+            row.run.label = answers.run;
             row.fixture = answers.fixture;
             row.tank = answers.tank;
-            row.height = block.height ? *block.height : *answers.height;
+            row.run.height = block.height ? *block.height : *answers.height;
             row.depth = block.depth ? *block.depth : *answers.depth;
             row.reading.x = pitch_x * (static_cast<double>(column) + 0.5);
             row.reading.y = pitch_y * (static_cast<double>(from_front) + 0.5);

@@ -7,26 +7,62 @@
 #include <cmath>
 #include <map>
 #include <set>
+#include <tuple>
+
+#include "core/bench/descriptions.h"
 
 namespace glumet {
 namespace {
 
 constexpr std::array kRequired{"run", "fixture", "height_mm", "depth_mm", "x_mm", "y_mm", "ppfd"};
-constexpr std::array kOptional{"ppfd_min",  "ppfd_max", "samples",  "sd",        "preset", "accessory",
-                               "level_pct", "power_w",  "fixtures", "placement", "meter",  "flag",
-                               "note",      "time",     "tank",     "water"};
 constexpr const char* kSuperseded = "superseded";
 
-std::string waterWord(WaterState water) {
-    switch (water) {
-        case WaterState::Still:
-            return "still";
-        case WaterState::Moving:
-            return "moving";
-        case WaterState::Dry:
-            return "dry";
-    }
-    return "still";
+/// The columns in the order they are written: what a run is set to, and what a reading holds.
+constexpr auto columnsOfRow() {
+    const auto reading = [](auto member) {
+        return [member](auto& row) -> auto& { return row.reading.*member; };
+    };
+    const auto run = [](auto member) {
+        return [member](auto& row) -> auto& { return row.run.*member; };
+    };
+    return std::tuple{fieldAt("run", run(&Run::label)),
+                      field("fixture", &ReadingRow::fixture),
+                      fieldAt("height_mm", run(&Run::height)).moreThan(0),
+                      field("depth_mm", &ReadingRow::depth).atLeast(0),
+                      fieldAt("x_mm", reading(&Reading::x)).atLeast(0),
+                      fieldAt("y_mm", reading(&Reading::y)).atLeast(0),
+                      fieldAt("ppfd", reading(&Reading::mean)).atLeast(0),
+                      fieldAt("ppfd_min", reading(&Reading::min)).atLeast(0),
+                      fieldAt("ppfd_max", reading(&Reading::max)).atLeast(0),
+                      fieldAt("samples", reading(&Reading::samples)).atLeast(1),
+                      fieldAt("sd", reading(&Reading::sd)).atLeast(0),
+                      field("preset", &ReadingRow::preset),
+                      field("accessory", &ReadingRow::accessory),
+                      fieldAt("level_pct", run(&Run::level_pct)).atLeast(0),
+                      fieldAt("power_w", reading(&Reading::power)).atLeast(0),
+                      fieldAt("fixtures", run(&Run::fixtures)).atLeast(1).atMost(1000),
+                      fieldAt("placement", run(&Run::placement)),
+                      field("meter", &ReadingRow::meter),
+                      fieldAt("flag", reading(&Reading::flag)),
+                      fieldAt("note", reading(&Reading::note)),
+                      fieldAt("time", reading(&Reading::time)),
+                      field("tank", &ReadingRow::tank),
+                      fieldAt("water", run(&Run::water))};
+}
+
+template <class Work>
+void forEachCell(Work&& work) {
+    std::apply([&](const auto&... column) { (work(column), ...); }, columnsOfRow());
+}
+
+/// "still, moving or dry".
+template <Worded E>
+std::string wordList(E) {
+    std::string list;
+    const auto& words = WordsOf<E>::value;
+    for (std::size_t i = 0; i < words.size(); ++i)
+        list += std::string(i == 0 ? "" : i + 1 == words.size() ? " or " : ", ") + words[i].second;
+    return list;
 }
 
 /// One row being read: finds cells by column name and notes what is wrong.
@@ -41,27 +77,46 @@ class RowReader {
         return at == columns_.end() ? std::string() : row_.cells[at->second];
     }
 
-    std::optional<double> optionalNumber(const std::string& column, double least) {
-        const auto cell = word(column);
+    /// The number in a cell; nothing for an empty one, and blame for one that is not in the column's range.
+    template <class Column>
+    std::optional<double> number(const Column& column) {
+        const auto cell = word(column.key);
         if (cell.empty()) return std::nullopt;
         const auto number = cellNumber(text_, cell);
         if (!number) {
-            blame(column, fmt::format("\"{}\" is not a number", cell.substr(0, 40)));
+            blame(column.key, fmt::format("\"{}\" is not a number", cell.substr(0, 40)));
             return std::nullopt;
         }
-        if (*number < least) {
-            blame(column, fmt::format("{} is below {}", cell, least));
-            return std::nullopt;
-        }
-        return number;
+        if (column.holds(*number)) return number;
+        if (*number > column.most)
+            blame(column.key, fmt::format("{} is above {}", cell, column.most));
+        else
+            blame(column.key, column.above ? fmt::format("must be above {}", column.least)
+                                           : fmt::format("{} is below {}", cell, column.least));
+        return std::nullopt;
     }
 
-    double number(const std::string& column, double least) {
-        if (word(column).empty()) {
-            blame(column, "is empty");
-            return 0.0;
+    template <class Column>
+    void read(const Column& column, ReadingRow& row) {
+        using Value = ValueOf<ReadingRow, Column>;
+        auto& value = column.access(row);
+        if constexpr (std::is_same_v<Value, std::string>) {
+            value = word(column.key);
+        } else if constexpr (Spelled<Value>) {
+            value = Value::of(word(column.key));
+        } else if constexpr (Worded<Value>) {
+            const auto cell = word(column.key);
+            if (!cell.empty() && !readWord(cell, value)) blame(column.key, "must be " + wordList(value));
+        } else if constexpr (std::is_same_v<Value, int>) {
+            const auto whole = number(column);
+            if (whole && *whole != std::floor(*whole)) return blame(column.key, "is not a whole number");
+            if (whole) value = static_cast<int>(*whole);
+        } else if constexpr (requires { value.reset(); }) {
+            if (const auto found = number(column)) value = typename Value::value_type(*found);
+        } else {
+            if (word(column.key).empty()) return blame(column.key, "is empty");
+            value = Value(number(column).value_or(0.0));
         }
-        return optionalNumber(column, least).value_or(0.0);
     }
 
     void blame(const std::string& column, std::string what) {
@@ -77,72 +132,24 @@ class RowReader {
     std::vector<Problem> problems_;
 };
 
-std::optional<Ppfd> asPpfd(std::optional<double> value) {
-    return value ? std::optional(Ppfd(*value)) : std::nullopt;
-}
-
-void readFlag(RowReader& in, Reading& reading) {
-    reading.flag = in.word("flag");
+/// An earlier value of its point says so before its own flag.
+void readSuperseded(Reading& reading) {
     const std::string mark = kSuperseded;
-    if (!reading.flag.starts_with(mark)) return;
+    auto& remark = reading.flag.remark;
+    if (!remark.starts_with(mark)) return;
     reading.superseded = true;
-    reading.flag = reading.flag.size() > mark.size() ? reading.flag.substr(mark.size() + 1) : "";
-}
-
-void readReading(RowReader& in, Reading& reading) {
-    reading.x = Millimetre(in.number("x_mm", 0.0));
-    reading.y = Millimetre(in.number("y_mm", 0.0));
-    reading.mean = Ppfd(in.number("ppfd", 0.0));
-    reading.min = asPpfd(in.optionalNumber("ppfd_min", 0.0));
-    reading.max = asPpfd(in.optionalNumber("ppfd_max", 0.0));
-    reading.sd = in.optionalNumber("sd", 0.0);
-    reading.samples = in.optionalNumber("samples", 1.0);
-    if (const auto power = in.optionalNumber("power_w", 0.0)) reading.power = Watt(*power);
-    reading.note = in.word("note");
-    reading.time = in.word("time");
-    readFlag(in, reading);
-    if (reading.min && *reading.min > reading.mean) in.blame("ppfd_min", "is above ppfd");
-    if (reading.max && *reading.max < reading.mean) in.blame("ppfd_max", "is below ppfd");
-}
-
-void readCount(RowReader& in, ReadingRow& row) {
-    const auto count = in.optionalNumber("fixtures", 1.0);
-    if (!count) return;
-    if (*count != std::floor(*count) || *count > 1000.0)
-        in.blame("fixtures", "is not a whole number up to 1000");
-    else
-        row.fixtures = static_cast<int>(*count);
-}
-
-void readWater(RowReader& in, ReadingRow& row) {
-    const auto word = in.word("water");
-    if (word.empty() || word == "still") return;
-    if (word == "moving")
-        row.water = WaterState::Moving;
-    else if (word == "dry")
-        row.water = WaterState::Dry;
-    else
-        in.blame("water", "must be still, moving or dry");
+    reading.flag = Flag::of(remark.size() > mark.size() ? remark.substr(mark.size() + 1) : "");
 }
 
 ReadingRow readRow(RowReader& in) {
     ReadingRow row;
-    row.run = in.word("run");
-    row.fixture = in.word("fixture");
-    if (row.run.empty()) in.blame("run", "is empty");
+    forEachCell([&](const auto& column) { in.read(column, row); });
+    if (row.run.label.empty()) in.blame("run", "is empty");
     if (row.fixture.empty()) in.blame("fixture", "is empty");
-    row.height = Millimetre(in.number("height_mm", 0.0));
-    if (in.problems().empty() && row.height.value() <= 0.0) in.blame("height_mm", "must be above 0");
-    row.depth = Millimetre(in.number("depth_mm", 0.0));
-    row.preset = in.word("preset");
-    row.accessory = in.word("accessory");
-    row.level_pct = in.optionalNumber("level_pct", 0.0);
-    row.placement = in.word("placement");
-    row.meter = in.word("meter");
-    row.tank = in.word("tank");
-    readCount(in, row);
-    readWater(in, row);
-    readReading(in, row.reading);
+    auto& reading = row.reading;
+    readSuperseded(reading);
+    if (reading.min && *reading.min > reading.mean) in.blame("ppfd_min", "is above ppfd");
+    if (reading.max && *reading.max < reading.mean) in.blame("ppfd_max", "is below ppfd");
     return row;
 }
 
@@ -157,9 +164,10 @@ std::optional<Problem> columnProblem(const TextRow& header) {
     return std::nullopt;
 }
 
-bool isKnown(const std::string& column) {
-    return std::find(kRequired.begin(), kRequired.end(), column) != kRequired.end() ||
-           std::find(kOptional.begin(), kOptional.end(), column) != kOptional.end();
+bool isKnown(const std::string& name) {
+    bool known = false;
+    forEachCell([&](const auto& column) { known = known || name == column.key; });
+    return known;
 }
 
 std::string quoted(const std::string& cell) {
@@ -174,43 +182,38 @@ std::string quoted(const std::string& cell) {
     return out + "\"";
 }
 
-std::string numberCell(std::optional<double> value) {
-    return value ? fmt::format("{}", *value) : std::string();
-}
-std::string ppfdCell(std::optional<Ppfd> value) {
-    return value ? fmt::format("{}", value->value()) : std::string();
+template <class Value>
+std::string cellOf(const Value& value) {
+    if constexpr (std::is_same_v<Value, std::string>)
+        return value;
+    else if constexpr (Spelled<Value>)
+        return value.text();
+    else if constexpr (Worded<Value>)
+        return wordOf(value);
+    else if constexpr (requires { value.has_value(); })
+        return value ? cellOf(*value) : std::string();
+    else if constexpr (requires { value.value(); })
+        return fmt::format("{}", value.value());
+    else
+        return fmt::format("{}", value);
 }
 
 std::string flagCell(const Reading& reading) {
-    if (!reading.superseded) return reading.flag;
-    return reading.flag.empty() ? kSuperseded : std::string(kSuperseded) + " " + reading.flag;
+    const auto flag = reading.flag.text();
+    if (!reading.superseded) return flag;
+    return flag.empty() ? kSuperseded : std::string(kSuperseded) + " " + flag;
 }
 
 std::vector<std::string> cellsOf(const ReadingRow& row) {
-    const auto& r = row.reading;
-    return {row.run,
-            row.fixture,
-            fmt::format("{}", row.height.value()),
-            fmt::format("{}", row.depth.value()),
-            fmt::format("{}", r.x.value()),
-            fmt::format("{}", r.y.value()),
-            fmt::format("{}", r.mean.value()),
-            ppfdCell(r.min),
-            ppfdCell(r.max),
-            numberCell(r.samples),
-            numberCell(r.sd),
-            row.preset,
-            row.accessory,
-            numberCell(row.level_pct),
-            r.power ? fmt::format("{}", r.power->value()) : "",
-            fmt::format("{}", row.fixtures),
-            row.placement,
-            row.meter,
-            flagCell(r),
-            r.note,
-            r.time,
-            row.tank,
-            waterWord(row.water)};
+    std::vector<std::string> cells;
+    forEachCell([&](const auto& column) {
+        using Value = ValueOf<ReadingRow, std::decay_t<decltype(column)>>;
+        if constexpr (std::is_same_v<Value, Flag>)
+            cells.push_back(flagCell(row.reading));
+        else
+            cells.push_back(cellOf(column.access(row)));
+    });
+    return cells;
 }
 
 void appendLine(std::string& out, const std::vector<std::string>& cells) {
@@ -282,8 +285,8 @@ std::string writeReadings(const std::vector<ReadingRow>& rows) {
     std::set<std::string> extra;
     for (const auto& row : rows)
         for (const auto& [name, value] : row.reading.extra) extra.insert(name);
-    std::vector<std::string> header(kRequired.begin(), kRequired.end());
-    header.insert(header.end(), kOptional.begin(), kOptional.end());
+    std::vector<std::string> header;
+    forEachCell([&](const auto& column) { header.emplace_back(column.key); });
     header.insert(header.end(), extra.begin(), extra.end());
     std::string out;
     appendLine(out, header);

@@ -1,13 +1,12 @@
 #include "project/project.h"
 
 #include <algorithm>
-#include <cmath>
+#include <map>
 #include <stdexcept>
-#include <unordered_map>
 
 #include "core/bench/grid.h"
 #include "core/bench/sweep.h"
-#include "project/row_codec.h"
+#include "project/described_rows.h"
 #include "project/schema.h"
 
 namespace glumet {
@@ -15,19 +14,6 @@ namespace {
 
 Problem notStored(const QString& why) {
     return {"", QStringLiteral("could not be stored: %1").arg(why).toStdString()};
-}
-
-const QStringList& columnsOf(const QString& name) {
-    for (const auto& table : editableTables())
-        if (table.name == name) return table.columns;
-    throw SqlFault{QStringLiteral("no such table")};
-}
-
-QString insertStatement(const QString& table) {
-    const auto& columns = columnsOf(table);
-    const QStringList marks(columns.size(), QStringLiteral("?"));
-    return QStringLiteral("INSERT INTO %1(%2) VALUES(%3)")
-        .arg(table, columns.join(QLatin1Char(',')), marks.join(QLatin1Char(',')));
 }
 
 struct PlaneRef {
@@ -40,10 +26,6 @@ PlaneRef findPlane(Bench& bench, Id id) {
         for (auto& plane : run.planes)
             if (plane.id == id) return {&run, &plane};
     return {};
-}
-
-bool samePoint(const Reading& a, const Reading& b) {
-    return std::abs((a.x - b.x).value()) <= kSamePointMm && std::abs((a.y - b.y).value()) <= kSamePointMm;
 }
 
 }  // namespace
@@ -92,79 +74,67 @@ Expected<Id> Project::edit(const QString& title, Work work) {
     }
 }
 
-Id Project::insert(const QString& table, const QVariantList& values) const {
-    return file_.run(insertStatement(table), values).lastInsertId().toLongLong();
-}
-
-Id Project::put(const QString& table, Id id, const QVariantList& values) const {
-    if (id <= 0) return insert(table, values);
-    const QStringList set = columnsOf(table);
-    file_.run(
-        QStringLiteral("UPDATE %1 SET %2 = ? WHERE id = ?").arg(table, set.join(QStringLiteral(" = ?, "))),
-        values + QVariantList{static_cast<qlonglong>(id)});
+/// An edit after which the bench is read again.
+template <class Work>
+Expected<Id> Project::rewrite(const QString& title, Work work) {
+    auto id = edit(title, std::move(work));
+    if (!id) return id;
+    reload();
+    emit changed();
     return id;
 }
 
 template <class T>
-Expected<Id> Project::saveIn(const QString& table, const T& item, const QString& title) {
-    auto id = edit(title, [&] { return put(table, item.id, valuesOf(item)); });
-    if (!id) return id;
-    reload();
-    emit changed();
-    return id;
+Expected<Id> Project::saveOne(const T& item, const QString& title) {
+    return rewrite(title, [&] {
+        described::StoredIds ids;
+        return described::store(file_, item, 0, ids);
+    });
 }
 
 Expected<Id> Project::save(const Tank& tank) {
-    return saveIn(QStringLiteral("tank"), tank, tr("tank %1").arg(QString::fromStdString(tank.name)));
+    return saveOne(tank, tr("tank %1").arg(QString::fromStdString(tank.name)));
 }
 Expected<Id> Project::save(const Fixture& fixture) {
-    return saveIn(QStringLiteral("fixture"), fixture,
-                  tr("fixture %1").arg(QString::fromStdString(fixture.name)));
+    return saveOne(fixture, tr("fixture %1").arg(QString::fromStdString(fixture.name)));
 }
 Expected<Id> Project::save(const Accessory& accessory) {
-    return saveIn(QStringLiteral("accessory"), accessory,
-                  tr("accessory %1").arg(QString::fromStdString(accessory.name)));
+    return saveOne(accessory, tr("accessory %1").arg(QString::fromStdString(accessory.name)));
 }
 Expected<Id> Project::save(const MeterProfile& meter) {
-    return saveIn(QStringLiteral("meter"), meter, tr("meter %1").arg(QString::fromStdString(meter.name)));
+    return saveOne(meter, tr("meter %1").arg(QString::fromStdString(meter.name)));
 }
-
-Id Project::putRun(const Run& run) const {
-    const Id run_id = put(QStringLiteral("run"), run.id, valuesOf(run));
-    for (const auto& plane : run.planes)
-        if (plane.id <= 0) insert(QStringLiteral("plane"), valuesOf(plane, run_id));
-    return run_id;
-}
-
 Expected<Id> Project::save(const Run& run) {
-    return saveRuns({run}, tr("run %1").arg(QString::fromStdString(run.label)));
+    return saveOne(run, tr("run %1").arg(QString::fromStdString(run.label)));
+}
+Expected<Id> Project::save(const CommissionCheck& check) {
+    return saveOne(check, tr("check before the first reading"));
 }
 
-Expected<Id> Project::saveRuns(const std::vector<Run>& runs, const QString& title) {
-    auto id = edit(title, [&] {
+Expected<Id> Project::addRuns(const NewRuns& added, const QString& title) {
+    return rewrite(title, [&] {
+        described::StoredIds ids;
+        std::map<Id, Fixture> fixtures;
+        for (const auto& [id, preset] : added.presets) {
+            const auto* known = byId(bench_.fixtures, id);
+            if (known == nullptr) throw SqlFault{tr("the fixture is gone")};
+            fixtures.try_emplace(id, *known).first->second.presets.push_back(preset);
+        }
+        for (auto& [id, fixture] : fixtures) {
+            linkPresets(fixture);
+            described::store(file_, fixture, 0, ids);
+        }
         Id first = 0;
-        for (const auto& run : runs) {
-            const Id run_id = putRun(run);
-            if (first == 0) first = run_id;
+        for (const auto& run : added.runs) {
+            const Id id = described::store(file_, run, 0, ids);
+            if (first == 0) first = id;
         }
         return first;
     });
-    if (!id) return id;
-    reload();
-    emit changed();
-    return id;
-}
-
-Expected<Id> Project::save(const CommissionCheck& check) {
-    return saveIn(QStringLiteral("commission"), check, tr("check before the first reading"));
 }
 
 Expected<Id> Project::saveMethod(const QString& title, const Method& method) {
-    auto id = edit(tr("method"), [&] { return put(QStringLiteral("project"), 1, valuesOf(title, method)); });
-    if (!id) return id;
-    reload();
-    emit changed();
-    return id;
+    return saveOne(ProjectHead{1, title.toStdString(), method}, tr("method"));
 }
 
 Expected<Id> Project::take(Id plane, const Reading& reading) {
@@ -178,7 +148,10 @@ Expected<Id> Project::take(Id plane, const Reading& reading) {
         for (const auto other : earlier)
             file_.run(QStringLiteral("UPDATE reading SET superseded = 1 WHERE id = ?"),
                       {static_cast<qlonglong>(other)});
-        return insert(QStringLiteral("reading"), valuesOf(reading, plane));
+        described::StoredIds ids;
+        auto fresh = reading;
+        fresh.id = 0;
+        return described::store(file_, fresh, plane, ids);
     });
     if (!id) return id;
     auto& readings = findPlane(bench_, plane).plane->readings;
@@ -191,29 +164,25 @@ Expected<Id> Project::take(Id plane, const Reading& reading) {
     return id;
 }
 
-Expected<Id> Project::setFlag(Id reading, const QString& flag) {
+Expected<Id> Project::setFlag(Id reading, const Flag& flag) {
     auto id = edit(tr("mark"), [&] {
         file_.run(QStringLiteral("UPDATE reading SET flag = ? WHERE id = ?"),
-                  {flag, static_cast<qlonglong>(reading)});
+                  {QString::fromStdString(flag.text()), static_cast<qlonglong>(reading)});
         return reading;
     });
     if (!id) return id;
     for (auto& run : bench_.runs)
         for (auto& plane : run.planes)
-            if (auto* found = byId(plane.readings, reading)) found->flag = flag.toStdString();
+            if (auto* found = byId(plane.readings, reading)) found->flag = flag;
     emit changed();
     return id;
 }
 
 Expected<Id> Project::removeRun(Id run) {
-    auto id = edit(tr("removal of a run"), [&] {
+    return rewrite(tr("removal of a run"), [&] {
         file_.run(QStringLiteral("DELETE FROM run WHERE id = ?"), {static_cast<qlonglong>(run)});
         return run;
     });
-    if (!id) return id;
-    reload();
-    emit changed();
-    return id;
 }
 
 int Project::schemaVersion() { return kSchemaVersion; }
@@ -240,51 +209,10 @@ bool Project::redo() {
     return true;
 }
 
-namespace {
-
-/// Writes the new elements of a list and notes what their provisional ids became.
-template <class T, class Insert>
-void storeNew(const std::vector<T>& items, Insert insert, std::unordered_map<Id, Id>& ids) {
-    for (const auto& item : items)
-        if (item.id < 0) ids[item.id] = insert(item);
-}
-
-Id stored(const std::unordered_map<Id, Id>& ids, Id id) {
-    const auto at = ids.find(id);
-    return at == ids.end() ? id : at->second;
-}
-
-}  // namespace
-
-void Project::store(const Bench& after, const std::vector<Id>& superseded) {
-    std::unordered_map<Id, Id> ids;
-    const auto inserter = [&](const char* table) {
-        return [this, table](const auto& item) { return insert(QString::fromLatin1(table), valuesOf(item)); };
-    };
-    storeNew(after.tanks, inserter("tank"), ids);
-    storeNew(after.fixtures, inserter("fixture"), ids);
-    storeNew(after.accessories, inserter("accessory"), ids);
-    storeNew(after.meters, inserter("meter"), ids);
-    auto add_reading = file_.prepare(insertStatement(QStringLiteral("reading")));
-    for (auto run : after.runs) {
-        run.fixture = stored(ids, run.fixture);
-        run.accessory = stored(ids, run.accessory);
-        run.tank = stored(ids, run.tank);
-        run.meter = stored(ids, run.meter);
-        const Id run_id = run.id < 0 ? insert(QStringLiteral("run"), valuesOf(run)) : run.id;
-        if (run.id < 0) ids[run.id] = run_id;
-        for (const auto& plane : run.planes) {
-            const Id plane_id =
-                plane.id < 0 ? insert(QStringLiteral("plane"), valuesOf(plane, run_id)) : plane.id;
-            for (const auto& reading : plane.readings)
-                if (reading.id <= 0) ProjectFile::runAgain(add_reading, valuesOf(reading, plane_id));
-        }
-    }
-    for (auto check : after.checks) {
-        if (check.id > 0) continue;
-        check.run = stored(ids, check.run);
-        insert(QStringLiteral("commission"), valuesOf(check));
-    }
+void Project::storeAdded(const Bench& after, const std::vector<Id>& superseded) {
+    described::StoredIds ids;
+    forEachChildren(of<Bench>,
+                    [&](const auto& part) { described::storeNew(file_, part.access(after), 0, ids); });
     for (const auto id : superseded)
         file_.run(QStringLiteral("UPDATE reading SET superseded = 1 WHERE id = ?"),
                   {static_cast<qlonglong>(id)});
@@ -296,14 +224,7 @@ Expected<MergeReport> Project::importRows(const std::vector<ReadingRow>& rows, c
 
 namespace {
 
-template <class T>
-void adoptNamed(const std::vector<T>& described, std::vector<T>& known) {
-    for (const auto& item : described) {
-        const auto same = [&](const T& other) { return other.name == item.name; };
-        if (std::none_of(known.begin(), known.end(), same)) known.push_back(item);
-    }
-}
-
+/// The described entity of that name, or the one the project knows.
 template <class T>
 Id idByName(const std::vector<T>& described, const std::vector<T>& known, Id id) {
     const auto* item = byId(described, id);
@@ -313,6 +234,25 @@ Id idByName(const std::vector<T>& described, const std::vector<T>& known, Id id)
     return 0;
 }
 
+template <class T>
+void adoptNamed(const std::vector<T>& described, std::vector<T>& known) {
+    for (const auto& item : described) {
+        const auto same = [&](const T& other) { return other.name == item.name; };
+        if (std::none_of(known.begin(), known.end(), same)) known.push_back(item);
+    }
+}
+
+/// A fixture the project knows gains the presets that runs are described with.
+Id adoptPreset(const Bench& description, Fixture& known, Id preset) {
+    const auto* described = presetById(description, preset);
+    if (described == nullptr) return 0;
+    for (const auto& other : known.presets)
+        if (other.name == described->name) return other.id;
+    known.presets.push_back({described->id, described->name, {}});
+    linkPresets(known);
+    return described->id;
+}
+
 /// The described runs with their references turned to the elements the project knows.
 void adoptRuns(const Bench& description, Bench& bench) {
     for (auto run : description.runs) {
@@ -320,6 +260,8 @@ void adoptRuns(const Bench& description, Bench& bench) {
         run.accessory = idByName(description.accessories, bench.accessories, run.accessory);
         run.tank = idByName(description.tanks, bench.tanks, run.tank);
         run.meter = idByName(description.meters, bench.meters, run.meter);
+        if (auto* fixture = byId(bench.fixtures, run.fixture))
+            run.preset = adoptPreset(description, *fixture, run.preset);
         const auto same = [&](const Run& other) {
             return other.label == run.label && other.height == run.height &&
                    configurationOf(other) == configurationOf(run);
@@ -344,11 +286,11 @@ Expected<MergeReport> Project::importBench(const Bench& description, const std::
         adoptNamed(description.meters, bench.meters);
         adoptRuns(description, bench);
         const bool takes_title = bench_.runs.empty() && !description.title.empty();
+        described::StoredIds ids;
         if (takes_title)
-            put(QStringLiteral("project"), 1,
-                valuesOf(QString::fromStdString(description.title), description.method));
+            described::store(file_, ProjectHead{1, description.title, description.method}, 0, ids);
         const Bench after = withRows(std::move(bench), rows, report);
-        store(after, report.superseded);
+        storeAdded(after, report.superseded);
         return Id{0};
     });
     if (!done) return tl::make_unexpected(done.error());

@@ -30,15 +30,15 @@ class Project : public QObject {
     Expected<Id> save(const Accessory& accessory);
     Expected<Id> save(const MeterProfile& meter);
     Expected<Id> save(const Run& run);
-    /// Several runs as one undo step; the id of the first.
-    Expected<Id> saveRuns(const std::vector<Run>& runs, const QString& title);
+    /// Several runs, and the presets they need, as one undo step; the id of the first.
+    Expected<Id> addRuns(const NewRuns& added, const QString& title);
     /// Keeps a check, or what was said of one that has an id.
     Expected<Id> save(const CommissionCheck& check);
     Expected<Id> saveMethod(const QString& title, const Method& method);
 
     /// Keeps a reading at its point of a plane; an earlier value there is superseded, not lost.
     Expected<Id> take(Id plane, const Reading& reading);
-    Expected<Id> setFlag(Id reading, const QString& flag);
+    Expected<Id> setFlag(Id reading, const Flag& flag);
     Expected<Id> removeRun(Id run);
 
     /// All rows or none, as one undo step.
@@ -66,12 +66,11 @@ class Project : public QObject {
 
     template <class Work>
     Expected<Id> edit(const QString& title, Work work);
+    template <class Work>
+    Expected<Id> rewrite(const QString& title, Work work);
     template <class T>
-    Expected<Id> saveIn(const QString& table, const T& item, const QString& title);
-    Id insert(const QString& table, const QVariantList& values) const;
-    Id put(const QString& table, Id id, const QVariantList& values) const;
-    Id putRun(const Run& run) const;
-    void store(const Bench& after, const std::vector<Id>& superseded);
+    Expected<Id> saveOne(const T& item, const QString& title);
+    void storeAdded(const Bench& after, const std::vector<Id>& superseded);
     void reload();
     void followOthers();
 

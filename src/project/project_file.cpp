@@ -7,7 +7,7 @@
 #include <QUuid>
 #include <QtEndian>
 
-#include "project/row_codec.h"
+#include "project/described_rows.h"
 #include "project/schema.h"
 
 namespace glumet {
@@ -74,7 +74,7 @@ void migrate(const ProjectFile& file) {
     const int from = version.value(0).toInt();
     version.finish();
     Transaction transaction(file);
-    for (const auto& statement : migrationStatements(from)) file.run(statement);
+    upgrade(file, from);
     transaction.commit();
 }
 
@@ -111,10 +111,9 @@ Expected<ProjectFile> ProjectFile::create(const QString& path, const QString& ti
         {
             Transaction transaction(file);
             for (const auto& statement : schemaStatements()) file.run(statement);
-            const auto& columns = editableTables().front().columns;
-            QStringList marks(columns.size(), QStringLiteral("?"));
-            file.run(QStringLiteral("INSERT INTO project VALUES(1, %1)").arg(marks.join(QLatin1Char(','))),
-                     valuesOf(title, Method{}));
+            const auto& project = described::tableNamed(QStringLiteral("project"));
+            file.run(described::insertStatement(project),
+                     described::valuesOf(ProjectHead{1, title.toStdString(), {}}, 0, {}));
             file.run(QStringLiteral("DELETE FROM undo_change"));
             transaction.commit();
         }

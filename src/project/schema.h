@@ -1,10 +1,12 @@
 #pragma once
 
-#include <QList>
-#include <QString>
 #include <QStringList>
 
+#include "core/bench/descriptions.h"
+
 namespace glumet {
+
+class ProjectFile;
 
 /// "GLMT": tells a Glumet project from any other SQLite file (PRAGMA application_id).
 inline constexpr quint32 kApplicationId = 0x474C4D54;
@@ -15,21 +17,20 @@ inline constexpr quint32 kApplicationId = 0x474C4D54;
 ///   3 (2026-11-25): tank.obstacles; meter.response, .cosine_error and .corrections; project.check_every,
 ///                   .school and .dissent; table commission.
 ///   4 (2026-11-25): project.goal and .goals.
-inline constexpr int kSchemaVersion = 4;
-
-/// A table whose edits can be undone, and its columns without the row number.
-struct EditableTable {
-    QString name;
-    QStringList columns;
-};
-
-/// The tables that hold the reviewer's data, parents before children.
-const QList<EditableTable>& editableTables();
+///   5 (2026-11-26): tables channel, preset and preset_level; run.preset names a preset; project.goal holds
+///   the
+///                   band.
+inline constexpr int kSchemaVersion = kBenchFormat;
 
 /// Statements that make an empty project file of kSchemaVersion, undo triggers included.
 QStringList schemaStatements();
 
-/// Statements that bring a file of an older version up to kSchemaVersion; undo history included.
-QStringList migrationStatements(int version);
+/// Table of a table's old values, and the triggers that fill it.
+QString oldValuesTable(const QString& table, const QStringList& columns);
+QStringList undoTriggers(const QString& table, const QStringList& columns);
+
+/// Brings a file of an older version up to kSchemaVersion, undo history included; within a transaction of the
+/// caller's. Throws SqlFault.
+void upgrade(const ProjectFile& file, int version);
 
 }  // namespace glumet

@@ -3,7 +3,7 @@
 #include <algorithm>
 #include <vector>
 
-#include "project/schema.h"
+#include "project/described_rows.h"
 
 namespace glumet {
 namespace {
@@ -17,12 +17,6 @@ struct Change {
     QString op;
     qlonglong row;
 };
-
-const EditableTable& tableNamed(const QString& name) {
-    for (const auto& table : editableTables())
-        if (table.name == name) return table;
-    throw SqlFault{QStringLiteral("the undo journal names an unknown table")};
-}
 
 }  // namespace
 
@@ -40,7 +34,7 @@ void UndoJournal::begin(const QString& title) const {
             QStringLiteral(
                 "(SELECT id FROM undo_step WHERE undone = 1 OR id <= (SELECT max(id) - %1 FROM undo_step))")
                 .arg(kStepsKept);
-        for (const auto& table : editableTables())
+        for (const auto& table : described::allTables())
             file_.run(QStringLiteral(
                           "DELETE FROM undo_%1 WHERE seq IN (SELECT seq FROM undo_change WHERE step IN %2)")
                           .arg(table.name, old));
@@ -73,7 +67,7 @@ bool UndoJournal::redo() const { return replay(firstUndone(), false); }
 
 void UndoJournal::forget() const {
     Transaction transaction(file_);
-    for (const auto& table : editableTables())
+    for (const auto& table : described::allTables())
         file_.run(QStringLiteral("DELETE FROM undo_%1").arg(table.name));
     file_.run(QStringLiteral("DELETE FROM undo_change"));
     file_.run(QStringLiteral("DELETE FROM undo_step"));
@@ -96,8 +90,9 @@ bool UndoJournal::replay(const Step& step, bool undone) const {
     query.finish();
     for (const auto& change : changes) {
         revert(change.table, change.op, change.row, change.seq);
-        file_.run(QStringLiteral("DELETE FROM undo_%1 WHERE seq = ?").arg(tableNamed(change.table).name),
-                  {change.seq});
+        file_.run(
+            QStringLiteral("DELETE FROM undo_%1 WHERE seq = ?").arg(described::tableNamed(change.table).name),
+            {change.seq});
         file_.run(QStringLiteral("DELETE FROM undo_change WHERE seq = ?"), {change.seq});
     }
     file_.run(QStringLiteral("UPDATE undo_step SET undone = ? WHERE id = ?"),
@@ -107,8 +102,8 @@ bool UndoJournal::replay(const Step& step, bool undone) const {
 }
 
 void UndoJournal::revert(const QString& name, const QString& op, qlonglong row, qlonglong seq) const {
-    const auto& table = tableNamed(name);
-    const QString columns = table.columns.join(QStringLiteral(", "));
+    const auto& table = described::tableNamed(name);
+    const QString columns = table.columnNames().join(QStringLiteral(", "));
     if (op == QLatin1String("insert")) {
         file_.run(QStringLiteral("DELETE FROM %1 WHERE id = ?").arg(table.name), {row});
     } else if (op == QLatin1String("delete")) {

@@ -85,7 +85,7 @@ class PagePainter {
     }
 
     void maps() {
-        const auto& run = r_.bench.runs[r_.shown_run];
+        const auto& run = r_.bench.run(r_.shown_run);
         y_ += words(QRectF(kMargin, y_, right() - kMargin, 20),
                     tr("The field at %1, µmol·m⁻²·s⁻¹, front below. Bar at a cell's foot: under %2; at its "
                        "head: over %3.")

@@ -424,10 +424,10 @@ std::vector<PlanData::Face> differenceFaces(const std::vector<std::optional<Ppfd
     return faces;
 }
 
-double scaleTop(const Bench& bench, const std::vector<std::size_t>& runs) {
+double scaleTop(const Bench& bench, const std::vector<Id>& runs) {
     std::vector<double> values;
     for (const auto index : runs)
-        for (const auto& plane : bench.runs[index].planes)
+        for (const auto& plane : bench.run(index).planes)
             for (const auto& reading : plane.readings)
                 if (reading.counts()) values.push_back(reading.mean.value());
     if (values.empty()) return 1.0;

@@ -78,6 +78,6 @@ std::vector<PlanData::Face> differenceFaces(const std::vector<std::optional<Ppfd
 
 /// A PPFD that the brightest fiftieth of a sweep's readings exceed, rounded up to two figures: the top of
 /// one field scale for all its planes.
-double scaleTop(const Bench& bench, const std::vector<std::size_t>& runs);
+double scaleTop(const Bench& bench, const std::vector<Id>& runs);
 
 }  // namespace glumet

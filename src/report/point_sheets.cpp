@@ -46,9 +46,9 @@ class Sheets {
     int write() {
         checklist();
         for (const auto index : sweep_.runs)
-            for (const auto& plane : bench_.runs[index].planes)
-                if (plane.grid && nextOnWay(bench_, bench_.runs[index], plane))
-                    sheet(bench_.runs[index], plane);
+            for (const auto& plane : bench_.run(index).planes)
+                if (plane.grid && nextOnWay(bench_, bench_.run(index), plane))
+                    sheet(bench_.run(index), plane);
         p_.end();
         return pages_;
     }
@@ -100,7 +100,7 @@ class Sheets {
 
     double runsTable(double y) {
         std::vector<Run> left;
-        for (const auto index : sweep_.runs) left.push_back(bench_.runs[index]);
+        for (const auto index : sweep_.runs) left.push_back(bench_.run(index));
         const auto time = estimateOf(left, paceOf(bench_));
         y += words({kMargin, y, kWide - 2 * kMargin, 20},
                    tr("%1 points on %2 planes, about %3")

@@ -123,32 +123,33 @@ class ReviewMaker {
     }
 
   private:
-    const Run& shown() const { return r_.bench.runs[r_.shown_run]; }
+    const Run& shown() const { return r_.bench.run(r_.shown_run); }
     QString length(Millimetre value) const { return text(lengthText(value, r_.unit)); }
 
     void rows() {
         for (const auto index : r_.sweep.runs)
-            for (const auto& plane : r_.bench.runs[index].planes)
+            for (const auto& plane : r_.bench.run(index).planes)
                 if (auto statistics = planeStatistics(plane, r_.band))
-                    r_.rows.push_back({r_.bench.runs[index].height, plane.depth, *statistics});
+                    r_.rows.push_back({r_.bench.run(index).height, plane.depth, *statistics});
     }
 
     void chooseRun() {
         r_.shown_run = r_.sweep.runs.front();
         for (const auto index : r_.sweep.runs)
-            if (r_.headlineHeight() && r_.bench.runs[index].height == *r_.headlineHeight())
+            if (r_.headlineHeight() && r_.bench.run(index).height == *r_.headlineHeight())
                 r_.shown_run = index;
     }
 
     void card() {
         const auto& v = r_.verdict;
         const auto* head = r_.headline();
-        if (head != nullptr && head->school != "spill-limit") {
-            r_.card.push_back({tr("School"), text(head->school)});
+        if (head != nullptr && head->school != HeightSchool::SpillLimit) {
+            r_.card.push_back({tr("School"), text(wordOf(head->school))});
             if (head->crossing) r_.card.push_back({tr("Best at"), length(*head->crossing)});
         }
-        r_.card.push_back({head != nullptr && head->school != "spill-limit" ? tr("Beside it") : tr("School"),
-                           tr("spill limit, at most %1 lost").arg(text(percentText(v.limit_asked)))});
+        r_.card.push_back(
+            {head != nullptr && head->school != HeightSchool::SpillLimit ? tr("Beside it") : tr("School"),
+             tr("spill limit, at most %1 lost").arg(text(percentText(v.limit_asked)))});
         if (v.depth_used) r_.card.push_back({tr("Judged"), tr("%1 under water").arg(length(*v.depth_used))});
         if (v.crossing) r_.card.push_back({tr("Limit met at"), length(*v.crossing)});
         if (v.low && v.high)
@@ -165,10 +166,10 @@ class ReviewMaker {
         QString others;
         for (const auto& school : r_.schools) {
             const QString said = school.speaks() ? length(*school.height) : tr("cannot speak");
-            r_.opinions.push_back({text(school.school), tr("%1. %2").arg(said, text(school.reason))});
+            r_.opinions.push_back({text(wordOf(school.school)), tr("%1. %2").arg(said, text(school.reason))});
             if (school.school != r_.bench.method.school && school.speaks())
                 others += tr("%1%2 %3").arg(others.isEmpty() ? QString() : QStringLiteral(", "),
-                                            text(school.school), said);
+                                            text(wordOf(school.school)), said);
         }
         if (!others.isEmpty()) r_.card.push_back({tr("Other schools"), others});
         if (r_.bench.method.dissent.empty()) return;
@@ -249,7 +250,7 @@ class ReviewMaker {
         if (meter == nullptr) return;
         UncertaintyParts parts;
         parts.calibration = meter->relative_uncertainty;
-        if (const auto* correction = correctionFor(*meter, shown().preset))
+        if (const auto* correction = correctionFor(*meter, presetName(r_.bench, shown())))
             parts.correction = correction->uncertainty;
         parts.cosine = meter->cosine_error / std::sqrt(3.0);
         parts.repeatability = repeats.relative_sd;
@@ -263,7 +264,7 @@ class ReviewMaker {
     void checksMade() {
         int made = 0;
         for (const auto index : r_.sweep.runs) {
-            const auto& run = r_.bench.runs[index];
+            const auto& run = r_.bench.run(index);
             for (const auto& check : r_.bench.checks) {
                 if (check.run != run.id) continue;
                 ++made;
@@ -290,7 +291,7 @@ class ReviewMaker {
             for (const auto& finding : runDoubts(r_.bench, index, {r_.unit, r_.band}))
                 if (finding.kind == FindingKind::Doubt)
                     r_.doubts.push_back(tr("At %1: %2. %3")
-                                            .arg(length(r_.bench.runs[index].height), text(finding.title),
+                                            .arg(length(r_.bench.run(index).height), text(finding.title),
                                                  text(finding.body)));
     }
 
@@ -303,7 +304,7 @@ class ReviewMaker {
     void provenance() {
         bool simulated = false;
         for (const auto index : r_.sweep.runs)
-            for (const auto& plane : r_.bench.runs[index].planes)
+            for (const auto& plane : r_.bench.run(index).planes)
                 for (const auto& reading : plane.readings)
                     simulated |= reading.counts() && reading.note.find("simulated") != std::string::npos;
         if (simulated)

@@ -29,7 +29,7 @@ struct Review {
     QString subtitle;  ///< project, day
     SpillLimitVerdict verdict;
     std::vector<SchoolVerdict> schools;  ///< all of them, the headline's among them
-    std::size_t shown_run = 0;           ///< the run at the recommended height, or the lowest
+    Id shown_run = 0;                    ///< the run at the recommended height, or the lowest
     double scale_top = 1.0;
 
     struct PlaneRow {

@@ -71,7 +71,7 @@ ChartData spreadChart(const Review& review, const Palette& palette) {
 }
 
 void paintMaps(QPainter& p, const QRectF& area, const Review& review, const Palette& palette) {
-    const auto& run = review.bench.runs[review.shown_run];
+    const auto& run = review.bench.run(review.shown_run);
     std::vector<const Plane*> planes;
     for (const auto& plane : run.planes)
         if (planeStatistics(plane)) planes.push_back(&plane);
@@ -98,7 +98,7 @@ void paintMaps(QPainter& p, const QRectF& area, const Review& review, const Pale
 }
 
 void paintReviewSection(QPainter& painter, const QRectF& area, const Review& review, const Palette& palette) {
-    const auto& run = review.bench.runs[review.shown_run];
+    const auto& run = review.bench.run(review.shown_run);
     const auto data = sectionOf(review.bench, review.sweep, run.height, review.verdict.depth_used,
                                 &review.verdict, {}, review.unit);
     paintSection(painter, area, data, palette);

@@ -313,7 +313,7 @@ void paintSection(QPainter& painter, const QRectF& area, const SectionData& data
 
 SectionData sectionOf(const Bench& bench, const Sweep& sweep, std::optional<Millimetre> height,
                       std::optional<Millimetre> depth, const SpillLimitVerdict* verdict,
-                      const std::vector<std::size_t>& doubtful_runs, LengthUnit unit) {
+                      const std::vector<Id>& doubtful_runs, LengthUnit unit) {
     SectionData data;
     data.unit = unit;
     data.height = height;
@@ -330,7 +330,7 @@ SectionData sectionOf(const Bench& bench, const Sweep& sweep, std::optional<Mill
     }
     const Run* shown = nullptr;
     for (const auto index : sweep.runs) {
-        const auto& run = bench.runs[index];
+        const auto& run = bench.run(index);
         const bool doubtful =
             std::find(doubtful_runs.begin(), doubtful_runs.end(), index) != doubtful_runs.end();
         const bool measured = std::any_of(run.planes.begin(), run.planes.end(),

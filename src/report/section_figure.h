@@ -53,7 +53,7 @@ struct SectionData {
 /// `doubtful_runs`.
 SectionData sectionOf(const Bench& bench, const Sweep& sweep, std::optional<Millimetre> height,
                       std::optional<Millimetre> depth, const SpillLimitVerdict* verdict,
-                      const std::vector<std::size_t>& doubtful_runs, LengthUnit unit);
+                      const std::vector<Id>& doubtful_runs, LengthUnit unit);
 
 /// Places lengths in a rectangle at one scale in both directions.
 class SectionLayout {

@@ -3,8 +3,8 @@
 #include <functional>
 #include <vector>
 
+#include "core/bench/bench.h"
 #include "core/bench/grid.h"
-#include "core/bench/run.h"
 
 namespace glumet::testing {
 

@@ -39,10 +39,11 @@ struct Error {
 Bench withArray(const Error& error) {
     Bench bench = fitted().bench;
     Run run = bench.runs.front();
+    run.id = static_cast<Id>(bench.runs.size()) + 1;
     run.tank = bench.tanks[1].id;
     run.fixtures = 2;
     run.height = Millimetre(210);
-    run.placement = placementText({Millimetre(330), Millimetre(870)});
+    run.placement = placementAt({Millimetre(330), Millimetre(870)});
     auto as_hung = run;
     as_hung.height = run.height + Millimetre(error.raised_mm);
     auto scene = sceneOf(bench, as_hung);
@@ -72,7 +73,7 @@ Bench withArray(const Error& error) {
 
 ArrayAgreement agreementOf(const Error& error) {
     const auto bench = withArray(error);
-    return *arrayAgreement(fitted().fit, bench, bench.runs.size() - 1, LengthUnit::Mm);
+    return *arrayAgreement(fitted().fit, bench, bench.runs.back().id, LengthUnit::Mm);
 }
 
 }  // namespace
@@ -92,21 +93,21 @@ class TestAgreement : public QObject {
     void aCommonFactorIsTheLevel() {
         const auto agreement = agreementOf({.level = 0.85});
         QVERIFY(!agreement.agrees);
-        QCOMPARE(agreement.cause, std::string("level"));
+        QVERIFY(agreement.cause == Cause::Level);
         QVERIFY(std::abs(agreement.cause_size + 0.15) < 0.03);
     }
 
     void aWrongHeightIsNamedWithItsSize() {
         const auto agreement = agreementOf({.raised_mm = 30.0});
         QVERIFY(!agreement.agrees);
-        QCOMPARE(agreement.cause, std::string("height"));
+        QVERIFY(agreement.cause == Cause::Height);
         QVERIFY2(std::abs(agreement.cause_size - 30.0) < 10.0, agreement.reason.c_str());
     }
 
     void aRowMovedAlongIsNamed() {
         const auto agreement = agreementOf({.along_mm = -40.0});
         QVERIFY(!agreement.agrees);
-        QCOMPARE(agreement.cause, std::string("along"));
+        QVERIFY(agreement.cause == Cause::Along);
         QVERIFY(agreement.cause_size < -20.0);
         QVERIFY(agreement.reason.find("left") != std::string::npos);
     }
@@ -114,22 +115,23 @@ class TestAgreement : public QObject {
     void oneWeakFixtureIsNamed() {
         const auto agreement = agreementOf({.second_fixture = 0.75});
         QVERIFY(!agreement.agrees);
-        QCOMPARE(agreement.cause, std::string("fixture 2"));
+        QVERIFY(agreement.cause == Cause::OneFixture);
+        QCOMPARE(agreement.cause_fixture, 2);
         QVERIFY(std::abs(agreement.cause_size + 0.25) < 0.05);
     }
 
     void anotherBeamHasNoSingleCause() {
         const auto agreement = agreementOf({.other_beam = true});
         QVERIFY(!agreement.agrees);
-        QVERIFY(agreement.cause.empty() || agreement.reduced_chi_square > 2.0);
+        QVERIFY(agreement.cause == Cause::None || agreement.reduced_chi_square > 2.0);
     }
 
     void withoutReadingsThereIsNothingToCompare() {
         auto bench = withArray({});
         bench.runs.back().planes.front().readings.clear();
-        QVERIFY(!arrayAgreement(fitted().fit, bench, bench.runs.size() - 1, LengthUnit::Mm));
+        QVERIFY(!arrayAgreement(fitted().fit, bench, bench.runs.back().id, LengthUnit::Mm));
         bench.runs.back().tank = 0;
-        QVERIFY(!arrayAgreement(fitted().fit, bench, bench.runs.size() - 1, LengthUnit::Mm));
+        QVERIFY(!arrayAgreement(fitted().fit, bench, bench.runs.back().id, LengthUnit::Mm));
     }
 
     void whatTheFitFoundOfWallsHoldsInItsTankOnly() {
@@ -215,15 +217,15 @@ class TestAgreement : public QObject {
         const auto& sweep = f.sweeps.front();
         QCOMPARE(readingsAdded(f.bench, f.bench, sweep)->size(), std::size_t{0});
         auto before = f.bench;
-        auto& readings = before.runs[sweep.runs.back()].planes[0].readings;
+        auto& readings = byId(before.runs, sweep.runs.back())->planes[0].readings;
         readings.pop_back();
         const auto added = readingsAdded(before, f.bench, sweep);
         QCOMPARE(added->size(), std::size_t{1});
         QCOMPARE(added->front().run, sweep.runs.back());
-        before.runs[sweep.runs.front()].planes[0].readings[3].flag = flag::kExcluded;
+        byId(before.runs, sweep.runs.front())->planes[0].readings[3].flag = Mark::Excluded;
         QVERIFY(!readingsAdded(before, f.bench, sweep));
         before = f.bench;
-        before.runs[sweep.runs.front()].height = Millimetre(111);
+        byId(before.runs, sweep.runs.front())->height = Millimetre(111);
         QVERIFY(!readingsAdded(before, f.bench, sweep));
         before = f.bench;
         before.tanks.front().wall(Side::Back).reflectance = 0.4;

@@ -18,7 +18,13 @@ Fixture lamp() {
     Fixture fixture;
     fixture.id = 1;
     fixture.name = "Fern 20";
-    fixture.channels = "warm white, Deep Red,blue ";
+    setChannelNames(fixture, "warm white, Deep Red,blue ");
+    fixture.presets = {{1, "all on", {}},
+                       {2, "deep red", {}},
+                       {3, " WARM WHITE ", {}},
+                       {4, "blue alone", {}},
+                       {5, "red", {}}};
+    linkPresets(fixture);
     fixture.rated_power = Watt(50);
     return fixture;
 }
@@ -28,7 +34,7 @@ const Bench& demo() {
     return bench;
 }
 
-Run drawing(double watt, int fixtures = 1, const char* preset = "all on") {
+Run drawing(double watt, int fixtures = 1, Id preset = 1) {
     Run run;
     run.fixture = 1;
     run.fixtures = fixtures;
@@ -47,13 +53,13 @@ class TestChecks : public QObject {
   private slots:
     void aPresetIsAChannelWhateverItsCase() {
         const auto fixture = lamp();
-        QVERIFY(namesChannel(fixture, "deep red"));
-        QVERIFY(namesChannel(fixture, " WARM WHITE "));
-        QVERIFY(namesChannel(fixture, "blue"));
-        QVERIFY(!namesChannel(fixture, "red"));
-        QVERIFY(!namesChannel(fixture, "all on"));
-        QVERIFY(!namesChannel(fixture, ""));
-        QVERIFY(!namesChannel(Fixture{}, "blue"));
+        QCOMPARE(soleChannel(fixture, 2)->name, std::string("Deep Red"));
+        QCOMPARE(soleChannel(fixture, 3)->name, std::string("warm white"));
+        QCOMPARE(soleChannel(fixture, 4)->name, std::string("blue"));
+        QVERIFY(soleChannel(fixture, 5) == nullptr);
+        QVERIFY(soleChannel(fixture, 1) == nullptr);
+        QVERIFY(soleChannel(fixture, 0) == nullptr);
+        QVERIFY(soleChannel(Fixture{}, 2) == nullptr);
     }
 
     void theDrawIsAgainstTheRatingOfAllThatHang() {
@@ -63,7 +69,7 @@ class TestChecks : public QObject {
     }
 
     void aChannelAloneHasNoRating() {
-        QVERIFY(!drawShare(drawing(18, 1, "deep red"), lamp()));
+        QVERIFY(!drawShare(drawing(18, 1, 2), lamp()));
         auto unrated = lamp();
         unrated.rated_power.reset();
         QVERIFY(!drawShare(drawing(49), unrated));
@@ -75,16 +81,17 @@ class TestChecks : public QObject {
     void aHalfDeadPairIsDoubted() {
         Bench bench;
         bench.fixtures = {lamp()};
-        bench.runs = {drawing(98, 2), drawing(49, 2), drawing(18, 1, "blue")};
-        const auto doubts = [&](std::size_t run) {
+        bench.runs = {drawing(98, 2), drawing(49, 2), drawing(18, 1, 4)};
+        for (std::size_t i = 0; i < bench.runs.size(); ++i) bench.runs[i].id = static_cast<Id>(i) + 1;
+        const auto doubts = [&](Id run) {
             int count = 0;
             for (const auto& finding : runDoubts(bench, run, {}))
                 count += finding.title.find("of its rating") != std::string::npos ? 1 : 0;
             return count;
         };
-        QCOMPARE(doubts(0), 0);
-        QCOMPARE(doubts(1), 1);
-        QCOMPARE(doubts(2), 0);
+        QCOMPARE(doubts(1), 0);
+        QCOMPARE(doubts(2), 1);
+        QCOMPARE(doubts(3), 0);
     }
 
     void otherLightIsAShareOfTheDimmestPoint() {
@@ -94,7 +101,7 @@ class TestChecks : public QObject {
         QCOMPARE(*roomLightShare(run), 0.02);
         run.planes[0].readings[0].mean = Ppfd(50);
         QCOMPARE(*roomLightShare(run), 0.04);
-        run.planes[0].readings[0].flag = flag::kExcluded;
+        run.planes[0].readings[0].flag = Mark::Excluded;
         QCOMPARE(*roomLightShare(run), 0.02);
     }
 
@@ -111,7 +118,7 @@ class TestChecks : public QObject {
             for (const auto& plane : run.planes)
                 for (const auto& reading : plane.readings)
                     if (reading.counts()) sum += reading.mean.value();
-            if (namesChannel(bench.fixtures[0], run.preset)) {
+            if (soleChannel(bench.fixtures[0], run.preset) != nullptr) {
                 apart += sum;
                 ++channels;
             } else {
@@ -128,7 +135,7 @@ class TestChecks : public QObject {
         int planned = 0;
         for (const auto& run : bench.runs) {
             if (run.fixtures != 2) continue;
-            QCOMPARE(centresOf(run.placement).size(), std::size_t{2});
+            QCOMPARE(run.placement.centres.size(), std::size_t{2});
             (run.planes[0].readings.empty() ? planned : read) += 1;
         }
         QCOMPARE(read, 2);

@@ -38,19 +38,20 @@ class TestCommission : public QObject {
 
   private slots:
     void aHalfDeadDriverStops() {
-        QVERIFY(judgeDraw(Watt(61), Watt(62), 100.0, "").passed);
-        const auto half = judgeDraw(Watt(33), Watt(62), 100.0, "");
+        QVERIFY(judgeDraw(Watt(61), Watt(62), std::nullopt, "").passed);
+        const auto half = judgeDraw(Watt(33), Watt(62), std::nullopt, "");
         QVERIFY(!half.passed);
         QVERIFY(half.sentence.find("53 %") != std::string::npos);
-        QVERIFY(judgeDraw(Watt(33), Watt(62), 55.0, "").passed);  // at this level that is its share
-        QVERIFY(!judgeDraw(Watt(80), Watt(62), 100.0, "").passed);
-        QVERIFY(judgeDraw(Watt(20), std::nullopt, 100.0, "").passed);
-        QVERIFY(!judgeDraw(Watt(-1), Watt(62), 100.0, "").passed);
+        QVERIFY(
+            judgeDraw(Watt(33), Watt(62), Watt(0.55 * 62), "").passed);  // at this level that is its share
+        QVERIFY(!judgeDraw(Watt(80), Watt(62), std::nullopt, "").passed);
+        QVERIFY(judgeDraw(Watt(20), std::nullopt, std::nullopt, "").passed);
+        QVERIFY(!judgeDraw(Watt(-1), Watt(62), std::nullopt, "").passed);
     }
 
     void aDarkChannelStops() {
-        QVERIFY(judgeDraw(Watt(12), Watt(62), 100.0, "blue").passed);
-        QVERIFY(!judgeDraw(Watt(0.2), Watt(62), 100.0, "blue").passed);
+        QVERIFY(judgeDraw(Watt(12), Watt(62), std::nullopt, "blue").passed);
+        QVERIFY(!judgeDraw(Watt(0.2), Watt(62), std::nullopt, "blue").passed);
         QVERIFY(judgeChannelSum({Watt(20), Watt(42)}, Watt(60)).passed);
         QVERIFY(!judgeChannelSum({Watt(20), Watt(42)}, Watt(40)).passed);
     }
@@ -132,13 +133,13 @@ class TestCommission : public QObject {
         auto bench = flatSweep({{150, 100.0}});
         bench.checks = {check(1, CheckKind::Draw, false, "blue"), check(1, CheckKind::Draw, true, "red")};
         QVERIFY(stoppingCheck(bench, bench.runs[0], kToday));
-        QCOMPARE(commissionFindings(bench, 0, kToday).front().kind, FindingKind::Doubt);
+        QCOMPARE(commissionFindings(bench, 1, kToday).front().kind, FindingKind::Doubt);
         auto mended = bench;
         mended.checks.push_back(check(1, CheckKind::Draw, true, "blue"));
         QVERIFY(!stoppingCheck(mended, mended.runs[0], kToday));
         bench.checks[0].overruled = "the blue driver is known to be dead";
         QVERIFY(!stoppingCheck(bench, bench.runs[0], kToday));
-        QVERIFY(commissionFindings(bench, 0, kToday).front().body.find("known to be dead") !=
+        QVERIFY(commissionFindings(bench, 1, kToday).front().body.find("known to be dead") !=
                 std::string::npos);
     }
 

@@ -71,7 +71,7 @@ class TestDescribedModel : public QObject {
         reading.mean = reading.mean * 1.5;
         auto model = DescribedModel::of(bench, bench.runs[0]);
         QVERIFY(model->agreement().worst > 0.4);
-        const auto findings = modelFindings(bench, 0, model, {LengthUnit::Cm, Band{Ppfd(150), Ppfd(300)}});
+        const auto findings = modelFindings(bench, bench.runs[0].id, model, {LengthUnit::Cm, Band{Ppfd(150), Ppfd(300)}});
         const auto* fits = titled(findings, "The description");
         QVERIFY(fits != nullptr && fits->cell.has_value());
         QCOMPARE(*fits->cell, *cellAt(*bench.runs[0].planes[0].grid, reading.x, reading.y));
@@ -84,7 +84,7 @@ class TestDescribedModel : public QObject {
         bench.fixtures[0].beam = *Beam::halfAngle(20.0);
         auto model = DescribedModel::of(bench, bench.runs[0]);
         QVERIFY(model->agreement().rms > 0.1);
-        QCOMPARE(titled(modelFindings(bench, 0, model, {}), "off by")->kind, FindingKind::Doubt);
+        QCOMPARE(titled(modelFindings(bench, bench.runs[0].id, model, {}), "off by")->kind, FindingKind::Doubt);
     }
 
     void whatIsMissingIsSaid() {
@@ -99,7 +99,7 @@ class TestDescribedModel : public QObject {
         bench.fixtures[0].beam.reset();
         QVERIFY(reason().find("beam is not described") != std::string::npos);
         auto none = DescribedModel::of(bench, bench.runs[0]);
-        QCOMPARE(modelFindings(bench, 0, none, {}).front().kind, FindingKind::Next);
+        QCOMPARE(modelFindings(bench, bench.runs[0].id, none, {}).front().kind, FindingKind::Next);
         bench.runs[0].tank = 0;
         QVERIFY(reason().find("tank") != std::string::npos);
     }
@@ -128,7 +128,7 @@ class TestDescribedModel : public QObject {
         QVERIFY(std::abs(flux - 100.0) < 1e-9);
         // The outermost points lie inside the patch of 70 mm about −150 mm.
         QVERIFY(left > -185.0 && left < -170.0);
-        pair.emitter_size = Millimetre(0);
+        pair.emitters.size = Millimetre(0);
         QCOMPARE(latticeEmitters(pair, PhotonFlux(100), 0).size(), std::size_t{2});
     }
 };

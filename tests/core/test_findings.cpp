@@ -29,11 +29,11 @@ const Bench& demo() {
     return bench;
 }
 
-std::size_t runOf(const std::string& fixture, double height) {
-    for (std::size_t i = 0; i < demo().runs.size(); ++i)
-        if (byId(demo().fixtures, demo().runs[i].fixture)->name == fixture &&
-            demo().runs[i].height.value() == height && demo().runs[i].accessory == 0)
-            return i;
+Id runOf(const std::string& fixture, double height) {
+    for (const auto& run : demo().runs)
+        if (byId(demo().fixtures, run.fixture)->name == fixture && run.height.value() == height &&
+            run.accessory == 0)
+            return run.id;
     return 0;
 }
 
@@ -123,7 +123,7 @@ class TestFindings : public QObject {
     void anUnfinishedPlaneNamesItsNextPoint() {
         auto bench = flatSweep({{150, 200}});
         bench.runs[0].planes[0].readings.pop_back();
-        const auto findings = measureFindings(bench, 0, Millimetre(150), {});
+        const auto findings = measureFindings(bench, 1, Millimetre(150), {});
         QCOMPARE(*titled(findings, "is next")->cell, (Cell{1, 1}));
     }
 

@@ -70,9 +70,9 @@ Bench read(const Truth& truth, double noise, const std::vector<double>& heights,
     return bench;
 }
 
-std::vector<std::size_t> allRuns(const Bench& bench) {
-    std::vector<std::size_t> runs(bench.runs.size());
-    for (std::size_t i = 0; i < runs.size(); ++i) runs[i] = i;
+std::vector<Id> allRuns(const Bench& bench) {
+    std::vector<Id> runs;
+    for (const auto& run : bench.runs) runs.push_back(run.id);
     return runs;
 }
 
@@ -203,7 +203,7 @@ class TestFit : public QObject {
         auto stream = StreamingFit::begin(part, allRuns(part));
         QVERIFY(stream);
         const double before = stream->result().model.fluxError();
-        for (std::size_t i = 6; i < rest.size(); ++i) QVERIFY(stream->add(2, last.depth, rest[i]));
+        for (std::size_t i = 6; i < rest.size(); ++i) QVERIFY(stream->add(3, last.depth, rest[i]));
         const auto fit = fitFixture(whole, allRuns(whole));
         QCOMPARE(stream->result().model.readings, fit->model.readings);
         QVERIFY(std::abs(stream->result().model.flux() / fit->model.flux() - 1.0) < 0.01);
@@ -211,8 +211,8 @@ class TestFit : public QObject {
         const auto [median, worst] = predictionError(whole, truth, stream->result().model);
         QVERIFY2(median < 0.02 && worst < 0.10, qPrintable(QStringLiteral("%1 %2").arg(median).arg(worst)));
         auto excluded = rest[0];
-        excluded.flag = flag::kExcluded;
-        QVERIFY(!stream->add(2, last.depth, excluded));
+        excluded.flag = Mark::Excluded;
+        QVERIFY(!stream->add(3, last.depth, excluded));
         QVERIFY(!stream->add(9, last.depth, rest[0]));
         QCOMPARE(stream->result().model.readings, fit->model.readings);
     }
@@ -237,17 +237,17 @@ class TestFit : public QObject {
         const auto why = [](const Expected<FitResult>& fit) {
             return fit ? std::string("fitted") : fit.error().sentence();
         };
-        QVERIFY(why(fitFixture(bench, {0})).find("one plane") != std::string::npos);
+        QVERIFY(why(fitFixture(bench, {1})).find("one plane") != std::string::npos);
         QVERIFY(why(fitFixture(bench, {})).find("no run") != std::string::npos);
         auto few = bench;
         few.runs[0].planes[0].readings.resize(10);
-        QVERIFY(why(fitFixture(few, {0})).find("too few") != std::string::npos);
+        QVERIFY(why(fitFixture(few, {1})).find("too few") != std::string::npos);
         auto nowhere = bench;
         nowhere.tanks.clear();
-        QVERIFY(why(fitFixture(nowhere, {0})).find("tank") != std::string::npos);
+        QVERIFY(why(fitFixture(nowhere, {1})).find("tank") != std::string::npos);
         auto dark = bench;
         for (auto& reading : dark.runs[0].planes[0].readings) reading.mean = Ppfd(0);
-        QVERIFY(why(fitFixture(dark, {0})).find("no reading") != std::string::npos);
+        QVERIFY(why(fitFixture(dark, {1})).find("no reading") != std::string::npos);
     }
 
     void aCancelledFitSaysSo() {

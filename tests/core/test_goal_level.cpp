@@ -128,15 +128,16 @@ class TestGoalLevel : public QObject {
 
     void schoolsReadAGoalTheirWay() {
         const auto narrow = readyGoals().front();
-        const auto broad = asReadBy("broad-range", narrow, Millimetre(450));
+        const auto broad = asReadBy(LightSchool::BroadRange, narrow, Millimetre(450));
         QCOMPARE(broad.band.low.value(), narrow.band.low.value() / 3.0);
         QCOMPARE(broad.band.high.value(), narrow.band.high.value() * 3.0);
-        QCOMPARE(asReadBy("sand-bed", narrow, Millimetre(450)).floor->value(), narrow.band.low.value());
-        const auto gradient = asReadBy("gradient", narrow, Millimetre(450));
+        QCOMPARE(asReadBy(LightSchool::SandBed, narrow, Millimetre(450)).floor->value(),
+                 narrow.band.low.value());
+        const auto gradient = asReadBy(LightSchool::Gradient, narrow, Millimetre(450));
         QVERIFY(gradient.zoned());
         QCOMPARE(gradient.zone_to.value(), 150.0);
-        QCOMPARE(gradient.school, std::string("gradient"));
-        for (const auto* school : kLightSchools)
+        QVERIFY(gradient.school == LightSchool::Gradient);
+        for (const auto school : kLightSchools)
             QVERIFY(!wrongWith(asReadBy(school, narrow, Millimetre(450))));
     }
 

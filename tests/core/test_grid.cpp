@@ -33,7 +33,7 @@ class TestGrid : public QObject {
     void aHoleOrADoubleIsNoGrid() {
         auto plane = planeOfValues(100, 3, 3, [](int, int) { return 1; });
         auto hole = plane;
-        hole.readings[4].flag = flag::kExcluded;
+        hole.readings[4].flag = Mark::Excluded;
         QVERIFY(!detectGrid(hole.readings));
         auto twice = plane;
         twice.readings.push_back(twice.readings.front());

@@ -52,9 +52,9 @@ class TestPlaneStatistics : public QObject {
         auto plane = planeOfValues(100, 2, 1, [](int i, int) { return 10.0 + i; });
         Reading wild = plane.readings.front();
         wild.mean = Ppfd(900);
-        wild.flag = flag::kExcluded;
+        wild.flag = Mark::Excluded;
         plane.readings.push_back(wild);
-        wild.flag.clear();
+        wild.flag = Mark::None;
         wild.superseded = true;
         plane.readings.push_back(wild);
         const auto s = planeStatistics(plane);

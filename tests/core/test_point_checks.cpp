@@ -46,7 +46,7 @@ Bench measured(std::uint64_t seed) {
     return bench;
 }
 
-Reading checkReading(double x, double y, double ppfd, const char* flag, const std::string& time) {
+Reading checkReading(double x, double y, double ppfd, Mark flag, const std::string& time) {
     Reading reading;
     reading.x = Millimetre(x);
     reading.y = Millimetre(y);
@@ -105,7 +105,7 @@ class TestPointChecks : public QObject {
 
     void aFittedFixtureJudgesTheNextHeightToo() {
         const auto bench = measured(21);
-        const auto fit = fitFixture(bench, {0, 1});
+        const auto fit = fitFixture(bench, {bench.runs[0].id, bench.runs[1].id});
         QVERIFY(fit);
         // A height that took no part in the fit.
         auto later = bench;
@@ -135,9 +135,9 @@ class TestPointChecks : public QObject {
     void symmetryIsOfWallsAndHanging() {
         auto bench = measured(3);
         QVERIFY(isSymmetric(bench, bench.runs[0]));
-        bench.runs[0].placement = "centres 200, 500 mm";
+        bench.runs[0].placement = Placement::of("centres 200, 500 mm");
         QVERIFY(!isSymmetric(bench, bench.runs[0]));
-        bench.runs[0].placement = "centres 150, 450 mm";
+        bench.runs[0].placement = Placement::of("centres 150, 450 mm");
         QVERIFY(isSymmetric(bench, bench.runs[0]));
         bench.tanks[0].wall(Side::Left).kind = WallKind::Opaque;
         QVERIFY(!isSymmetric(bench, bench.runs[0]));
@@ -150,11 +150,10 @@ class TestPointChecks : public QObject {
         const auto before = planeStatistics(plane)->mean;
         for (int i = 1; i <= 4; ++i) {
             const auto time = "2026-11-03T0" + std::to_string(8 + i) + ":00:00";
-            plane.readings.push_back(
-                checkReading(150, 150, 100.0 * (1.0 + 0.02 * i), flag::kReference, time));
+            plane.readings.push_back(checkReading(150, 150, 100.0 * (1.0 + 0.02 * i), Mark::Reference, time));
         }
-        plane.readings.push_back(checkReading(450, 450, 104.0, flag::kRepeat, "2026-11-03T12:00:00"));
-        const auto repeats = repeatabilityOf(bench, {0});
+        plane.readings.push_back(checkReading(450, 450, 104.0, Mark::Repeat, "2026-11-03T12:00:00"));
+        const auto repeats = repeatabilityOf(bench, {bench.runs[0].id});
         QCOMPARE(repeats.pairs, 5);
         QCOMPARE(repeats.returns, 4);
         QVERIFY(std::abs(repeats.drift_per_hour - 0.02) < 1e-9);
@@ -181,7 +180,7 @@ class TestPointChecks : public QObject {
         };
         const double calm = width(bench);
         for (const double ppfd : {106.0, 95.0, 104.0})
-            bench.runs[0].planes[0].readings.push_back(checkReading(150, 150, ppfd, flag::kRepeat, ""));
+            bench.runs[0].planes[0].readings.push_back(checkReading(150, 150, ppfd, Mark::Repeat, ""));
         QVERIFY(width(bench) > calm * 1.1);
     }
 
@@ -197,7 +196,7 @@ class TestPointChecks : public QObject {
         const auto reference = referenceCell(*plane.grid);
         QCOMPARE(first->kind, CheckPointKind::Reference);
         QCOMPARE(first->cell, reference);
-        plane.readings.push_back(checkReading(375, 225, 10.0, flag::kReference, ""));
+        plane.readings.push_back(checkReading(375, 225, 10.0, Mark::Reference, ""));
         QVERIFY(!checkPointDue(plane, 4));
         for (int i = 7; i < 11; ++i) plane.readings.push_back(all[static_cast<std::size_t>(i)]);
         const auto second = checkPointDue(plane, 4);
@@ -213,7 +212,7 @@ class TestPointChecks : public QObject {
         for (auto& reading : bench.runs[3].planes[0].readings) reading.mean = reading.mean / 1.32;
         const auto misfits = heightMisfits(bench, sweep);
         QCOMPARE(misfits.size(), std::size_t{1});
-        QCOMPARE(misfits.front().run, std::size_t{3});
+        QCOMPARE(misfits.front().run, bench.runs[3].id);
         QVERIFY(std::abs(misfits.front().excess + 0.24) < 0.03);
         QVERIFY(misfits.front().as_if_higher.value() > 50.0);
     }

@@ -34,6 +34,12 @@ std::string at(int second) {
     return text;
 }
 
+/// Planned runs as if they had been stored.
+std::vector<Run> numbered(std::vector<Run> runs) {
+    for (std::size_t i = 0; i < runs.size(); ++i) runs[i].id = static_cast<Id>(i) + 1;
+    return runs;
+}
+
 }  // namespace
 
 class TestSurveyMethod : public QObject {
@@ -47,7 +53,7 @@ class TestSurveyMethod : public QObject {
         for (const auto& m : ready) {
             QVERIFY2(!m.invalid(), m.name.c_str());
             const auto runs = plannedRuns(bench, m, subjectOf(bench));
-            QVERIFY2(runs && !runs->empty(), m.name.c_str());
+            QVERIFY2(runs && !runs->runs.empty(), m.name.c_str());
         }
     }
 
@@ -57,24 +63,24 @@ class TestSurveyMethod : public QObject {
         m.presets = {"white", "blue"};
         m.accessories = {"", bench.accessories.front().name};
         const auto runs = plannedRuns(bench, m, subjectOf(bench));
-        QCOMPARE(runs->size(), std::size_t{3 * 2 * 2});
-        QCOMPARE(runs->front().planes.size(), std::size_t{2});
-        QCOMPARE(runs->front().planes.front().grid->cells(), 36);
+        QCOMPARE(runs->runs.size(), std::size_t{3 * 2 * 2});
+        QCOMPARE(runs->runs.front().planes.size(), std::size_t{2});
+        QCOMPARE(runs->runs.front().planes.front().grid->cells(), 36);
         // What is heavy changes least: the accessory once, the height every other run.
-        QCOMPARE((*runs)[0].height, (*runs)[1].height);
-        QCOMPARE((*runs)[5].accessory, Id{0});
-        QVERIFY((*runs)[6].accessory != 0);
+        QCOMPARE(runs->runs[0].height, runs->runs[1].height);
+        QCOMPARE(runs->runs[5].accessory, Id{0});
+        QVERIFY(runs->runs[6].accessory != 0);
     }
 
     void whatIsPlannedAlreadyIsNotPlannedTwice() {
         auto bench = demoBench();
         const auto m = method({150, 200}, {100});
-        auto first = *plannedRuns(bench, m, subjectOf(bench));
+        auto first = plannedRuns(bench, m, subjectOf(bench))->runs;
         first.pop_back();
         bench.runs = first;
         const auto again = plannedRuns(bench, m, subjectOf(bench));
-        QCOMPARE(again->size(), std::size_t{1});
-        QCOMPARE(again->front().height.value(), 200.0);
+        QCOMPARE(again->runs.size(), std::size_t{1});
+        QCOMPARE(again->runs.front().height.value(), 200.0);
     }
 
     void spreadsBecomePlacementsThatCanBeReadBack() {
@@ -83,12 +89,13 @@ class TestSurveyMethod : public QObject {
         m.fixtures = 3;
         m.spreads = {Millimetre(300), Millimetre(400)};
         const auto runs = plannedRuns(bench, m, subjectOf(bench));
-        QCOMPARE(runs->size(), std::size_t{2});
-        QCOMPARE(hangingPlaces((*runs)[1], 600.0), (std::vector<double>{100, 300, 500}));
-        QVERIFY(centresOf("left and right").empty());
+        QCOMPARE(runs->runs.size(), std::size_t{2});
+        QCOMPARE(hangingPlaces(runs->runs[1], 600.0), (std::vector<double>{100, 300, 500}));
+        QVERIFY(Placement::of("left and right").centres.empty());
+        QCOMPARE(Placement::of("centres 392.5, 807.5 mm").centres.front().value(), 392.5);
         QCOMPARE(hangingPlaces(Run{}, 600.0), (std::vector<double>{300}));
         // The simulated bench hangs them there.
-        QCOMPARE(sceneOf(bench, (*runs)[1]).fixtures.front().x_mm, 100.0);
+        QCOMPARE(sceneOf(bench, runs->runs[1]).fixtures.front().x_mm, 100.0);
     }
 
     void spotsAreReadByNameAndNothingElse() {
@@ -97,7 +104,7 @@ class TestSurveyMethod : public QObject {
         m.spots = {{"reef top", Millimetre(220), Millimetre(140)},
                    {"sand", Millimetre(400), Millimetre(300)}};
         const auto runs = plannedRuns(bench, m, subjectOf(bench));
-        const auto& grid = *runs->front().planes.front().grid;
+        const auto& grid = *runs->runs.front().planes.front().grid;
         QCOMPARE(grid.plannedCells(), 2);
         QCOMPARE(cellName(grid, *cellAt(grid, Millimetre(220), Millimetre(140))), std::string("reef top"));
         QCOMPARE(serpentine(grid).size(), std::size_t{2});
@@ -131,7 +138,7 @@ class TestSurveyMethod : public QObject {
         bench.tanks.front().obstacles = {
             {"brace", Millimetre(240), Millimetre(260), Millimetre(0), Millimetre(600)}};
         const auto runs = plannedRuns(bench, method({200}, {200}), subjectOf(bench));
-        QCOMPARE(runs->front().planes.front().grid->plannedCells(), 30);
+        QCOMPARE(runs->runs.front().planes.front().grid->plannedCells(), 30);
     }
 
     void paceIsTheReviewersOwn() {
@@ -155,7 +162,7 @@ class TestSurveyMethod : public QObject {
 
     void theEstimateIsOfWhatIsLeft() {
         auto bench = demoBench();
-        bench.runs = *plannedRuns(bench, method({150, 200}, {100, 200}), subjectOf(bench));
+        bench.runs = numbered(plannedRuns(bench, method({150, 200}, {100, 200}), subjectOf(bench))->runs);
         Pace pace;
         const auto all = estimateOf(bench.runs, pace);
         QCOMPARE(all.points, 144);
@@ -168,8 +175,9 @@ class TestSurveyMethod : public QObject {
 
     void workGoesOnWhereItStopped() {
         auto bench = demoBench();
-        bench.runs = *plannedRuns(bench, method({150, 200, 250}, {100, 200}), subjectOf(bench));
-        QCOMPARE(whereItStopped(bench)->run, std::size_t{0});
+        bench.runs =
+            numbered(plannedRuns(bench, method({150, 200, 250}, {100, 200}), subjectOf(bench))->runs);
+        QCOMPARE(whereItStopped(bench)->run, Id{1});
         // The second run's upper plane was begun last.
         auto& plane = bench.runs[1].planes[0];
         const auto way = wayOf(bench, bench.runs[1], plane);
@@ -179,11 +187,11 @@ class TestSurveyMethod : public QObject {
             reading.x = Millimetre(plane.grid->xs_mm[static_cast<std::size_t>(way[i].column)]);
             reading.y = Millimetre(plane.grid->ys_mm[static_cast<std::size_t>(way[i].row)]);
             reading.mean = Ppfd(10);
-            reading.flag = i == 0 ? flag::kDoubtful : "";
+            reading.flag = i == 0 ? Mark::Doubtful : Mark::None;
             plane.readings.push_back(reading);
         }
-        QCOMPARE(*whereItStopped(bench), (WorkPlace{1, Millimetre(100), way[5]}));
-        const auto progress = progressOf(1, plane);
+        QCOMPARE(*whereItStopped(bench), (WorkPlace{2, Millimetre(100), way[5]}));
+        const auto progress = progressOf(2, plane);
         QCOMPARE(progress.planned, 36);
         QCOMPARE(progress.read, 5);
         QCOMPARE(progress.doubtful, 1);

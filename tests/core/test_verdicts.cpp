@@ -106,25 +106,27 @@ class TestVerdicts : public QObject {
     }
 
     void schoolsSayWhereTheyAgree() {
-        const auto school = [](const char* name, std::optional<double> height) {
+        const auto school = [](HeightSchool name, std::optional<double> height) {
             SchoolVerdict verdict;
             verdict.school = name;
             if (height) verdict.height = Millimetre(*height);
             return verdict;
         };
-        const auto headline = school("spill-limit", 200);
+        const auto headline = school(HeightSchool::SpillLimit, 200);
         const FindingContext context{LengthUnit::Mm, {}};
-        const auto some = schoolsFinding(
-            {headline, school("flattest", 210), school("band-fill", 300), school("peak-cap", std::nullopt)},
-            headline, context);
+        const auto some =
+            schoolsFinding({headline, school(HeightSchool::Flattest, 210),
+                            school(HeightSchool::BandFill, 300), school(HeightSchool::PeakCap, std::nullopt)},
+                           headline, context);
         QCOMPARE(some->title, std::string("Flattest agrees"));
         QVERIFY(some->body.find("band fill 300 mm") != std::string::npos);
         QVERIFY(some->body.find("Silent: peak cap") != std::string::npos);
-        const auto none = schoolsFinding({headline, school("makers-range", 400)}, headline, context);
+        const auto none =
+            schoolsFinding({headline, school(HeightSchool::MakersRange, 400)}, headline, context);
         QCOMPARE(none->title, std::string("No other school agrees"));
         QVERIFY(!schoolsFinding({headline}, headline, context));
         // An interval that holds the height agrees however far its middle lies.
-        auto wide = school("flattest", 260);
+        auto wide = school(HeightSchool::Flattest, 260);
         wide.low = Millimetre(180);
         wide.high = Millimetre(320);
         QCOMPARE(schoolsFinding({headline, wide}, headline, context)->title, std::string("Flattest agrees"));

@@ -16,7 +16,7 @@ class TestArray : public QObject {
 
     void theFittedFixtureIsHungOverAnotherTank() {
         QVERIFY(w_->openDemo());
-        w_->window.showStage(StageId::Array);
+        w_->window.showStage(QStringLiteral("array"));
         QTRY_VERIFY_WITH_TIMEOUT(stage().verdicts() != nullptr && stage().light().shown(), 30'000);
         w_->settle();
         QCOMPARE(stage().light().centres().size(), std::size_t{2});
@@ -32,7 +32,7 @@ class TestArray : public QObject {
 
     void schoolsHangThemAndTheKeysMoveThem() {
         QVERIFY(w_->openDemo());
-        w_->window.showStage(StageId::Array);
+        w_->window.showStage(QStringLiteral("array"));
         QTRY_VERIFY_WITH_TIMEOUT(stage().verdicts() != nullptr && stage().light().shown(), 30'000);
         stage().hangBy(2);
         w_->settle();
@@ -49,7 +49,7 @@ class TestArray : public QObject {
 
     void aFixtureIsDraggedByTheMouse() {
         QVERIFY(w_->openDemo());
-        w_->window.showStage(StageId::Array);
+        w_->window.showStage(QStringLiteral("array"));
         QTRY_VERIFY_WITH_TIMEOUT(stage().verdicts() != nullptr && stage().light().shown(), 30'000);
         auto* view = stage().view();
         const double before = stage().light().centres()[0];
@@ -192,7 +192,7 @@ class TestArray : public QObject {
         auto fixture = w_->session.bench().fixtures[0];
         fixture.rated_power = Watt(4);
         QVERIFY(w_->session.project()->save(fixture));
-        w_->window.showStage(StageId::Array);
+        w_->window.showStage(QStringLiteral("array"));
         QTRY_VERIFY_WITH_TIMEOUT(w_->session.fit() != nullptr && !w_->session.fitting(), 30'000);
         w_->settle();
         QVERIFY(stage().verdicts() == nullptr);
@@ -201,7 +201,7 @@ class TestArray : public QObject {
 
     void theFitReportsWhatItDistrusts() {
         QVERIFY(w_->openDemo());
-        w_->window.showStage(StageId::Field);
+        w_->window.showStage(QStringLiteral("field"));
         w_->key(Qt::Key_M);
         QTRY_VERIFY_WITH_TIMEOUT(w_->session.fit() != nullptr && !w_->session.fitting(), 30'000);
         w_->settle();
@@ -221,7 +221,7 @@ class TestArray : public QObject {
 
     void theFitSpeaksBesideTheSchools() {
         QVERIFY(w_->openDemo());
-        w_->window.showStage(StageId::Height);
+        w_->window.showStage(QStringLiteral("height"));
         QTRY_VERIFY_WITH_TIMEOUT(w_->session.fittedHeights() != nullptr, 30'000);
         w_->settle();
         QVERIFY(w_->find<QLabel>("heightByFit")->text().startsWith(QStringLiteral("by the fit")));
@@ -233,7 +233,7 @@ class TestArray : public QObject {
         QTRY_VERIFY_WITH_TIMEOUT(w_->session.fit() != nullptr && !w_->session.fitting(), 30'000);
         const int before = (*w_->session.fit())->model.readings;
         const auto& runs = w_->session.sweep()->runs;
-        const auto& run = w_->session.bench().runs[runs.back()];
+        const auto& run = w_->session.bench().run(runs.back());
         const Plane* open = nullptr;
         for (const auto& plane : run.planes)
             if (nextCell(*plane.grid, plane.readings)) open = &plane;
@@ -251,7 +251,7 @@ class TestArray : public QObject {
 
     void withoutReadingsItSaysWhatToDo() {
         QVERIFY(w_->createWithRuns({200}));
-        w_->window.showStage(StageId::Array);
+        w_->window.showStage(QStringLiteral("array"));
         QTRY_VERIFY_WITH_TIMEOUT(!w_->session.fitting(), 30'000);
         w_->settle();
         QVERIFY(stage().verdicts() == nullptr);
@@ -279,13 +279,13 @@ class TestArray : public QObject {
 
     void theReviewerChoosesTheSchoolAndDissents() {
         QVERIFY(w_->openDemo());
-        w_->window.showStage(StageId::Height);
+        w_->window.showStage(QStringLiteral("height"));
         w_->settle();
         const auto by_spill = w_->find<QLabel>("heightAnswer")->text();
         w_->find<QPushButton>("school_flattest")->click();
         w_->settle();
-        QCOMPARE(w_->session.bench().method.school, std::string("flattest"));
-        QVERIFY(w_->session.headline()->school == "flattest");
+        QVERIFY(w_->session.bench().method.school == HeightSchool::Flattest);
+        QVERIFY(w_->session.headline()->school == HeightSchool::Flattest);
         QVERIFY(w_->find<QLabel>("heightReason")->text().contains(QStringLiteral("edge")));
         type("dissent", "too flat to please the eye");
         QCOMPARE(w_->session.bench().method.dissent, std::string("too flat to please the eye"));
@@ -296,7 +296,7 @@ class TestArray : public QObject {
 
     void fieldShowsTheFittedModel() {
         QVERIFY(w_->openDemo());
-        w_->window.showStage(StageId::Field);
+        w_->window.showStage(QStringLiteral("field"));
         w_->key(Qt::Key_M);
         QTRY_VERIFY_WITH_TIMEOUT(w_->session.fit() != nullptr, 30'000);
         w_->settle();
@@ -306,11 +306,11 @@ class TestArray : public QObject {
     }
 
   private:
-    ArrayStage& stage() { return *static_cast<ArrayStage*>(w_->window.stageWidget(StageId::Array)); }
+    ArrayStage& stage() { return *static_cast<ArrayStage*>(w_->window.stageWidget(QStringLiteral("array"))); }
 
     bool openArray() {
         if (!w_->openDemo()) return false;
-        w_->window.showStage(StageId::Array);
+        w_->window.showStage(QStringLiteral("array"));
         const bool there = QTest::qWaitFor(
             [this] { return stage().verdicts() != nullptr && stage().light().shown() && !stage().busy(); },
             60'000);

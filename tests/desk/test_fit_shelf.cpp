@@ -19,7 +19,7 @@ const Sweep& sweepOf(const char* fixture, const char* preset = "all channels ful
     static const auto sweeps = sweepsOf(demo());
     for (const auto& sweep : sweeps)
         if (byId(demo().fixtures, sweep.configuration.fixture)->name == fixture &&
-            sweep.configuration.preset == preset && sweep.configuration.fixtures == 1)
+            presetName(demo(), sweep.configuration) == preset && sweep.configuration.fixtures == 1)
             return sweep;
     return sweeps.front();
 }
@@ -115,7 +115,7 @@ class TestFitShelf : public QObject {
     void oneReadingMoreIsTakenIntoTheLastFit() {
         auto before = demo();
         const auto& sweep = sweepOf("Osier 60", "warm white");
-        before.runs[sweep.runs.back()].planes.back().readings.pop_back();
+        byId(before.runs, sweep.runs.back())->planes.back().readings.pop_back();
         KeptFit kept;
         const auto first = fitSweep(before, sweep, kept, {});
         QVERIFY(first.fit);
@@ -130,7 +130,7 @@ class TestFitShelf : public QObject {
         QVERIFY(std::abs(second.fit->model.flux() / whole.fit->model.flux() - 1.0) < 0.01);
         // Something else edited: it begins anew.
         auto edited = demo();
-        edited.runs[sweep.runs.front()].planes[0].readings[0].flag = flag::kExcluded;
+        byId(edited.runs, sweep.runs.front())->planes[0].readings[0].flag = Mark::Excluded;
         QVERIFY(fitSweep(edited, sweep, kept, {}).fit);
         QCOMPARE(kept.added, 0);
     }
@@ -145,7 +145,7 @@ class TestFitShelf : public QObject {
         QCOMPARE(after.fit->model, before.fit->model);  // no reading changed
         const auto cap = [](const SweepFit& found) {
             for (const auto& height : found.heights)
-                if (height.school == "peak-cap") return height.height;
+                if (height.school == HeightSchool::PeakCap) return height.height;
             return std::optional<Millimetre>();
         };
         QVERIFY(cap(before) != cap(after));
@@ -171,7 +171,7 @@ class TestFitShelf : public QObject {
         auto bench = demo();
         const auto& sweep = sweepOf("Osier 60", "deep red");
         for (const auto run : sweep.runs)
-            for (auto& plane : bench.runs[run].planes) plane.readings.clear();
+            for (auto& plane : byId(bench.runs, run)->planes) plane.readings.clear();
         KeptFit kept;
         const auto found = fitSweep(bench, sweep, kept, {});
         QVERIFY(!found.fit);

@@ -97,7 +97,7 @@ class TestInstruments : public QObject {
         auto owned = std::make_unique<SimulatedMeter>(5);
         auto* meter = owned.get();
         w_->session.setMeter(std::move(owned));
-        w_->window.showStage(StageId::Measure);
+        w_->window.showStage(QStringLiteral("measure"));
         w_->settle();
         meter->stop();  // its timer; the test moves the clock
         w_->key(Qt::Key_H);
@@ -139,7 +139,7 @@ class TestInstruments : public QObject {
         auto owned = std::make_unique<RigMeter>(rig);
         auto* meter = owned.get();
         w_->session.setMeter(std::move(owned));
-        w_->window.showStage(StageId::Measure);
+        w_->window.showStage(QStringLiteral("measure"));
         w_->settle();
         w_->key(Qt::Key_H);
         meter->run(27.0 * 9 + 10.0);
@@ -162,7 +162,7 @@ class TestInstruments : public QObject {
         auto owned = std::make_unique<RigMeter>(rig);
         auto* meter = owned.get();
         w_->session.setMeter(std::move(owned));
-        w_->window.showStage(StageId::Measure);
+        w_->window.showStage(QStringLiteral("measure"));
         w_->settle();
         auto& taker = w_->window.findChild<MeasureStage*>()->taker();
         meter->run(1.0);
@@ -203,7 +203,7 @@ class TestInstruments : public QObject {
         QCOMPARE(w_->session.meter()->name(), QStringLiteral("Wand"));
         QCOMPARE(store.load()->first().number, port);
         // And it measures: two dozen samples through the socket, then space takes their mean.
-        w_->window.showStage(StageId::Measure);
+        w_->window.showStage(QStringLiteral("measure"));
         w_->settle();
         auto& taker = w_->window.findChild<MeasureStage*>()->taker();
         QTRY_VERIFY((rig.advance(0.05), taker.state() && taker.state()->count > 24));
@@ -241,7 +241,7 @@ class TestInstruments : public QObject {
     void aPassingShadowIsNotedWithTheReading() {
         QVERIFY(w_->createWithRuns({200}));
         auto& meter = w_->attachMeter();
-        w_->window.showStage(StageId::Measure);
+        w_->window.showStage(QStringLiteral("measure"));
         w_->settle();
         auto& taker = w_->window.findChild<MeasureStage*>()->taker();
         meter.send(200.0, 1.2);
@@ -258,7 +258,7 @@ class TestInstruments : public QObject {
     void aReadingThatTimedOutSaysSo() {
         QVERIFY(w_->createWithRuns({200}));
         auto& meter = w_->attachMeter();
-        w_->window.showStage(StageId::Measure);
+        w_->window.showStage(QStringLiteral("measure"));
         w_->settle();
         w_->key(Qt::Key_H);
         meter.swing(200.0, 31.0);
@@ -269,7 +269,7 @@ class TestInstruments : public QObject {
     void handsFreeCanBeHurriedByTheSpaceBar() {
         QVERIFY(w_->createWithRuns({200}));
         auto& meter = w_->attachMeter();
-        w_->window.showStage(StageId::Measure);
+        w_->window.showStage(QStringLiteral("measure"));
         w_->settle();
         auto& taker = w_->window.findChild<MeasureStage*>()->taker();
         w_->key(Qt::Key_H);
@@ -362,7 +362,7 @@ class TestInstruments : public QObject {
         QVERIFY(w_->session.project()->save(run));
         w_->settle();
         auto& meter = w_->attachMeter();
-        w_->window.showStage(StageId::Measure);
+        w_->window.showStage(QStringLiteral("measure"));
         w_->settle();
         meter.send(200.0, 3.0);
         w_->key(Qt::Key_Space);
@@ -378,7 +378,7 @@ class TestInstruments : public QObject {
         auto* power = owned.get();
         w_->session.setPowerMeter(std::move(owned));
         power->send(61.8, 0.1);
-        w_->window.showStage(StageId::Measure);
+        w_->window.showStage(QStringLiteral("measure"));
         w_->settle();
         w_->key(Qt::Key_2);
         QTest::keyClick(QApplication::focusWidget(), Qt::Key_Return);

@@ -13,7 +13,7 @@ class TestMeasure : public QObject {
         w_ = std::make_unique<WindowFixture>();
         QVERIFY(w_->createWithRuns({200, 250}));
         w_->session.chooseHeight(Millimetre(200));
-        w_->window.showStage(StageId::Measure);
+        w_->window.showStage(QStringLiteral("measure"));
         w_->settle();
     }
     void cleanup() { w_.reset(); }
@@ -105,7 +105,7 @@ class TestMeasure : public QObject {
         QVERIFY(w_->plane().readings.empty());
         w_->key(Qt::Key_Space);
         QCOMPARE(w_->plane().readings.size(), std::size_t{1});
-        QCOMPARE(w_->plane().readings[0].flag, std::string(flag::kDoubtful));
+        QVERIFY(w_->plane().readings[0].flag == Mark::Doubtful);
         QVERIFY(*w_->plane().readings[0].min < *w_->plane().readings[0].max);
     }
 
@@ -158,7 +158,9 @@ class TestMeasure : public QObject {
     }
 
   private:
-    MeasureStage& stage() { return *static_cast<MeasureStage*>(w_->window.stageWidget(StageId::Measure)); }
+    MeasureStage& stage() {
+        return *static_cast<MeasureStage*>(w_->window.stageWidget(QStringLiteral("measure")));
+    }
     QString target() { return w_->find<QLabel>("targetPoint")->text(); }
     void type(int value) {
         for (const QChar digit : QString::number(value)) w_->key(Qt::Key_0 + digit.digitValue());

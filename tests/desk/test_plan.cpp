@@ -83,7 +83,7 @@ class TestPlan : public QObject {
 
     void bracesChangeThePlanAndTheWay() {
         QVERIFY(w_->createWithRuns({200}));
-        w_->window.showStage(StageId::Bench);
+        w_->window.showStage(QStringLiteral("bench"));
         type("tankObstacles", "brace 24–36 × 0–60");
         QCOMPARE(w_->session.bench().tanks[0].obstacles.size(), std::size_t{1});
         type("tankObstacles", "brace");
@@ -98,9 +98,9 @@ class TestPlan : public QObject {
         QVERIFY(w_->openDemo());
         w_->session.chooseConfiguration(w_->session.sweeps()[2].configuration);
         w_->key(Qt::Key_G, Qt::ControlModifier);
-        QCOMPARE(w_->window.stage(), StageId::Measure);
+        QCOMPARE(w_->window.stage(), QStringLiteral("measure"));
         const auto place = *whereItStopped(w_->session.bench());
-        QCOMPARE(*w_->session.runIndex(), place.run);
+        QCOMPARE(w_->session.runId(), place.run);
         QCOMPARE(*w_->session.depth(), place.depth);
         QCOMPARE(*measure().taker().target(), place.cell);
     }
@@ -115,7 +115,7 @@ class TestPlan : public QObject {
         w_->key(Qt::Key_Down);
         QVERIFY(w_->session.sweep()->configuration != configuration);
         w_->key(Qt::Key_Return);
-        QCOMPARE(w_->window.stage(), StageId::Measure);
+        QCOMPARE(w_->window.stage(), QStringLiteral("measure"));
     }
 
     void sheetsAreWrittenForWhatIsLeft() {
@@ -144,7 +144,7 @@ class TestPlan : public QObject {
         w_->settle();
         QCOMPARE(w_->session.bench().checks.size(), std::size_t{1});
         QVERIFY(!w_->session.bench().checks[0].passed);
-        w_->window.showStage(StageId::Measure);
+        w_->window.showStage(QStringLiteral("measure"));
         QVERIFY(!measure().taker().keepTyped(100));
         QVERIFY(w_->lastWord().contains(QStringLiteral("No reading is taken")));
         QVERIFY(w_->plane().readings.empty());
@@ -153,7 +153,7 @@ class TestPlan : public QObject {
         QVERIFY(w_->session.bench().checks[0].overruled.empty());
         draw->overrule(QStringLiteral("read on purpose"));
         QCOMPARE(w_->session.bench().checks[0].overruled, std::string("read on purpose"));
-        w_->window.showStage(StageId::Measure);
+        w_->window.showStage(QStringLiteral("measure"));
         QVERIFY(measure().taker().keepTyped(100));
     }
 
@@ -198,17 +198,17 @@ class TestPlan : public QObject {
 
     void checkPointsAreAskedForAndKeptApart() {
         QVERIFY(w_->createWithRuns({200}));
-        w_->window.showStage(StageId::Bench);
+        w_->window.showStage(QStringLiteral("bench"));
         type("checkEvery", "4");
         QCOMPARE(w_->session.bench().method.check_every, 4);
-        w_->window.showStage(StageId::Measure);
+        w_->window.showStage(QStringLiteral("measure"));
         auto& taker = measure().taker();
         for (const double ppfd : {100, 120, 101, 99}) QVERIFY(taker.keepTyped(ppfd));
         QCOMPARE(*taker.checking(), CheckPointKind::Reference);
         QCOMPARE(*taker.target(), (Cell{1, 0}));
         QVERIFY(taker.keepTyped(123));
         QVERIFY(!taker.checking());
-        QCOMPARE(w_->plane().readings.back().flag, std::string(flag::kReference));
+        QVERIFY(w_->plane().readings.back().flag == Mark::Reference);
         QVERIFY(taker.keepTyped(110) && taker.keepTyped(98));
         QVERIFY(!taker.target());
         QCOMPARE(planeStatistics(w_->plane())->n, 6);
@@ -222,7 +222,7 @@ class TestPlan : public QObject {
             run.planes[0].grid = cellCentres(Millimetre(600), Millimetre(600), 5, 5);
             run.height = Millimetre(&run == &runs[0] ? 240 : 280);
         }
-        QVERIFY(w_->session.project()->saveRuns(runs, QStringLiteral("plan")));
+        QVERIFY(w_->session.project()->addRuns({runs, {}}, QStringLiteral("plan")));
         fillSmooth(240, {});
         QVERIFY(!heard_.contains(QStringLiteral("doubtful")));
         fillSmooth(280, Cell{2, 3});
@@ -233,7 +233,7 @@ class TestPlan : public QObject {
 
     void theNextPointIsSpoken() {
         QVERIFY(w_->createWithRuns({200}));
-        w_->window.showStage(StageId::Measure);
+        w_->window.showStage(QStringLiteral("measure"));
         listen();
         measure().announcer().setSpeech(true);
         measure().taker().keepTyped(214);
@@ -265,7 +265,7 @@ class TestPlan : public QObject {
         run.meter = meter.id;
         QVERIFY(w_->session.project()->save(run));
         w_->settle();
-        w_->window.showStage(StageId::Measure);
+        w_->window.showStage(QStringLiteral("measure"));
         w_->session.chooseConfiguration(configurationOf(run));
         QVERIFY(measure().taker().keepTyped(200));
         QVERIFY(std::abs(w_->plane().readings.back().mean.value() - 220.0) < 1e-6);
@@ -273,11 +273,13 @@ class TestPlan : public QObject {
     }
 
   private:
-    PlanStage& plan() { return *static_cast<PlanStage*>(w_->window.stageWidget(StageId::Plan)); }
-    MeasureStage& measure() { return *static_cast<MeasureStage*>(w_->window.stageWidget(StageId::Measure)); }
+    PlanStage& plan() { return *static_cast<PlanStage*>(w_->window.stageWidget(QStringLiteral("plan"))); }
+    MeasureStage& measure() {
+        return *static_cast<MeasureStage*>(w_->window.stageWidget(QStringLiteral("measure")));
+    }
 
     void showPlan(PlanStage::View view) {
-        w_->window.showStage(StageId::Plan);
+        w_->window.showStage(QStringLiteral("plan"));
         plan().show(view);
         w_->settle();
     }
@@ -297,7 +299,7 @@ class TestPlan : public QObject {
     /// Types a smooth field at one height; one cell, if asked, far too high.
     void fillSmooth(double height, std::optional<Cell> wrong) {
         w_->session.chooseHeight(Millimetre(height));
-        w_->window.showStage(StageId::Measure);
+        w_->window.showStage(QStringLiteral("measure"));
         listen();
         auto& taker = measure().taker();
         while (const auto cell = taker.target()) {

@@ -11,6 +11,7 @@
 #include "meters/simulated_meter.h"
 
 using namespace glumet;
+using glumet::testing::onDialog;
 using glumet::testing::WindowFixture;
 
 namespace {
@@ -19,19 +20,6 @@ const QByteArray kSheet = "height 20 cm, depth 15 cm\n124;122;156\n181;197;263\n
 const QByteArray kReadings =
     "run,fixture,height_mm,depth_mm,x_mm,y_mm,ppfd\nA,Fern 20,200,150,50,50,100\nA,Fern "
     "20,200,150,150,50,110\n";
-
-/// Works on the dialog that the next call opens.
-template <class Dialog, class Work>
-void onDialog(Work work) {
-    QTimer::singleShot(0, qApp, [work] {
-        auto* dialog = qobject_cast<Dialog*>(QApplication::activeModalWidget());
-        if (dialog == nullptr ||
-            !QTest::qWaitFor([dialog] { return QApplication::activeWindow() == dialog; }))
-            return;
-        work(*dialog);
-        if (dialog->isVisible()) dialog->reject();
-    });
-}
 
 }  // namespace
 
@@ -59,7 +47,7 @@ class TestWindow : public QObject {
         QVERIFY(w_->create());
         for (const int key : {Qt::Key_1, Qt::Key_2, Qt::Key_3, Qt::Key_4, Qt::Key_5, Qt::Key_6, Qt::Key_7})
             w_->key(key, Qt::ControlModifier);
-        QCOMPARE(w_->window.stage(), StageId::Publish);
+        QCOMPARE(w_->window.stage(), QStringLiteral("publish"));
         QVERIFY(!w_->find<QPushButton>("publishButton")->isEnabled());
     }
 
@@ -78,7 +66,7 @@ class TestWindow : public QObject {
 
     void benchFieldsWriteToTheProject() {
         QVERIFY(w_->createWithRuns({200}));
-        w_->window.showStage(StageId::Bench);
+        w_->window.showStage(QStringLiteral("bench"));
         w_->settle();
         auto* name = w_->find<QLineEdit>("fixtureName");
         name->setFocus();
@@ -98,7 +86,7 @@ class TestWindow : public QObject {
 
     void aWrongFieldIsMarkedAndChangesNothing() {
         QVERIFY(w_->createWithRuns({200}));
-        w_->window.showStage(StageId::Bench);
+        w_->window.showStage(QStringLiteral("bench"));
         w_->settle();
         for (const auto& [object, typed] :
              {std::pair{"ratedPower", "-5"}, {"tankLength", "wide"}, {"targetBand", "300-100"}}) {
@@ -120,10 +108,10 @@ class TestWindow : public QObject {
             auto* height = dialog.findChild<QLineEdit*>(QStringLiteral("height"));
             QVERIFY(height->hasFocus());
             height->setText(QStringLiteral("0"));
-            QVERIFY(!dialog.run());
+            QVERIFY(!dialog.runs());
             height->setText(QStringLiteral("26 cm"));
             dialog.findChild<QLineEdit*>(QStringLiteral("depths"))->setText(QStringLiteral("15; 99"));
-            QVERIFY(!dialog.run());  // below the tank's bottom
+            QVERIFY(!dialog.runs());  // below the tank's bottom
             dialog.findChild<QLineEdit*>(QStringLiteral("depths"))->setText(QStringLiteral("30; 15"));
             QTest::keyClick(&dialog, Qt::Key_Return);
         });
@@ -216,7 +204,7 @@ class TestWindow : public QObject {
             QTest::keyClick(QApplication::focusWidget(), Qt::Key_Return);
         });
         w_->key(Qt::Key_K, Qt::ControlModifier);
-        QCOMPARE(w_->window.stage(), StageId::Height);
+        QCOMPARE(w_->window.stage(), QStringLiteral("height"));
     }
 
     void theKeySheetOpens() {
@@ -231,16 +219,16 @@ class TestWindow : public QObject {
         auto* bar = w_->window.findChild<StageBar*>();
         QTest::mouseClick(bar, Qt::LeftButton, {}, QPoint(bar->width() - 10, 20));
         w_->settle();
-        QCOMPARE(w_->window.stage(), StageId::Publish);
+        QCOMPARE(w_->window.stage(), QStringLiteral("publish"));
         bar->setFocus();
         w_->key(Qt::Key_Left);
-        QCOMPARE(w_->window.stage(), StageId::Array);
+        QCOMPARE(w_->window.stage(), QStringLiteral("array"));
     }
 
     void everyControlHasAName() {
         QVERIFY(w_->openDemo());
-        for (const auto stage : kStages) {
-            w_->window.showStage(stage);
+        for (const auto& stage : allStages()) {
+            w_->window.showStage(stage.id);
             w_->settle();
             for (const auto* widget : w_->window.findChildren<QWidget*>()) {
                 if (!widget->isVisible() || widget->focusPolicy() == Qt::NoFocus) continue;
@@ -275,7 +263,7 @@ class TestWindow : public QObject {
 
     void theFixturesLightIsDescribedInBench() {
         QVERIFY(w_->createWithRuns({200}));
-        w_->window.showStage(StageId::Bench);
+        w_->window.showStage(QStringLiteral("bench"));
         w_->settle();
         const auto type = [&](const char* name, const char* words) {
             auto* edit = w_->find<QLineEdit>(name);
@@ -292,11 +280,11 @@ class TestWindow : public QObject {
         type("emitterSize", "12 mm");
         type("beam", "42");
         type("flux", "88,5");
-        QCOMPARE(fixture().emitter_columns, 4);
-        QCOMPARE(fixture().emitter_rows, 3);
-        QCOMPARE(fixture().emitter_pitch_x.value(), 2.8);
-        QCOMPARE(fixture().emitter_pitch_y.value(), 30.0);
-        QCOMPARE(fixture().emitter_size.value(), 12.0);
+        QCOMPARE(fixture().emitters.columns, 4);
+        QCOMPARE(fixture().emitters.rows, 3);
+        QCOMPARE(fixture().emitters.pitch_x.value(), 2.8);
+        QCOMPARE(fixture().emitters.pitch_y.value(), 30.0);
+        QCOMPARE(fixture().emitters.size.value(), 12.0);
         QVERIFY(fixture().beam == *Beam::halfAngle(42.0));
         QCOMPARE(fixture().flux->value(), 88.5);
         QVERIFY(*w_->session.model());

@@ -3,6 +3,7 @@
 #include <QApplication>
 #include <QTemporaryDir>
 #include <QTest>
+#include <QTimer>
 
 #include "core/bench/grid.h"
 #include "core/simulation/demo_scenario.h"
@@ -40,7 +41,8 @@ class HandMeter : public Meter {
 /// The window over a project in a temporary folder, with a clock that stands still.
 class WindowFixture {
   public:
-    WindowFixture() : session([] { return QStringLiteral("2026-11-24T12:00:00"); }), window(session) {
+    explicit WindowFixture(std::vector<StageEntry> stages = allStages())
+        : session([] { return QStringLiteral("2026-11-24T12:00:00"); }), window(session, std::move(stages)) {
         qputenv("XDG_DATA_HOME", dir.path().toLocal8Bit());  // nobody's own methods and settings
     }
 
@@ -124,5 +126,18 @@ class WindowFixture {
     Session session;
     MainWindow window;
 };
+
+/// Works on the dialog that the next call opens.
+template <class Dialog, class Work>
+void onDialog(Work work) {
+    QTimer::singleShot(0, qApp, [work] {
+        auto* dialog = qobject_cast<Dialog*>(QApplication::activeModalWidget());
+        if (dialog == nullptr ||
+            !QTest::qWaitFor([dialog] { return QApplication::activeWindow() == dialog; }))
+            return;
+        work(*dialog);
+        if (dialog->isVisible()) dialog->reject();
+    });
+}
 
 }  // namespace glumet::testing

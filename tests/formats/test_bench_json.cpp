@@ -54,7 +54,7 @@ class TestBenchJson : public QObject {
         goal.ceiling = Ppfd(260);
         goal.zone_from = Millimetre(20);
         goal.zone_to = Millimetre(180);
-        goal.school = "gradient";
+        goal.school = LightSchool::Gradient;
         goal.photoperiod_h = 8.5;
         auto own = goal;
         own.ceiling.reset();
@@ -68,7 +68,7 @@ class TestBenchJson : public QObject {
 
     void aMethodOfVersion3KnowsTheBandAlone() {
         auto words = QString::fromStdString(writeBench(demoBench()));
-        words.replace(QStringLiteral("\"version\": 4"), QStringLiteral("\"version\": 3"));
+        words.replace(QStringLiteral("\"version\": 5"), QStringLiteral("\"version\": 3"));
         // The goal stood in the method itself.
         words.replace(
             QStringLiteral("\"goal\": {"),
@@ -82,7 +82,7 @@ class TestBenchJson : public QObject {
 
     void descriptionsOfEarlierVersionsAreRead() {
         auto words = QString::fromStdString(writeBench(demoBench()));
-        words.replace(QStringLiteral("\"version\": 4"), QStringLiteral("\"version\": 2"));
+        words.replace(QStringLiteral("\"version\": 5"), QStringLiteral("\"version\": 2"));
         for (const char* later : {"obstacles", "response_nm_relative", "corrections"})
             words.replace(QStringLiteral("\"%1\"").arg(QLatin1String(later)),
                           QStringLiteral("\"not yet %1\"").arg(QLatin1String(later)));
@@ -95,7 +95,7 @@ class TestBenchJson : public QObject {
         QTest::addColumn<QString>("from");
         QTest::addColumn<QString>("to");
         QTest::addColumn<QString>("part");
-        QTest::newRow("newer") << "\"version\": 4"
+        QTest::newRow("newer") << "\"version\": 5"
                                << "\"version\": 99"
                                << "newer";
         QTest::newRow("foreign") << "glumet bench"

@@ -28,9 +28,9 @@ class TestReadingsCsv : public QObject {
         QCOMPARE(table.rows.size(), std::size_t{1});
         const auto& row = table.rows[0];
         QCOMPARE(row.reading.mean.value(), 214.5);
-        QCOMPARE(row.height.value(), 200.0);
+        QCOMPARE(row.run.height.value(), 200.0);
         QCOMPARE(row.reading.x.value(), 150.0);
-        QCOMPARE(row.reading.flag, std::string("doubtful"));
+        QVERIFY(row.reading.flag == Mark::Doubtful);
         QCOMPARE(row.reading.extra.at("mood"), std::string("calm, blue"));
     }
 
@@ -116,7 +116,7 @@ class TestReadingsCsv : public QObject {
         reading.max = Ppfd(2.0 / 3.0);
         reading.samples = 7.25;
         reading.power = Watt(61.8);
-        reading.flag = "excluded";
+        reading.flag = Mark::Excluded;
         reading.superseded = true;
         reading.note = "first\nsecond; third";
         reading.extra["mood"] = "calm";
@@ -128,7 +128,7 @@ class TestReadingsCsv : public QObject {
         QVERIFY2(back.problems.empty(), back.problems.empty() ? "" : back.problems[0].sentence().c_str());
         QCOMPARE(back.rows.size(), std::size_t{1});
         QVERIFY(back.rows[0].reading == reading);
-        QCOMPARE(back.rows[0].height.value(), run.height.value());
+        QCOMPARE(back.rows[0].run.height.value(), run.height.value());
         QCOMPARE(back.rows[0].depth.value(), plane.depth.value());
         QCOMPARE(writeReadings(back.rows), writeReadings(rows));
     }

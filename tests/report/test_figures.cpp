@@ -86,7 +86,7 @@ class TestFigures : public QObject {
 
     void theSectionFindsMarksAndShelves() {
         const auto data = sectionOf(demo(), sweepsOf(demo()).front(), Millimetre(180), Millimetre(150),
-                                    nullptr, {0}, LengthUnit::Cm);
+                                    nullptr, {sweepsOf(demo()).front().runs.front()}, LengthUnit::Cm);
         const SectionLayout layout(QRectF(0, 0, 300, 700), data);
         QCOMPARE(data.heights.front().kind, MarkKind::Doubtful);
         for (const auto& mark : data.heights)
@@ -111,7 +111,7 @@ class TestFigures : public QObject {
         const auto review = reviewOfFirst();
         QVERIFY(review);
         QVERIFY(review->verdict.speaks());
-        QCOMPARE(review->bench.runs[review->shown_run].height.value(), review->verdict.height->value());
+        QCOMPARE(review->bench.run(review->shown_run).height.value(), review->verdict.height->value());
         QCOMPARE(review->cautions.size(), std::size_t{4});
         QVERIFY(review->provenance.contains(QStringLiteral("Invented")));
         QCOMPARE(lossChart(*review, paper()).series.front().points.size(),

@@ -4,6 +4,7 @@
 #include <string>
 
 #include "core/base/band.h"
+#include "core/bench/schools.h"
 
 namespace glumet {
 
@@ -17,7 +18,7 @@ struct Goal {
     std::optional<Ppfd> floor;    ///< nothing at the zone's lower end may fall below it
     Millimetre zone_from{0};      ///< under water; where from = to the goal holds for the whole depth
     Millimetre zone_to{0};
-    std::string school = "narrow-band";  ///< that this goal speaks for, see kLightSchools
+    LightSchool school = LightSchool::NarrowBand;  ///< that this goal speaks for
 
     bool zoned() const { return zone_to > zone_from; }
     bool operator==(const Goal&) const = default;

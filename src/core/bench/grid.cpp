@@ -29,6 +29,10 @@ std::vector<double> centres(Millimetre extent, int count) {
 
 }  // namespace
 
+bool samePoint(const Reading& a, const Reading& b) {
+    return std::abs((a.x - b.x).value()) <= kSamePointMm && std::abs((a.y - b.y).value()) <= kSamePointMm;
+}
+
 Grid cellCentres(Millimetre length, Millimetre width, int columns, int rows) {
     Grid grid;
     grid.xs_mm = centres(length, columns);

@@ -4,12 +4,15 @@
 #include <string>
 #include <vector>
 
-#include "core/bench/run.h"
+#include "core/bench/bench.h"
 
 namespace glumet {
 
 /// Two positions closer than this are the same point, mm: finer than anyone places a probe.
 inline constexpr double kSamePointMm = 0.5;
+
+/// Whether two readings were taken at the same point.
+bool samePoint(const Reading& a, const Reading& b);
 
 /// Grid of cell centres over a footprint: x = (i+½)·length/columns, y = (j+½)·width/rows.
 /// Needs columns, rows ≥ 1.

@@ -2,7 +2,9 @@
 
 #include <fmt/format.h>
 
-#include <cstdio>
+#include <charconv>
+#include <string_view>
+#include <utility>
 
 namespace glumet {
 namespace {
@@ -10,7 +12,43 @@ namespace {
 constexpr std::string_view kStart = "centres ";
 constexpr std::string_view kEnd = " mm";
 
+/// Numbers parted by commas, nothing else; empty when it is anything else.
+std::vector<Millimetre> numbersIn(std::string_view list) {
+    std::vector<Millimetre> numbers;
+    const char* at = list.data();
+    const char* end = at + list.size();
+    while (at != end) {
+        double value = 0.0;
+        const auto [stop, error] = std::from_chars(at, end, value);
+        if (error != std::errc()) return {};
+        numbers.emplace_back(value);
+        at = stop;
+        while (at != end && (*at == ',' || *at == ' ')) ++at;
+    }
+    return numbers;
+}
+
 }  // namespace
+
+std::string Placement::text() const {
+    if (centres.empty()) return words;
+    std::string list(kStart);
+    for (std::size_t i = 0; i < centres.size(); ++i)
+        list += fmt::format("{}{}", i == 0 ? "" : ", ", centres[i].value());
+    return list + std::string(kEnd);
+}
+
+Placement Placement::of(std::string text) {
+    Placement placement;
+    const std::string_view whole = text;
+    if (whole.starts_with(kStart) && whole.ends_with(kEnd) && whole.size() > kStart.size() + kEnd.size())
+        placement.centres =
+            numbersIn(whole.substr(kStart.size(), whole.size() - kStart.size() - kEnd.size()));
+    if (placement.centres.empty()) placement.words = std::move(text);
+    return placement;
+}
+
+Placement placementAt(std::vector<Millimetre> centres) { return {std::move(centres), {}}; }
 
 std::vector<Millimetre> equalDivision(Millimetre length, int count) {
     std::vector<Millimetre> centres;
@@ -24,36 +62,6 @@ std::vector<Millimetre> withSpread(Millimetre length, int count, Millimetre spre
     centres.front() = (length - spread) / 2.0;
     centres.back() = (length + spread) / 2.0;
     return centres;
-}
-
-std::string placementText(const std::vector<Millimetre>& centres) {
-    std::string text(kStart);
-    for (std::size_t i = 0; i < centres.size(); ++i)
-        text += fmt::format("{}{:g}", i == 0 ? "" : ", ", centres[i].value());
-    return text + std::string(kEnd);
-}
-
-std::vector<Millimetre> centresOf(const std::string& placement) {
-    std::vector<Millimetre> centres;
-    if (!placement.starts_with(kStart) || !placement.ends_with(kEnd)) return centres;
-    const char* at = placement.c_str() + kStart.size();
-    double value = 0.0;
-    int used = 0;
-    while (std::sscanf(at, "%lf%n", &value, &used) == 1) {
-        centres.emplace_back(value);
-        at += used;
-        if (*at == ',') ++at;
-    }
-    return centres;
-}
-
-std::vector<double> hangingPlaces(const Run& run, double length_mm) {
-    auto centres = centresOf(run.placement);
-    if (centres.size() != static_cast<std::size_t>(run.fixtures))
-        centres = equalDivision(Millimetre(length_mm), run.fixtures);
-    std::vector<double> places;
-    for (const auto centre : centres) places.push_back(centre.value());
-    return places;
 }
 
 }  // namespace glumet

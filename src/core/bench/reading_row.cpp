@@ -54,6 +54,8 @@ class Merge {
                           lowestId(bench_.tanks), lowestId(bench_.runs)}) -
                 1;
         for (const auto& run : bench_.runs) next_ = std::min(next_, lowestId(run.planes) - 1);
+        for (const auto& fixture : bench_.fixtures)
+            next_ = std::min({next_, lowestId(fixture.channels) - 1, lowestId(fixture.presets) - 1});
         for (std::size_t i = 0; i < bench_.runs.size(); ++i) runs_.emplace(keyOf(bench_.runs[i]), i);
     }
 
@@ -77,24 +79,27 @@ class Merge {
 
   private:
     std::size_t runOf(const ReadingRow& row) {
-        Run run;
-        run.label = row.run;
+        Run run = row.run;
         run.fixture = idOfName(bench_.fixtures, row.fixture, next_);
         run.accessory = idOfName(bench_.accessories, row.accessory, next_);
         run.meter = idOfName(bench_.meters, row.meter, next_);
         run.tank = idOfName(bench_.tanks, row.tank, next_);
-        run.preset = row.preset;
-        run.level_pct = row.level_pct;
-        run.height = row.height;
-        run.fixtures = row.fixtures;
-        run.placement = row.placement;
-        run.water = row.water;
+        run.preset = presetOf(run.fixture, row.preset);
         const auto [known, fresh] = runs_.emplace(keyOf(run), bench_.runs.size());
         if (fresh) {
             run.id = next_--;
             bench_.runs.push_back(run);
         }
         return known->second;
+    }
+
+    Id presetOf(Id fixture, const std::string& name) {
+        auto* of = byId(bench_.fixtures, fixture);
+        if (of == nullptr) return 0;
+        const auto count = of->presets.size();
+        const Id id = idOfName(of->presets, name, next_);
+        if (of->presets.size() > count) linkPresets(*of);
+        return id;
     }
 
     std::size_t planeOf(std::size_t run, Millimetre depth) {
@@ -169,15 +174,30 @@ Bench withRows(Bench bench, const std::vector<ReadingRow>& rows, MergeReport& re
     return merge.finish();
 }
 
+namespace {
+
+ReadingRow rowOf(const Bench& bench, const Run& run, const Plane& plane, const Reading& reading) {
+    ReadingRow row;
+    static_cast<RunSettings&>(row.run) = run;
+    row.run.label = run.label;
+    row.run.height = run.height;
+    row.fixture = nameOfId(bench.fixtures, run.fixture);
+    row.accessory = nameOfId(bench.accessories, run.accessory);
+    row.tank = nameOfId(bench.tanks, run.tank);
+    row.meter = nameOfId(bench.meters, run.meter);
+    row.preset = presetName(bench, run);
+    row.depth = plane.depth;
+    row.reading = reading;
+    return row;
+}
+
+}  // namespace
+
 std::vector<ReadingRow> rowsOf(const Bench& bench) {
     std::vector<ReadingRow> rows;
     for (const auto& run : bench.runs)
         for (const auto& plane : run.planes)
-            for (const auto& reading : plane.readings)
-                rows.push_back({run.label, nameOfId(bench.fixtures, run.fixture), run.height, plane.depth,
-                                reading, run.preset, nameOfId(bench.accessories, run.accessory),
-                                run.level_pct, run.fixtures, run.placement, nameOfId(bench.meters, run.meter),
-                                nameOfId(bench.tanks, run.tank), run.water});
+            for (const auto& reading : plane.readings) rows.push_back(rowOf(bench, run, plane, reading));
     return rows;
 }
 

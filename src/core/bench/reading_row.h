@@ -4,26 +4,21 @@
 #include <string>
 #include <vector>
 
-#include "core/bench/run.h"
+#include "core/bench/bench.h"
 
 namespace glumet {
 
-/// A reading with everything its row in a readings table says about the run around it. Names stand for
-/// the fixture, accessory, tank and meter; an empty one means none or not recorded.
+/// A reading with everything its row in a readings table says about the run around it. Names stand for what
+/// the run's ids will name; an empty one means none or not recorded.
 struct ReadingRow {
-    std::string run;
+    Run run;  ///< without planes
     std::string fixture;
-    Millimetre height{0};
+    std::string accessory;
+    std::string tank;
+    std::string meter;
+    std::string preset;
     Millimetre depth{0};
     Reading reading;
-    std::string preset;
-    std::string accessory;
-    std::optional<double> level_pct;
-    int fixtures = 1;
-    std::string placement;
-    std::string meter;
-    std::string tank;
-    WaterState water = WaterState::Still;
 };
 
 /// What a merge did.
@@ -34,7 +29,8 @@ struct MergeReport {
     std::vector<Id> superseded;  ///< stored readings that are now superseded
 };
 
-/// The bench with the rows added. Fixtures, accessories, meters and tanks are found by name or made; a run
+/// The bench with the rows added. Fixtures, their presets, accessories, meters and
+/// tanks are found by name or made; a run
 /// is found by its label, configuration and height or made; a later value of a point supersedes the earlier.
 /// Whatever is new has a negative id, so that a store can tell; planes of new points get the grid they fill.
 Bench withRows(Bench bench, const std::vector<ReadingRow>& rows, MergeReport& report);

@@ -1,8 +1,27 @@
 #include "core/bench/run.h"
 
 #include <cmath>
+#include <utility>
+
+#include "core/bench/describe.h"
 
 namespace glumet {
+
+template <>
+struct WordsOf<Mark> {
+    static constexpr std::array value{std::pair{Mark::None, ""}, std::pair{Mark::Doubtful, "doubtful"},
+                                      std::pair{Mark::Excluded, "excluded"},
+                                      std::pair{Mark::Reference, "reference"},
+                                      std::pair{Mark::Repeat, "repeat"}};
+};
+
+std::string Flag::text() const { return mark == Mark::None ? remark : wordOf(mark); }
+
+Flag Flag::of(std::string text) {
+    Flag flag;
+    if (!readWord(text, flag.mark)) flag.remark = std::move(text);
+    return flag;
+}
 
 std::optional<double> Reading::relativeStandardError() const {
     if (!sd || !samples || *samples < 1.0 || mean.value() <= 0.0) return std::nullopt;
@@ -20,6 +39,15 @@ std::optional<Watt> Run::power() const {
             }
     if (count == 0) return std::nullopt;
     return Watt(sum / count);
+}
+
+std::vector<double> hangingPlaces(const RunSettings& run, double length_mm) {
+    auto centres = run.placement.centres;
+    if (centres.size() != static_cast<std::size_t>(run.fixtures))
+        centres = equalDivision(Millimetre(length_mm), run.fixtures);
+    std::vector<double> places;
+    for (const auto centre : centres) places.push_back(centre.value());
+    return places;
 }
 
 }  // namespace glumet

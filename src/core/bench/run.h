@@ -1,25 +1,38 @@
 #pragma once
 
-#include <algorithm>
 #include <map>
 #include <optional>
 #include <string>
 #include <vector>
 
+#include "core/base/id.h"
 #include "core/base/lattice.h"
-#include "core/bench/bench.h"
+#include "core/base/quantity.h"
+#include "core/bench/placement.h"
 
 namespace glumet {
 
-/// Known values of Reading::flag. Any other text is kept as it came and treated as a remark.
-namespace flag {
-inline constexpr const char* kDoubtful = "doubtful";  ///< counted, and pointed at
-inline constexpr const char* kExcluded = "excluded";  ///< kept, and left out of every statistic
-/// A return to a plane's reference point: tells drift, is in no statistic of the field.
-inline constexpr const char* kReference = "reference";
-/// An earlier point read once more: tells repeatability, is in no statistic of the field.
-inline constexpr const char* kRepeat = "repeat";
-}  // namespace flag
+/// What a reading is marked as.
+enum class Mark {
+    None,
+    Doubtful,   ///< counted, and pointed at
+    Excluded,   ///< kept, and left out of every statistic
+    Reference,  ///< a return to a plane's reference point: tells drift, is in no statistic of the field
+    Repeat,     ///< an earlier point read once more: tells repeatability, is in no statistic of the field
+};
+
+/// A mark, or a remark in words that files brought and nothing is made of.
+struct Flag {
+    Mark mark = Mark::None;
+    std::string remark;
+
+    Flag(Mark known = Mark::None) : mark(known) {}  // NOLINT: a mark is a flag
+    bool empty() const { return mark == Mark::None && remark.empty(); }
+    /// "doubtful" …, the remark, or nothing; of() reads it.
+    std::string text() const;
+    static Flag of(std::string text);
+    bool operator==(const Flag&) const = default;
+};
 
 /// One settled value at one place, 0 ≤ x ≤ length, 0 ≤ y ≤ width.
 struct Reading {
@@ -32,16 +45,16 @@ struct Reading {
     std::optional<double> sd;       ///< of single samples, µmol·m⁻²·s⁻¹
     std::optional<double> samples;  ///< effective number of independent samples behind the mean
     std::optional<Watt> power;      ///< draw at the wall while reading
-    std::string flag;
+    Flag flag;
     std::string note;
     std::string time;         ///< ISO 8601 or whatever the imported file said
     bool superseded = false;  ///< an earlier value of a point measured again; kept, not counted
     std::map<std::string, std::string> extra;  ///< imported columns Glumet does not know
 
     /// Whether statistics and verdicts use this value.
-    bool counts() const { return !superseded && flag != flag::kExcluded && !isCheck(); }
+    bool counts() const { return !superseded && flag != Mark::Excluded && !isCheck(); }
     /// Taken beside the field's own readings, to tell how well they repeat.
-    bool isCheck() const { return flag == flag::kReference || flag == flag::kRepeat; }
+    bool isCheck() const { return flag == Mark::Reference || flag == Mark::Repeat; }
     /// Relative standard error of the mean, sd/(mean·√samples); nothing when the swing was not recorded.
     std::optional<double> relativeStandardError() const;
 
@@ -56,21 +69,29 @@ struct Plane {
     std::vector<Reading> readings;
 };
 
-/// Readings taken without changing anything but the probe's place. All settings are what was set;
-/// an empty or absent one was not recorded.
-struct Run {
+enum class WaterState { Still, Moving, Dry };
+
+/// Everything that is set for a run but its mounting height: what must be equal for two runs to belong to one
+/// height sweep. An empty or absent one was not recorded; an id of 0 is none.
+struct RunSettings {
+    Id fixture = 0;
+    Id accessory = 0;
+    Id tank = 0;
+    Id meter = 0;
+    Id preset = 0;  ///< of the fixture
+    std::optional<double> level_pct;
+    int fixtures = 1;  ///< how many hang over the tank
+    Placement placement;
+    WaterState water = WaterState::Still;
+
+    auto operator<=>(const RunSettings&) const = default;
+};
+
+/// Readings taken without changing anything but the probe's place.
+struct Run : RunSettings {
     Id id = 0;
     std::string label;
-    Id fixture = 0;
-    Id accessory = 0;  ///< 0: none
-    Id tank = 0;       ///< 0: not described
-    Id meter = 0;      ///< 0: not recorded
-    std::string preset;
-    std::optional<double> level_pct;
     Millimetre height{0};  ///< emitters above the water surface
-    int fixtures = 1;      ///< how many hang over the tank
-    std::string placement;
-    WaterState water = WaterState::Still;
     std::optional<Ppfd> dark_reading;
     std::optional<double> warm_up_min;
     std::string note;
@@ -80,30 +101,8 @@ struct Run {
     std::optional<Watt> power() const;
 };
 
-/// The whole project as values: what the file holds and every computation reads.
-struct Bench {
-    std::string title;
-    std::vector<Tank> tanks;
-    std::vector<Fixture> fixtures;
-    std::vector<Accessory> accessories;
-    std::vector<MeterProfile> meters;
-    Method method;
-    std::vector<Run> runs;
-    std::vector<CommissionCheck> checks;  ///< in the order they were made
-};
-
-/// The element of `items` with that id, or nullptr.
-template <class T>
-const T* byId(const std::vector<T>& items, Id id) {
-    for (const auto& item : items)
-        if (item.id == id) return &item;
-    return nullptr;
-}
-template <class T>
-T* byId(std::vector<T>& items, Id id) {
-    for (auto& item : items)
-        if (item.id == id) return &item;
-    return nullptr;
-}
+/// Where a run's fixtures hang along a tank of this length, mm: as its placement says when it names as many
+/// centres as fixtures hang, else by equal division.
+std::vector<double> hangingPlaces(const RunSettings& run, double length_mm);
 
 }  // namespace glumet

@@ -4,29 +4,22 @@
 
 #include <algorithm>
 #include <cmath>
+#include <map>
 
 #include "core/bench/grid.h"
 
 namespace glumet {
 
-Configuration configurationOf(const Run& run) {
-    return {run.fixture,   run.accessory, run.tank,      run.meter, run.preset,
-            run.level_pct, run.fixtures,  run.placement, run.water};
-}
-
 std::vector<Sweep> sweepsOf(const Bench& bench) {
+    std::vector<const Run*> rising;
+    for (const auto& run : bench.runs) rising.push_back(&run);
+    std::stable_sort(rising.begin(), rising.end(),
+                     [](const Run* a, const Run* b) { return a->height < b->height; });
+    std::map<Configuration, std::vector<Id>> runs;
+    for (const auto* run : rising) runs[*run].push_back(run->id);
     std::vector<Sweep> sweeps;
-    for (std::size_t i = 0; i < bench.runs.size(); ++i) {
-        const auto configuration = configurationOf(bench.runs[i]);
-        auto known = std::find_if(sweeps.begin(), sweeps.end(),
-                                  [&](const Sweep& sweep) { return sweep.configuration == configuration; });
-        if (known == sweeps.end()) known = sweeps.insert(sweeps.end(), {configuration, {}});
-        known->runs.push_back(i);
-    }
-    for (auto& sweep : sweeps)
-        std::stable_sort(sweep.runs.begin(), sweep.runs.end(), [&](std::size_t a, std::size_t b) {
-            return bench.runs[a].height < bench.runs[b].height;
-        });
+    for (const auto& run : bench.runs)
+        if (auto found = runs.extract(run)) sweeps.push_back({found.key(), std::move(found.mapped())});
     return sweeps;
 }
 
@@ -36,10 +29,10 @@ std::string configurationName(const Bench& bench, const Configuration& configura
     if (configuration.fixtures > 1) name = fmt::format("{} × {}", configuration.fixtures, name);
     if (const auto* accessory = byId(bench.accessories, configuration.accessory))
         name += ", with " + accessory->name;
-    if (!configuration.preset.empty()) name += ", " + configuration.preset;
+    if (const auto preset = presetName(bench, configuration); !preset.empty()) name += ", " + preset;
     if (configuration.level_pct && *configuration.level_pct != 100.0)
         name += fmt::format(", {:g} %", *configuration.level_pct);
-    if (!configuration.placement.empty()) name += ", " + configuration.placement;
+    if (!configuration.placement.empty()) name += ", " + configuration.placement.text();
     if (configuration.water == WaterState::Moving) name += ", moving water";
     if (configuration.water == WaterState::Dry) name += ", dry";
     return name;
@@ -48,7 +41,7 @@ std::string configurationName(const Bench& bench, const Configuration& configura
 std::vector<Millimetre> depthsOf(const Bench& bench, const Sweep& sweep) {
     std::vector<Millimetre> depths;
     for (const auto index : sweep.runs)
-        for (const auto& plane : bench.runs[index].planes) depths.push_back(plane.depth);
+        for (const auto& plane : bench.run(index).planes) depths.push_back(plane.depth);
     std::sort(depths.begin(), depths.end());
     const auto same = [](Millimetre a, Millimetre b) { return (b - a).value() <= kSamePointMm; };
     depths.erase(std::unique(depths.begin(), depths.end(), same), depths.end());

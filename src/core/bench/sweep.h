@@ -3,31 +3,19 @@
 #include <string>
 #include <vector>
 
-#include "core/bench/run.h"
+#include "core/bench/bench.h"
 
 namespace glumet {
 
-/// Everything but the mounting height that must be equal for two runs to belong to one height sweep.
-struct Configuration {
-    Id fixture = 0;
-    Id accessory = 0;
-    Id tank = 0;
-    Id meter = 0;
-    std::string preset;
-    std::optional<double> level_pct;
-    int fixtures = 1;
-    std::string placement;
-    WaterState water = WaterState::Still;
+/// What runs of one height sweep have in common.
+using Configuration = RunSettings;
 
-    auto operator<=>(const Configuration&) const = default;
-};
+inline const Configuration& configurationOf(const Run& run) { return run; }
 
-Configuration configurationOf(const Run& run);
-
-/// Runs of one configuration, ascending mounting height. `runs` are indices into Bench::runs.
+/// Runs of one configuration, ascending mounting height; of equal ones the earlier first.
 struct Sweep {
     Configuration configuration;
-    std::vector<std::size_t> runs;
+    std::vector<Id> runs;
 };
 
 /// Groups all runs, in the order in which each configuration first appears.

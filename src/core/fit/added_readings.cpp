@@ -11,7 +11,7 @@ bool sameSetting(const Run& a, const Run& b) {
 }
 
 /// Appends what `after` has more than `before`; false when it is not just more.
-bool appendAdded(std::size_t run, const Plane& before, const Plane& after, std::vector<AddedReading>& out) {
+bool appendAdded(Id run, const Plane& before, const Plane& after, std::vector<AddedReading>& out) {
     if (before.depth != after.depth || before.readings.size() > after.readings.size() ||
         !std::equal(before.readings.begin(), before.readings.end(), after.readings.begin()))
         return false;
@@ -26,12 +26,12 @@ std::optional<std::vector<AddedReading>> readingsAdded(const Bench& before, cons
                                                        const Sweep& sweep) {
     if (before.tanks != after.tanks || before.fixtures != after.fixtures) return std::nullopt;
     std::vector<AddedReading> out;
-    for (const auto index : sweep.runs) {
-        if (index >= before.runs.size() || !sameSetting(before.runs[index], after.runs[index]))
-            return std::nullopt;
-        for (std::size_t p = 0; p < after.runs[index].planes.size(); ++p)
-            if (!appendAdded(index, before.runs[index].planes[p], after.runs[index].planes[p], out))
-                return std::nullopt;
+    for (const auto id : sweep.runs) {
+        const auto& then = before.run(id);
+        const auto& now = after.run(id);
+        if (!sameSetting(then, now)) return std::nullopt;
+        for (std::size_t p = 0; p < now.planes.size(); ++p)
+            if (!appendAdded(id, then.planes[p], now.planes[p], out)) return std::nullopt;
     }
     return out;
 }

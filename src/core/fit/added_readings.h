@@ -9,7 +9,7 @@ namespace glumet {
 
 /// A reading that came after a fit.
 struct AddedReading {
-    std::size_t run = 0;  ///< index into Bench::runs
+    Id run = 0;
     Millimetre depth{0};
     Reading reading;
 };

@@ -21,11 +21,11 @@ LightScene emptyScene(const Tank& tank, bool dry) {
 }
 
 std::vector<SceneEmitter> latticeEmitters(const Fixture& fixture, PhotonFlux flux, std::size_t beam) {
-    const int columns = fixture.emitter_columns;
-    const int rows = fixture.emitter_rows;
+    const int columns = fixture.emitters.columns;
+    const int rows = fixture.emitters.rows;
     constexpr double kPointPitchMm = 15.0;
     constexpr int kMostAcross = 4;
-    const double size = fixture.emitter_size.value();
+    const double size = fixture.emitters.size.value();
     const int across = std::clamp(static_cast<int>(std::ceil(size / kPointPitchMm)), 1, kMostAcross);
     const double step = size / across;
     const double share = flux.value() / (columns * rows * across * across);
@@ -38,8 +38,8 @@ std::vector<SceneEmitter> latticeEmitters(const Fixture& fixture, PhotonFlux flu
             for (int j = 0; j < across; ++j)
                 for (int i = 0; i < across; ++i)
                     emitters.push_back(
-                        {offset(column, columns, fixture.emitter_pitch_x.value()) + offset(i, across, step),
-                         offset(row, rows, fixture.emitter_pitch_y.value()) + offset(j, across, step), share,
+                        {offset(column, columns, fixture.emitters.pitch_x.value()) + offset(i, across, step),
+                         offset(row, rows, fixture.emitters.pitch_y.value()) + offset(j, across, step), share,
                          beam, 0});
     return emitters;
 }

@@ -62,12 +62,12 @@ Expected<DescribedModel> DescribedModel::of(const Bench& bench, const Run& run,
     return model;
 }
 
-Expected<DescribedModel> DescribedModel::fitted(const Bench& bench, std::size_t index, const FitResult& fit,
+Expected<DescribedModel> DescribedModel::fitted(const Bench& bench, Id id, const FitResult& fit,
                                                 std::unique_ptr<FastField> earlier) {
-    const auto& run = bench.runs[index];
+    const auto& run = bench.run(id);
     const auto* tank = byId(bench.tanks, run.tank);
     if (tank == nullptr) return problem("", "the tank of this run is not described");
-    auto scene = sceneWith(fit.model, sceneByFit(fit, bench, index, *tank));
+    auto scene = sceneWith(fit.model, sceneByFit(fit, bench, id, *tank));
     if (!scene) return tl::make_unexpected(scene.error());
     if (const auto wrong = wrongWith(*scene)) return tl::make_unexpected(*wrong);
     if (earlier == nullptr)
@@ -163,19 +163,18 @@ std::string agreementTitle(double rms, bool fitted) {
                           : fmt::format("The description is off by {}", percentText(rms));
 }
 
-Finding agreementFinding(const Bench& bench, std::size_t index, const DescribedModel& model,
+Finding agreementFinding(const Bench& bench, Id id, const DescribedModel& model,
                          const FindingContext& context) {
     const auto& agreement = model.agreement();
     Finding out;
     out.kind = agreement.rms <= kFarOff ? FindingKind::Fact : FindingKind::Doubt;
     out.title = agreementTitle(agreement.rms, model.isFitted());
     out.view = EvidenceView::Field;
-    out.run = index;
+    out.run = id;
     out.depth = agreement.worst_depth;
     std::string place = fmt::format("{} | {}", lengthFigure(agreement.worst_x, context.unit),
                                     lengthText(agreement.worst_y, context.unit));
-    if (const auto* plane = planeAt(bench.runs[index], agreement.worst_depth);
-        plane != nullptr && plane->grid)
+    if (const auto* plane = planeAt(bench.run(id), agreement.worst_depth); plane != nullptr && plane->grid)
         if (const auto cell = cellAt(*plane->grid, agreement.worst_x, agreement.worst_y)) {
             out.cell = cell;
             place = cellName(*cell);
@@ -203,7 +202,7 @@ Finding fluxFinding(const DescribedModel& model) {
 
 }  // namespace
 
-std::vector<Finding> modelFindings(const Bench& bench, std::size_t run, Expected<DescribedModel>& model,
+std::vector<Finding> modelFindings(const Bench& bench, Id run, Expected<DescribedModel>& model,
                                    const FindingContext& context) {
     if (!model) {
         Finding missing;

@@ -2,7 +2,7 @@
 
 #include <memory>
 
-#include "core/bench/run.h"
+#include "core/bench/bench.h"
 #include "core/fit/fit.h"
 #include "core/light/fast_field.h"
 #include "core/light/sampling.h"
@@ -23,8 +23,8 @@ class DescribedModel {
     static Expected<DescribedModel> of(const Bench& bench, const Run& run,
                                        std::unique_ptr<FastField> earlier = nullptr);
     /// The same by a fit to the readings instead of a described beam, with what the fit found of place,
-    /// walls, water and the run itself (index into Bench::runs); its level is left as fitted.
-    static Expected<DescribedModel> fitted(const Bench& bench, std::size_t run, const FitResult& fit,
+    /// walls, water and the run itself; its level is left as fitted.
+    static Expected<DescribedModel> fitted(const Bench& bench, Id run, const FitResult& fit,
                                            std::unique_ptr<FastField> earlier = nullptr);
     bool isFitted() const { return fitted_; }
     /// Gives the field away to the next model; this one can be asked nothing more.
@@ -71,7 +71,7 @@ class DescribedModel {
 };
 
 /// What the comparison says, with its numbers; what is missing where there is no model.
-std::vector<Finding> modelFindings(const Bench& bench, std::size_t run, Expected<DescribedModel>& model,
+std::vector<Finding> modelFindings(const Bench& bench, Id run, Expected<DescribedModel>& model,
                                    const FindingContext& context);
 
 }  // namespace glumet

@@ -4,7 +4,7 @@
 #include <optional>
 #include <stop_token>
 
-#include "core/bench/run.h"
+#include "core/bench/bench.h"
 #include "core/fit/light_model.h"
 
 namespace glumet {
@@ -26,8 +26,21 @@ struct FitOptions {
     std::stop_token stop;
 };
 
+enum class FitQuantity {
+    Flux,
+    HeightOffset,
+    PlaceAlong,
+    PlaceAcross,
+    Attenuation,
+    Reflectance,
+    RunHeight,
+    RunLevel
+};
+
 /// A parameter as it came out, against what was believed before.
 struct FitParameter {
+    FitQuantity what = FitQuantity::Flux;
+    Id run = 0;  ///< of a run's own height and level
     std::string name;
     std::string unit;
     double value = 0.0;
@@ -40,7 +53,7 @@ struct FitParameter {
 
 /// One reading against the fit.
 struct FitResidual {
-    std::size_t run = 0;  ///< index into Bench::runs
+    Id run = 0;
     Millimetre depth{0};
     Millimetre x{0};
     Millimetre y{0};
@@ -53,7 +66,7 @@ struct FitResidual {
 struct FitResult {
     /// How far one run was off what it says.
     struct Slip {
-        std::size_t run = 0;  ///< index into Bench::runs
+        Id run = 0;
         double height_mm = 0.0;
         double level = 1.0;
     };
@@ -87,7 +100,7 @@ struct FitResult {
 ///
 /// Fails in words: no tank, no reading, fewer than 24 readings or fewer than 3 rings of distance, a single
 /// plane.
-Expected<FitResult> fitFixture(const Bench& bench, const std::vector<std::size_t>& runs,
+Expected<FitResult> fitFixture(const Bench& bench, const std::vector<Id>& runs,
                                const FitOptions& options = {});
 
 /// A fit that takes one reading after the other: each costs its own row and one solution of the normal
@@ -95,7 +108,7 @@ Expected<FitResult> fitFixture(const Bench& bench, const std::vector<std::size_t
 /// then besides.
 class StreamingFit {
   public:
-    static Expected<StreamingFit> begin(const Bench& bench, const std::vector<std::size_t>& runs,
+    static Expected<StreamingFit> begin(const Bench& bench, const std::vector<Id>& runs,
                                         const FitOptions& options = {});
     StreamingFit(StreamingFit&&) noexcept;
     StreamingFit& operator=(StreamingFit&&) noexcept;
@@ -103,7 +116,7 @@ class StreamingFit {
 
     const FitResult& result() const;
     /// `run` is one of those it began with. Refused, and nothing changed, when the reading does not count.
-    Expected<bool> add(std::size_t run, Millimetre depth, const Reading& reading);
+    Expected<bool> add(Id run, Millimetre depth, const Reading& reading);
 
   private:
     class Impl;
@@ -113,21 +126,21 @@ class StreamingFit {
 
 /// The same when nobody knows the fixture's emitters: a point, clusters, bars, a pair and panels are tried,
 /// and the one with the least misfit is taken and named in FitResult::cannot_tell.
-Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<std::size_t>& runs,
+Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<Id>& runs,
                                      const FitOptions& options = {});
 
 /// A tank's scene without fixtures as the fit has it: its water, and in tanks it was read in its painted
 /// walls.
 LightScene tankByFit(const FitResult& fit, const Tank& tank, bool dry);
 
-/// The scene of a run (index into Bench::runs) as the fit has it, fixtures without emitters: tankByFit(), the
+/// The scene of a run as the fit has it, fixtures without emitters: tankByFit(), the
 /// run's own slip, and one fixture alone where it was found to hang in tanks the fit was read in.
-LightScene sceneByFit(const FitResult& fit, const Bench& bench, std::size_t run, const Tank& tank);
+LightScene sceneByFit(const FitResult& fit, const Bench& bench, Id run, const Tank& tank);
 
 /// The readings of a plane against a fit, whether they took part in it or not: standard errors hold the
 /// reading's own noise, a probe placed 4 mm off and what the fit does not know. Readings that do not count
 /// are left out; the order is the plane's.
-std::vector<FitResidual> residualsAgainst(const FitResult& fit, const Bench& bench, std::size_t run,
+std::vector<FitResidual> residualsAgainst(const FitResult& fit, const Bench& bench, Id run,
                                           const Plane& plane, const FitOptions& options = {});
 
 /// What the readings have in common with another unit: the factor that would bring all of them to what the

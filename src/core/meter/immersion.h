@@ -1,6 +1,6 @@
 #pragma once
 
-#include "core/bench/run.h"
+#include "core/bench/bench.h"
 
 namespace glumet {
 

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "core/base/problem.h"
-#include "core/bench/run.h"
+#include "core/bench/bench.h"
 
 namespace glumet {
 

@@ -5,7 +5,7 @@
 #include <vector>
 
 #include "core/base/quantity.h"
-#include "core/bench/run.h"
+#include "core/bench/bench.h"
 
 namespace glumet {
 

@@ -2,7 +2,7 @@
 
 #include <vector>
 
-#include "core/bench/run.h"
+#include "core/bench/bench.h"
 
 namespace glumet {
 

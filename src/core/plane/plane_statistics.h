@@ -4,7 +4,7 @@
 #include <vector>
 
 #include "core/base/problem.h"
-#include "core/bench/run.h"
+#include "core/bench/bench.h"
 
 namespace glumet {
 

@@ -32,10 +32,10 @@ Fixture fixture(Id id, const char* name, const char* maker, const char* kind, do
     f.kind = kind;
     f.length = Millimetre(length);
     f.width = Millimetre(width);
-    f.emitter_columns = columns;
-    f.emitter_rows = rows;
-    f.emitter_pitch_x = Millimetre(pitch_x);
-    f.emitter_pitch_y = Millimetre(pitch_y);
+    f.emitters.columns = columns;
+    f.emitters.rows = rows;
+    f.emitters.pitch_x = Millimetre(pitch_x);
+    f.emitters.pitch_y = Millimetre(pitch_y);
     f.rated_power = Watt(watt);
     f.currency = "¤";
     return f;
@@ -47,7 +47,7 @@ void claim(Fixture& f, double low, double high, const char* coverage, double pri
     f.claimed_coverage = coverage;
     f.price = price;
     f.mass_kg = mass;
-    f.channels = "warm white, cool white, deep red";
+    setChannelNames(f, "warm white, cool white, deep red");
 }
 
 std::vector<Fixture> demoFixtures() {
@@ -74,9 +74,9 @@ std::vector<Fixture> demoFixtures() {
     all[3].beam = *Beam::table({0, 10, 20, 30, 40, 50, 60, 70, 80, 90},
                                {0.7, 0.76, 0.84, 0.97, 1.0, 0.74, 0.42, 0.18, 0.05, 0.0});
     all[3].flux = PhotonFlux(170);
-    all[0].emitter_size = all[5].emitter_size = Millimetre(18);
-    all[1].emitter_size = Millimetre(14);
-    all[3].emitter_size = Millimetre(70);
+    all[0].emitters.size = all[5].emitters.size = Millimetre(18);
+    all[1].emitters.size = Millimetre(14);
+    all[3].emitters.size = Millimetre(70);
     return all;
 }
 
@@ -90,7 +90,10 @@ constexpr std::array kOsierChannels{ChannelTruth{"warm white", 45.0, 0.36},
                                     ChannelTruth{"cool white", 44.0, 0.42},
                                     ChannelTruth{"deep red", 39.0, 0.22}};
 
-FixtureTruth truthOf(const Bench& bench, Id fixture_id, Id accessory, const std::string& preset) {
+FixtureTruth truthOf(const Bench& bench, const Run& run) {
+    const Id fixture_id = run.fixture;
+    const Id accessory = run.accessory;
+    const auto preset = presetName(bench, run);
     const auto* f = byId(bench.fixtures, fixture_id);
     const std::string name = f == nullptr ? "" : f->name;
     const auto flux = [&](double per_joule) {
@@ -170,12 +173,13 @@ class DemoMaker {
         method.fixtures = 2;
         method.spreads = {Millimetre(420), Millimetre(500), Millimetre(580)};
         auto planned = plannedRuns(bench_, method, {{kOsier}, raceway.id, kMeterSub});
-        for (auto& run : *planned) {
+        addPresets(*planned);
+        for (auto& run : planned->runs) {
             run.id = static_cast<Id>(bench_.runs.size()) + 1;
             for (auto& plane : run.planes) plane.id = next_plane_++;
-            if (run.placement != placementText(withSpread(raceway.length, 2, method.spreads.front())))
+            if (run.placement != placementAt(withSpread(raceway.length, 2, method.spreads.front())))
                 readPlanned(run,
-                            run.placement == placementText(withSpread(raceway.length, 2, method.spreads[1]))
+                            run.placement == placementAt(withSpread(raceway.length, 2, method.spreads[1]))
                                 ? kHungTooHighMm
                                 : 0.0);
             bench_.runs.push_back(std::move(run));
@@ -195,7 +199,7 @@ class DemoMaker {
 
     void addChannelRun(const ChannelTruth& channel, double height) {
         auto run = newRun(kOsier, 0, height);
-        run.preset = channel.name;
+        run.preset = presetNamed(kOsier, channel.name);
         run.label += fmt::format(" {}", channel.name);
         run.dark_reading = Ppfd(kDarkNight);
         fillPlanes(run, {.dark = kDarkNight, .draw_share = channel.share});
@@ -220,7 +224,7 @@ class DemoMaker {
     void addChecks(const Run& run, const Planted& planted) {
         const auto watt = run.power();
         const auto& f = *byId(bench_.fixtures, run.fixture);
-        addCheck(run, CheckKind::Draw, watt->value(), judgeDraw(*watt, f.rated_power, 100.0, ""),
+        addCheck(run, CheckKind::Draw, watt->value(), judgeDraw(*watt, f.rated_power, std::nullopt, ""),
                  planted.half_dead_driver ? "read on purpose, to show what half a driver does to a map" : "");
         const double rate = std::round(5.0 * check_noise_.normal()) / 100.0;
         addCheck(run, CheckKind::WarmUp, rate, judgeWarmUpPercent(rate));
@@ -244,19 +248,38 @@ class DemoMaker {
         reading.y = Millimetre(plane.grid->ys_mm[static_cast<std::size_t>(due->cell.row)]);
         scale(reading, 1.0, run.dark_reading->value());
         reading.power = power;
-        reading.flag = due->kind == CheckPointKind::Reference ? flag::kReference : flag::kRepeat;
+        reading.flag = due->kind == CheckPointKind::Reference ? Mark::Reference : Mark::Repeat;
         reading.time = time;
         plane.readings.push_back(std::move(reading));
     }
 
-    Run newRun(Id fixture_id, Id accessory, double height) const {
+    /// The fixture's preset of that name, made when it is first used.
+    Id presetNamed(Id fixture_id, const std::string& name) {
+        auto& presets = byId(bench_.fixtures, fixture_id)->presets;
+        for (const auto& preset : presets)
+            if (preset.name == name) return preset.id;
+        presets.push_back({next_preset_++, name, {}});
+        linkPresets(*byId(bench_.fixtures, fixture_id));
+        return presets.back().id;
+    }
+
+    /// Gives what a plan brought new its place and ids.
+    void addPresets(NewRuns& planned) {
+        for (const auto& [fixture_id, preset] : planned.presets) {
+            const Id id = presetNamed(fixture_id, preset.name);
+            for (auto& run : planned.runs)
+                if (run.preset == preset.id) run.preset = id;
+        }
+    }
+
+    Run newRun(Id fixture_id, Id accessory, double height) {
         Run run;
         run.id = static_cast<Id>(bench_.runs.size()) + 1;
         run.fixture = fixture_id;
         run.accessory = accessory;
         run.tank = kCube;
         run.meter = kMeterSub;
-        run.preset = "all channels full";
+        run.preset = presetNamed(fixture_id, "all channels full");
         run.level_pct = 100.0;
         run.height = Millimetre(height);
         run.warm_up_min = 25;
@@ -344,6 +367,7 @@ class DemoMaker {
     Noise noise_;
     Noise check_noise_;
     Id next_plane_ = 1;
+    Id next_preset_ = 1;
     int taken_ = 0;
 };
 
@@ -365,6 +389,9 @@ Bench demoBench() {
     raceway.use = TankUse::Living;
     bench.tanks = {cube, raceway};
     bench.fixtures = demoFixtures();
+    Id next_channel = 1;
+    for (auto& f : bench.fixtures)
+        for (auto& channel : f.channels) channel.id = next_channel++;
     bench.accessories = {{kDiffuser, "frost diffuser", "clips over the lenses"}};
     MeterProfile submerged;
     submerged.id = kMeterSub;
@@ -384,7 +411,7 @@ Bench demoReadings(std::uint64_t seed) { return DemoMaker(seed).make(); }
 LightScene sceneOf(const Bench& bench, const Run& run) {
     const auto* tank = byId(bench.tanks, run.tank);
     auto scene = emptyScene(tank == nullptr ? Tank{} : *tank, run.water == WaterState::Dry);
-    const auto truth = truthOf(bench, run.fixture, run.accessory, run.preset);
+    const auto truth = truthOf(bench, run);
     scene.beams = {truth.beam};
     const auto* known = byId(bench.fixtures, run.fixture);
     const auto emitters = latticeEmitters(known == nullptr ? Fixture{} : *known, truth.flux, 0);

@@ -3,7 +3,7 @@
 #include <cstdint>
 #include <vector>
 
-#include "core/bench/run.h"
+#include "core/bench/bench.h"
 #include "core/light/scene.h"
 #include "core/simulation/simulated_bench.h"
 

@@ -3,7 +3,7 @@
 #include <string>
 #include <vector>
 
-#include "core/bench/run.h"
+#include "core/bench/bench.h"
 #include "core/light/fast_field.h"
 
 namespace glumet {

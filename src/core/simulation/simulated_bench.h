@@ -2,7 +2,7 @@
 
 #include <cstdint>
 
-#include "core/bench/run.h"
+#include "core/bench/bench.h"
 #include "core/light/fast_field.h"
 #include "core/meter/settled_mean.h"
 #include "core/simulation/ripple.h"

@@ -1,7 +1,6 @@
 #include "core/survey/checks.h"
 
 #include <algorithm>
-#include <cctype>
 #include <cmath>
 
 #include "core/plane/contour.h"
@@ -90,31 +89,19 @@ std::vector<MirrorDoubt> mirrorDoubts(const Plane& plane, double tolerance) {
     return doubts;
 }
 
-std::optional<double> drawShare(const Run& run, const Fixture& fixture) {
-    const auto power = run.power();
-    if (!power || !fixture.rated_power || fixture.rated_power->value() <= 0.0) return std::nullopt;
-    if (namesChannel(fixture, run.preset)) return std::nullopt;
-    return *power / (*fixture.rated_power * std::max(1, run.fixtures));
+std::optional<Watt> expectedDraw(const Fixture& fixture, const RunSettings& run) {
+    if (!fixture.rated_power || fixture.rated_power->value() <= 0.0) return std::nullopt;
+    const auto share = powerShare(fixture, run.preset);
+    if (!share) return std::nullopt;
+    return *fixture.rated_power *
+           (std::max(1, run.fixtures) * *share * run.level_pct.value_or(100.0) / 100.0);
 }
 
-bool namesChannel(const Fixture& fixture, std::string_view preset) {
-    const auto trimmed = [](std::string_view word) {
-        const auto from = word.find_first_not_of(' ');
-        return from == std::string_view::npos ? std::string_view()
-                                              : word.substr(from, word.find_last_not_of(' ') - from + 1);
-    };
-    const auto same = [](char a, char b) {
-        return std::tolower(static_cast<unsigned char>(a)) == std::tolower(static_cast<unsigned char>(b));
-    };
-    const auto wanted = trimmed(preset);
-    std::string_view rest = fixture.channels;
-    while (!rest.empty() && !wanted.empty()) {
-        const auto comma = rest.find(',');
-        const auto name = trimmed(rest.substr(0, comma));
-        if (std::equal(name.begin(), name.end(), wanted.begin(), wanted.end(), same)) return true;
-        rest = comma == std::string_view::npos ? std::string_view() : rest.substr(comma + 1);
-    }
-    return false;
+std::optional<double> drawShare(const Run& run, const Fixture& fixture) {
+    const auto power = run.power();
+    const auto expected = expectedDraw(fixture, run);
+    if (!power || !expected || expected->value() <= 0.0) return std::nullopt;
+    return *power / *expected;
 }
 
 std::optional<double> roomLightShare(const Run& run) {

@@ -4,8 +4,8 @@
 #include <string_view>
 #include <vector>
 
+#include "core/bench/bench.h"
 #include "core/bench/grid.h"
-#include "core/bench/run.h"
 
 namespace glumet {
 
@@ -27,11 +27,13 @@ inline constexpr double kPlacingErrorMm = 4.0;
 /// Largest difference first.
 std::vector<MirrorDoubt> mirrorDoubts(const Plane& plane, double tolerance = 0.12);
 
-/// Draw at the wall / rated power of all fixtures that hang, when both are known; nothing for a channel by
-/// itself, which has no rating of its own.
+/// What a run should draw at the wall: rating × fixtures × level, times the preset's share of the watts where
+/// its channels' levels and shares are known. Nothing without a rating, or where they are not: a channel by
+/// itself has no rating of its own.
+std::optional<Watt> expectedDraw(const Fixture& fixture, const RunSettings& run);
+
+/// Draw at the wall / expectedDraw(), when both are known.
 std::optional<double> drawShare(const Run& run, const Fixture& fixture);
-/// Whether a preset is the name of one of the fixture's channels, whatever the case.
-bool namesChannel(const Fixture& fixture, std::string_view preset);
 
 /// Draw further than this from the rating is a doubt: a driver that is half dead draws about half.
 inline constexpr double kDrawTolerance = 0.10;

@@ -34,7 +34,8 @@ std::string signedPercent(double share) { return fmt::format("{:+.2f} %", share 
 
 }  // namespace
 
-CheckVerdict judgeDraw(Watt drawn, std::optional<Watt> rated, double level_pct, const std::string& subject) {
+CheckVerdict judgeDraw(Watt drawn, std::optional<Watt> rated, std::optional<Watt> expected,
+                       const std::string& subject) {
     if (!(drawn.value() >= 0.0) || !std::isfinite(drawn.value())) return {false, "A draw is 0 W or more."};
     if (!rated || rated->value() <= 0.0)
         return {true, fmt::format("{:.1f} W; the fixture's rating is not described, so nothing says whether "
@@ -47,13 +48,13 @@ CheckVerdict judgeDraw(Watt drawn, std::optional<Watt> rated, double level_pct, 
                                                     percentText(share))}
                    : CheckVerdict{false, fmt::format("{}: {:.1f} W. This channel draws nothing.", subject,
                                                      drawn.value())};
-    const double expected = level_pct / 100.0;
-    const bool fine = std::abs(share - expected) <= kDrawTolerance;
+    const double due = expected.value_or(*rated) / *rated;
+    const bool fine = std::abs(share - due) <= kDrawTolerance;
     return {fine, fmt::format("{:.1f} W of {:.0f} W rated, {}. {}", drawn.value(), rated->value(),
                               percentText(share),
-                              fine               ? "As it should be."
-                              : share < expected ? "Stop: a driver may be dead. Find out before reading."
-                                                 : "Stop: more than it is rated for. Find out why.")};
+                              fine          ? "As it should be."
+                              : share < due ? "Stop: a driver may be dead. Find out before reading."
+                                            : "Stop: more than it is rated for. Find out why.")};
 }
 
 CheckVerdict judgeChannelSum(const std::vector<Watt>& channels, Watt together) {

@@ -2,7 +2,7 @@
 
 #include <deque>
 
-#include "core/bench/run.h"
+#include "core/bench/bench.h"
 
 namespace glumet {
 
@@ -13,9 +13,11 @@ struct CheckVerdict {
     std::string sentence = "not made";
 };
 
-/// Draw at the wall in W against the rating at this level, ± 10 %: a half-dead driver draws half.
-/// `subject` names a channel; a single channel is judged only for drawing anything, its share is kept.
-CheckVerdict judgeDraw(Watt drawn, std::optional<Watt> rated, double level_pct, const std::string& subject);
+/// Draw at the wall in W against what the run should draw (expectedDraw() in checks.h; else the rating), ± 10
+/// % of the rating of all that hang: a half-dead driver draws half. `subject` names a channel; a single
+/// channel is judged only for drawing anything, its share is kept.
+CheckVerdict judgeDraw(Watt drawn, std::optional<Watt> rated, std::optional<Watt> expected,
+                       const std::string& subject);
 
 /// The channels' draws, each alone, against the draw of all together: ± 15 % (drivers are less efficient
 /// when little is asked of them).

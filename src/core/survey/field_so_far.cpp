@@ -247,7 +247,7 @@ bool isSymmetric(const Bench& bench, const Run& run) {
     const auto* tank = byId(bench.tanks, run.tank);
     if (tank == nullptr || tank->wall(Side::Left) != tank->wall(Side::Right)) return false;
     if (run.placement.empty()) return true;
-    const auto centres = centresOf(run.placement);
+    const auto centres = run.placement.centres;
     if (centres.empty()) return false;
     for (std::size_t i = 0; i < centres.size(); ++i) {
         const auto mirrored = tank->length - centres[centres.size() - 1 - i];

@@ -59,14 +59,13 @@ void addFallOff(const Run& run, FindingPlace place, const FindingContext& contex
                           EvidenceView::Field, FindingPlace{place.run, last.depth}));
 }
 
-void addDrawDoubt(const Bench& bench, std::size_t index, std::vector<Finding>& out) {
-    const auto& run = bench.runs[index];
+void addDrawDoubt(const Bench& bench, Id index, std::vector<Finding>& out) {
+    const auto& run = bench.run(index);
     const auto* fixture = byId(bench.fixtures, run.fixture);
     if (fixture == nullptr) return;
     const auto share = drawShare(run, *fixture);
     if (!share) return;
-    const double expected = run.level_pct.value_or(100.0) / 100.0;
-    const bool off = std::abs(*share - expected) > kDrawTolerance;
+    const bool off = std::abs(*share - 1.0) > kDrawTolerance;
     auto body = fmt::format("It draws {:.1f} W of {:.0f} W rated", run.power()->value(),
                             fixture->rated_power->value());
     if (!off) {
@@ -81,7 +80,7 @@ void addDrawDoubt(const Bench& bench, std::size_t index, std::vector<Finding>& o
     out.push_back(doubt);
 }
 
-void addRoomLightDoubt(const Run& run, std::size_t index, std::vector<Finding>& out) {
+void addRoomLightDoubt(const Run& run, Id index, std::vector<Finding>& out) {
     const auto share = roomLightShare(run);
     if (!share || *share <= kDarkTolerance) return;
     auto doubt = finding(FindingKind::Doubt, "Other light was on",
@@ -92,8 +91,7 @@ void addRoomLightDoubt(const Run& run, std::size_t index, std::vector<Finding>& 
     out.push_back(doubt);
 }
 
-void addMirrorDoubts(const Run& run, std::size_t index, const FindingContext& context,
-                     std::vector<Finding>& out) {
+void addMirrorDoubts(const Run& run, Id index, const FindingContext& context, std::vector<Finding>& out) {
     constexpr std::size_t kMostShown = 2;
     for (const auto& plane : run.planes) {
         auto doubts = mirrorDoubts(plane);
@@ -115,16 +113,15 @@ void addMirrorDoubts(const Run& run, std::size_t index, const FindingContext& co
 
 /// The first plane of the same configuration that still lacks points; else what to look at.
 Finding afterRun(const Bench& bench, FindingPlace place, const FindingContext& context) {
-    const auto configuration = configurationOf(bench.runs[place.run]);
-    for (std::size_t i = 0; i < bench.runs.size(); ++i) {
-        if (configurationOf(bench.runs[i]) != configuration) continue;
-        for (const auto& plane : bench.runs[i].planes)
-            if (nextOnWay(bench, bench.runs[i], plane))
-                return finding(FindingKind::Next,
-                               "Go on at " + lengthText(bench.runs[i].height, context.unit),
+    const auto configuration = configurationOf(bench.run(place.run));
+    for (const auto& run : bench.runs) {
+        if (configurationOf(run) != configuration) continue;
+        for (const auto& plane : run.planes)
+            if (nextOnWay(bench, run, plane))
+                return finding(FindingKind::Next, "Go on at " + lengthText(run.height, context.unit),
                                fmt::format("This run is complete; that one lacks points {} under water.",
                                            lengthText(plane.depth, context.unit)),
-                               EvidenceView::Measure, FindingPlace{i, plane.depth});
+                               EvidenceView::Measure, FindingPlace{run.id, plane.depth});
     }
     return finding(FindingKind::Next, "This sweep is complete", "Height says how high to hang it.",
                    EvidenceView::Height, place);
@@ -132,20 +129,20 @@ Finding afterRun(const Bench& bench, FindingPlace place, const FindingContext& c
 
 }  // namespace
 
-std::vector<Finding> runDoubts(const Bench& bench, std::size_t run, const FindingContext& context) {
+std::vector<Finding> runDoubts(const Bench& bench, Id run, const FindingContext& context) {
     std::vector<Finding> out;
     addDrawDoubt(bench, run, out);
-    addRoomLightDoubt(bench.runs[run], run, out);
+    addRoomLightDoubt(bench.run(run), run, out);
     // A pair is no evidence where light and tank differ from left to right.
-    if (isSymmetric(bench, bench.runs[run])) addMirrorDoubts(bench.runs[run], run, context, out);
+    if (isSymmetric(bench, bench.run(run))) addMirrorDoubts(bench.run(run), run, context, out);
     return out;
 }
 
-std::vector<Finding> fieldFindings(const Bench& bench, std::size_t run, Millimetre depth,
+std::vector<Finding> fieldFindings(const Bench& bench, Id run, Millimetre depth,
                                    const FindingContext& context) {
     std::vector<Finding> out;
     const FindingPlace place{run, depth};
-    const auto* plane = planeAt(bench.runs[run], depth);
+    const auto* plane = planeAt(bench.run(run), depth);
     const auto statistics = plane == nullptr ? Expected<PlaneStatistics>(problem("", "missing"))
                                              : planeStatistics(*plane, context.band);
     if (!statistics) {
@@ -155,19 +152,19 @@ std::vector<Finding> fieldFindings(const Bench& bench, std::size_t run, Millimet
     }
     addSpread(*statistics, place, context, out);
     addBandShare(*statistics, place, context, out);
-    addFallOff(bench.runs[run], place, context, out);
+    addFallOff(bench.run(run), place, context, out);
     const auto doubts = runDoubts(bench, run, context);
     out.insert(out.end(), doubts.begin(), doubts.end());
     return out;
 }
 
-std::vector<Finding> measureFindings(const Bench& bench, std::size_t run, Millimetre depth,
+std::vector<Finding> measureFindings(const Bench& bench, Id run, Millimetre depth,
                                      const FindingContext& context) {
     std::vector<Finding> out = runDoubts(bench, run, context);
-    const auto* plane = planeAt(bench.runs[run], depth);
+    const auto* plane = planeAt(bench.run(run), depth);
     if (plane == nullptr || !plane->grid) return out;
     const FindingPlace place{run, depth};
-    if (const auto next = nextOnWay(bench, bench.runs[run], *plane)) {
+    if (const auto next = nextOnWay(bench, bench.run(run), *plane)) {
         auto item = finding(FindingKind::Next, cellName(*plane->grid, *next) + " is next",
                             "Put the probe there; space takes the mean once it has settled.",
                             EvidenceView::Measure, place);
@@ -175,8 +172,8 @@ std::vector<Finding> measureFindings(const Bench& bench, std::size_t run, Millim
         out.push_back(item);
         return out;
     }
-    for (const auto& other : bench.runs[run].planes)
-        if (nextOnWay(bench, bench.runs[run], other)) {
+    for (const auto& other : bench.run(run).planes)
+        if (nextOnWay(bench, bench.run(run), other)) {
             out.push_back(
                 finding(FindingKind::Next, "This plane is complete",
                         fmt::format("Lower the probe to {}.", lengthText(other.depth, context.unit)),
@@ -195,14 +192,14 @@ std::vector<Finding> benchFindings(const Bench& bench, const FindingContext& con
     if (bench.tanks.empty())
         out.push_back(finding(FindingKind::Next, "Describe the tank",
                               "Length, width and water depth place the grid.", EvidenceView::Bench));
-    for (std::size_t i = 0; i < bench.runs.size(); ++i) {
+    for (const auto& run : bench.runs) {
         std::vector<Finding> doubts;
-        addDrawDoubt(bench, i, doubts);
-        addRoomLightDoubt(bench.runs[i], i, doubts);
+        addDrawDoubt(bench, run.id, doubts);
+        addRoomLightDoubt(run, run.id, doubts);
         std::erase_if(doubts, [](const Finding& item) { return item.kind != FindingKind::Doubt; });
         for (auto& doubt : doubts) {
-            doubt.body.insert(0, configurationName(bench, configurationOf(bench.runs[i])) + " at " +
-                                     lengthText(bench.runs[i].height, context.unit) + ": ");
+            doubt.body.insert(0, configurationName(bench, configurationOf(run)) + " at " +
+                                     lengthText(run.height, context.unit) + ": ");
             out.push_back(doubt);
         }
     }

@@ -9,7 +9,7 @@ namespace glumet {
 namespace {
 
 struct Level {
-    std::size_t run;
+    Id run;
     double height;
     double log_mean;
 };
@@ -18,11 +18,11 @@ struct Level {
 std::vector<Level> levelsAt(const Bench& bench, const Sweep& sweep, Millimetre depth) {
     std::vector<Level> levels;
     for (const auto index : sweep.runs) {
-        const auto* plane = planeAt(bench.runs[index], depth);
+        const auto* plane = planeAt(bench.run(index), depth);
         if (plane == nullptr || (plane->grid && nextCell(*plane->grid, plane->readings))) continue;
         const auto statistics = planeStatistics(*plane);
         if (!statistics || statistics->mean.value() <= 0.0) continue;
-        const Level level{index, bench.runs[index].height.value(), std::log(statistics->mean.value())};
+        const Level level{index, bench.run(index).height.value(), std::log(statistics->mean.value())};
         if (!levels.empty() && level.height - levels.back().height <= kSamePointMm)
             levels.back() = level;  // the latest of two counts
         else

@@ -7,7 +7,7 @@ namespace glumet {
 
 /// A height whose grid mean does not fit those of the others.
 struct HeightMisfit {
-    std::size_t run = 0;  ///< index into Bench::runs
+    Id run = 0;
     Millimetre depth{0};
     double excess = 0.0;  ///< mean / expected − 1
     Millimetre as_if_higher{

@@ -19,7 +19,7 @@ constexpr double kNotTaken = 1.5;      // s; nobody reads that fast
 
 struct Taken {
     double time;
-    std::size_t run;
+    Id run;
     Id plane;
     std::size_t plane_index;
 };
@@ -28,11 +28,11 @@ struct Taken {
 std::vector<Taken> takenReadings(const Bench& bench) {
     std::vector<Taken> taken;
     for (std::size_t back = 0; back < bench.runs.size() && taken.size() < kLatest; ++back) {
-        const auto run = bench.runs.size() - 1 - back;
-        for (std::size_t plane = 0; plane < bench.runs[run].planes.size(); ++plane)
-            for (const auto& reading : bench.runs[run].planes[plane].readings)
+        const auto& run = bench.runs[bench.runs.size() - 1 - back];
+        for (std::size_t plane = 0; plane < run.planes.size(); ++plane)
+            for (const auto& reading : run.planes[plane].readings)
                 if (const auto time = secondsOf(reading.time))
-                    taken.push_back({*time, run, bench.runs[run].planes[plane].id, plane});
+                    taken.push_back({*time, run.id, run.planes[plane].id, plane});
     }
     std::stable_sort(taken.begin(), taken.end(),
                      [](const Taken& a, const Taken& b) { return a.time < b.time; });

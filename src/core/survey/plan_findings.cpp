@@ -27,7 +27,7 @@ std::string capitalised(std::string words) {
 }
 
 Finding whereToGoOn(const Bench& bench, const WorkPlace& place, const FindingContext& context) {
-    const auto& run = bench.runs[place.run];
+    const auto& run = bench.run(place.run);
     const auto* plane = planeAt(run, place.depth);
     auto next = made(FindingKind::Next, "Go on at " + cellName(*plane->grid, place.cell),
                      fmt::format("{} at {}, {} under water.", configurationName(bench, configurationOf(run)),
@@ -83,11 +83,11 @@ std::vector<Finding> planFindings(const Bench& bench, const FindingContext& cont
     return out;
 }
 
-std::vector<Finding> commissionFindings(const Bench& bench, std::size_t run, const std::string& today) {
+std::vector<Finding> commissionFindings(const Bench& bench, Id run, const std::string& today) {
     std::vector<Finding> out;
     int open = 0;
     std::string missing;
-    for (const auto& state : commissionOf(bench, bench.runs[run], today)) {
+    for (const auto& state : commissionOf(bench, bench.run(run), today)) {
         if (state.open()) {
             ++open;
             missing += (missing.empty() ? "" : ", ") + checkName(state.kind);

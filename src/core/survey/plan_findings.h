@@ -13,7 +13,7 @@ namespace glumet {
 std::vector<Finding> planFindings(const Bench& bench, const FindingContext& context);
 
 /// What the checks of a run say: those that stop work, those overruled, how many are not made yet.
-std::vector<Finding> commissionFindings(const Bench& bench, std::size_t run, const std::string& today);
+std::vector<Finding> commissionFindings(const Bench& bench, Id run, const std::string& today);
 
 /// The first failed and not overruled check of a run: no reading is taken while there is one. Nothing when
 /// work may go on.

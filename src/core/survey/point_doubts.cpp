@@ -36,9 +36,8 @@ class Doubts {
     /// Against the fitted model.
     void addFit(const FitResult& fit) {
         const MisfitRule rule{.standard_errors = 3.0};
-        const auto index = static_cast<std::size_t>(&run_ - bench_.runs.data());
-        if (index >= bench_.runs.size()) return;
-        for (const auto& residual : residualsAgainst(fit, bench_, index, plane_)) {
+        if (byId(bench_.runs, run_.id) == nullptr) return;
+        for (const auto& residual : residualsAgainst(fit, bench_, run_.id, plane_)) {
             const double share = residual.model > 0.0 ? residual.reading / residual.model - 1.0 : 0.0;
             if (std::abs(residual.standard_errors) <= rule.standard_errors || std::abs(share) <= rule.excess)
                 continue;
@@ -60,7 +59,7 @@ class Doubts {
 
     void addMarked() {
         for (const auto& reading : plane_.readings)
-            if (reading.counts() && reading.flag == flag::kDoubtful)
+            if (reading.counts() && reading.flag == Mark::Doubtful)
                 add(reading.x, reading.y, 0.0, reading.note.empty() ? "marked by hand" : reading.note);
     }
 
@@ -95,7 +94,7 @@ class Doubts {
     std::vector<PointDoubt> doubts_;
 };
 
-Finding doubtAt(std::string title, std::string body, std::size_t run, Millimetre depth, EvidenceView view) {
+Finding doubtAt(std::string title, std::string body, Id run, Millimetre depth, EvidenceView view) {
     Finding out;
     out.kind = FindingKind::Doubt;
     out.title = std::move(title);
@@ -109,7 +108,7 @@ Finding doubtAt(std::string title, std::string body, std::size_t run, Millimetre
 void addHeights(const Bench& bench, const Sweep& sweep, const FindingContext& context,
                 std::vector<Finding>& out) {
     for (const auto& misfit : heightMisfits(bench, sweep)) {
-        const auto& run = bench.runs[misfit.run];
+        const auto& run = bench.run(misfit.run);
         auto body = fmt::format("Its mean {} under water is {} {} what the other heights say",
                                 lengthText(misfit.depth, context.unit), percentText(std::abs(misfit.excess)),
                                 misfit.excess > 0.0 ? "above" : "below");
@@ -159,8 +158,7 @@ std::vector<PointDoubt> pointDoubts(const Bench& bench, const Run& run, const Pl
     return doubts.take();
 }
 
-std::vector<Finding> doubtFindings(const std::vector<PointDoubt>& doubts, const Plane& plane,
-                                   std::size_t run) {
+std::vector<Finding> doubtFindings(const std::vector<PointDoubt>& doubts, const Plane& plane, Id run) {
     std::vector<Finding> out;
     if (!plane.grid) return out;
     for (const auto& doubt : doubts) {

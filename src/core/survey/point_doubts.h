@@ -26,8 +26,7 @@ std::vector<PointDoubt> pointDoubts(const Bench& bench, const Run& run, const Pl
                                     const FitResult* fit = nullptr);
 
 /// Those doubts as findings that lead to their points; mirror pairs are left out, for runDoubts() names them.
-std::vector<Finding> doubtFindings(const std::vector<PointDoubt>& doubts, const Plane& plane,
-                                   std::size_t run);
+std::vector<Finding> doubtFindings(const std::vector<PointDoubt>& doubts, const Plane& plane, Id run);
 
 /// Doubts about a sweep: heights that do not fit, a bench that drifts; and what the repeats say.
 std::vector<Finding> sweepDoubts(const Bench& bench, const Sweep& sweep, const FindingContext& context);

@@ -8,14 +8,14 @@ namespace glumet {
 namespace {
 
 struct PlanePlace {
-    std::size_t run;
+    Id run;
     const Plane* plane;
 };
 
 std::vector<PlanePlace> planesInOrder(const Bench& bench) {
     std::vector<PlanePlace> all;
-    for (std::size_t run = 0; run < bench.runs.size(); ++run)
-        for (const auto& plane : bench.runs[run].planes) all.push_back({run, &plane});
+    for (const auto& run : bench.runs)
+        for (const auto& plane : run.planes) all.push_back({run.id, &plane});
     return all;
 }
 
@@ -28,10 +28,10 @@ Id newestOf(const Plane& plane) {
 
 }  // namespace
 
-PlaneProgress progressOf(std::size_t run, const Plane& plane) {
+PlaneProgress progressOf(Id run, const Plane& plane) {
     PlaneProgress progress{run, plane.depth, 0, 0, 0};
     for (const auto& reading : plane.readings)
-        if (reading.counts() && reading.flag == flag::kDoubtful) ++progress.doubtful;
+        if (reading.counts() && reading.flag == Mark::Doubtful) ++progress.doubtful;
     if (plane.grid) {
         progress.planned = plane.grid->plannedCells();
         for (const int index : readingOfCell(*plane.grid, plane.readings))
@@ -63,7 +63,7 @@ std::optional<WorkPlace> whereItStopped(const Bench& bench) {
             last = i;
         }
         if (here <= newest_begun) continue;
-        if (const auto cell = nextOnWay(bench, bench.runs[planes[i].run], *planes[i].plane)) {
+        if (const auto cell = nextOnWay(bench, bench.run(planes[i].run), *planes[i].plane)) {
             begun = WorkPlace{planes[i].run, planes[i].plane->depth, *cell};
             newest_begun = here;
         } else {
@@ -75,7 +75,7 @@ std::optional<WorkPlace> whereItStopped(const Bench& bench) {
         const auto at = (last + step) % planes.size();
         if (complete[at]) continue;
         const auto& place = planes[at];
-        if (const auto cell = nextOnWay(bench, bench.runs[place.run], *place.plane))
+        if (const auto cell = nextOnWay(bench, bench.run(place.run), *place.plane))
             return WorkPlace{place.run, place.plane->depth, *cell};
     }
     return std::nullopt;

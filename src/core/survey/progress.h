@@ -1,13 +1,13 @@
 #pragma once
 
+#include "core/bench/bench.h"
 #include "core/bench/grid.h"
-#include "core/bench/run.h"
 
 namespace glumet {
 
 /// How far one planned plane is.
 struct PlaneProgress {
-    std::size_t run = 0;  ///< index into Bench::runs
+    Id run = 0;
     Millimetre depth{0};
     int planned = 0;  ///< points; those read where no grid was planned
     int read = 0;
@@ -16,14 +16,14 @@ struct PlaneProgress {
     bool complete() const { return read >= planned; }
 };
 
-PlaneProgress progressOf(std::size_t run, const Plane& plane);
+PlaneProgress progressOf(Id run, const Plane& plane);
 
 /// Every plane of every run, in the order of the runs.
 std::vector<PlaneProgress> surveyProgress(const Bench& bench);
 
 /// A point of the plan.
 struct WorkPlace {
-    std::size_t run = 0;
+    Id run = 0;
     Millimetre depth{0};
     Cell cell;
 

@@ -12,15 +12,11 @@ constexpr double kMistake = 0.20;
 constexpr double kSecondsPerHour = 3600.0;
 constexpr double kLeastDriftPerHour = 0.01;
 
-bool samePlace(const Reading& a, const Reading& b) {
-    return std::abs((a.x - b.x).value()) <= kSamePointMm && std::abs((a.y - b.y).value()) <= kSamePointMm;
-}
-
 /// The earliest reading of the same point that a check reading is compared with.
 const Reading* firstAt(const Plane& plane, const Reading& check) {
     for (const auto& reading : plane.readings) {
         if (&reading == &check) return nullptr;
-        if (reading.flag != flag::kExcluded && samePlace(reading, check) && reading.mean.value() > 0.0)
+        if (reading.flag != Mark::Excluded && samePoint(reading, check) && reading.mean.value() > 0.0)
             return &reading;
     }
     return nullptr;
@@ -35,9 +31,9 @@ struct DriftSums {
 void addPlane(const Plane& plane, Repeatability& out, double& squares, DriftSums& drift) {
     for (const auto& reading : plane.readings) {
         const auto* first = firstAt(plane, reading);
-        if (first == nullptr || reading.flag == flag::kExcluded) continue;
+        if (first == nullptr || reading.flag == Mark::Excluded) continue;
         const double change = reading.mean / first->mean - 1.0;
-        if (reading.flag == flag::kReference) {
+        if (reading.flag == Mark::Reference) {
             ++out.returns;
             out.largest_change = std::max(out.largest_change, std::abs(change));
             const auto from = secondsOf(first->time);
@@ -71,12 +67,12 @@ bool Repeatability::drifts() const {
     return std::abs(drift_per_hour) > kLeastDriftPerHour && std::abs(drift_per_hour) > 3.0 * drift_error;
 }
 
-Repeatability repeatabilityOf(const Bench& bench, const std::vector<std::size_t>& runs) {
+Repeatability repeatabilityOf(const Bench& bench, const std::vector<Id>& runs) {
     Repeatability out;
     double squares = 0.0;
     DriftSums drift;
     for (const auto run : runs)
-        for (const auto& plane : bench.runs[run].planes) addPlane(plane, out, squares, drift);
+        for (const auto& plane : bench.run(run).planes) addPlane(plane, out, squares, drift);
     if (out.pairs > 0) out.relative_sd = std::sqrt(squares / out.pairs / 2.0);
     fitDrift(drift, out);
     return out;
@@ -125,7 +121,7 @@ std::optional<CheckPoint> checkPointDue(const Plane& plane, int every) {
 std::optional<DriftDoubt> latestDrift(const Plane& plane, double tolerance) {
     if (!plane.grid) return std::nullopt;
     for (auto reading = plane.readings.rbegin(); reading != plane.readings.rend(); ++reading) {
-        if (reading->flag != flag::kReference) continue;
+        if (reading->flag != Mark::Reference) continue;
         const auto* first = firstAt(plane, *reading);
         const auto cell = cellAt(*plane.grid, reading->x, reading->y);
         if (first == nullptr || !cell) return std::nullopt;

@@ -2,8 +2,8 @@
 
 #include <optional>
 
+#include "core/bench/bench.h"
 #include "core/bench/grid.h"
-#include "core/bench/run.h"
 
 namespace glumet {
 
@@ -24,7 +24,7 @@ struct Repeatability {
 
 /// Of these runs. Pairs further apart than 20 % are mistakes, not scatter: they are left out here and doubted
 /// elsewhere.
-Repeatability repeatabilityOf(const Bench& bench, const std::vector<std::size_t>& runs);
+Repeatability repeatabilityOf(const Bench& bench, const std::vector<Id>& runs);
 
 enum class CheckPointKind { Reference, Repeat };
 

@@ -33,20 +33,6 @@ std::vector<Millimetre> threeDepths(const Tank& tank) {
     return out;
 }
 
-std::vector<std::string> channelsOf(const Fixture& fixture) {
-    std::vector<std::string> out;
-    std::string rest = fixture.channels;
-    while (!rest.empty()) {
-        const auto comma = rest.find(',');
-        auto name = rest.substr(0, comma);
-        rest = comma == std::string::npos ? "" : rest.substr(comma + 1);
-        const auto first = name.find_first_not_of(' ');
-        if (first == std::string::npos) continue;
-        out.push_back(name.substr(first, name.find_last_not_of(' ') - first + 1) + " alone");
-    }
-    return out;
-}
-
 Grid gridOfSpots(const std::vector<Spot>& spots) {
     std::set<double> xs;
     std::set<double> ys;
@@ -87,10 +73,10 @@ class Matrix {
     Matrix(const Bench& bench, const SurveyMethod& method, const SurveySubject& subject, const Tank& tank)
         : bench_(bench), method_(method), subject_(subject), tank_(tank), grid_(gridOf(method, tank)) {}
 
-    std::vector<Run> runs() {
+    NewRuns runs() {
         for (const auto fixture : subject_.fixtures)
             for (const auto& accessory : method_.accessories) addOf(fixture, idOf(accessory));
-        return std::move(runs_);
+        return std::move(new_);
     }
 
   private:
@@ -100,10 +86,10 @@ class Matrix {
         return 0;
     }
 
-    std::vector<std::string> placements() const {
-        std::vector<std::string> out;
+    std::vector<Placement> placements() const {
+        std::vector<Placement> out;
         for (const auto spread : method_.spreads)
-            out.push_back(placementText(withSpread(tank_.length, method_.fixtures, spread)));
+            out.push_back(placementAt(withSpread(tank_.length, method_.fixtures, spread)));
         if (out.empty()) out.emplace_back();
         return out;
     }
@@ -117,7 +103,7 @@ class Matrix {
                     run.accessory = accessory;
                     run.tank = tank_.id;
                     run.meter = subject_.meter;
-                    run.preset = preset;
+                    run.preset = new_.preset(bench_, fixture, preset);
                     run.level_pct = 100.0;
                     run.height = height;
                     run.fixtures = method_.fixtures;
@@ -135,10 +121,10 @@ class Matrix {
             run.planes.push_back(std::move(plane));
         }
         if (known(bench_, run)) return;
-        const auto number = bench_.runs.size() + runs_.size() + 1;
+        const auto number = bench_.runs.size() + new_.runs.size() + 1;
         run.label = fmt::format("{:02} {} {}", number, byId(bench_.fixtures, run.fixture)->name,
                                 lengthFigure(run.height, LengthUnit::Cm));
-        runs_.push_back(std::move(run));
+        new_.runs.push_back(std::move(run));
     }
 
     const Bench& bench_;
@@ -146,7 +132,7 @@ class Matrix {
     const SurveySubject& subject_;
     const Tank& tank_;
     Grid grid_;
-    std::vector<Run> runs_;
+    NewRuns new_;
 };
 
 std::optional<Problem> misfit(const Bench& bench, const SurveyMethod& method, const SurveySubject& subject,
@@ -221,7 +207,7 @@ std::vector<SurveyMethod> readyMethods(const Tank& tank, const Fixture& fixture,
         });
     add("Channel by channel", "Each channel alone at one height, and all together.", [&](SurveyMethod& m) {
         m.depths = {base.depths.front()};
-        for (auto& channel : channelsOf(fixture)) m.presets.push_back(std::move(channel));
+        for (const auto& channel : fixture.channels) m.presets.push_back(channel.name + " alone");
     });
     add("With and without", "The same runs bare and with each accessory.", [&](SurveyMethod& m) {
         m.heights = steps(150, 2 * kFewCm, 3);
@@ -252,8 +238,7 @@ std::vector<SurveyMethod> readyMethods(const Tank& tank, const Fixture& fixture,
     return out;
 }
 
-Expected<std::vector<Run>> plannedRuns(const Bench& bench, const SurveyMethod& method,
-                                       const SurveySubject& subject) {
+Expected<NewRuns> plannedRuns(const Bench& bench, const SurveyMethod& method, const SurveySubject& subject) {
     if (const auto wrong = method.invalid()) return tl::make_unexpected(*wrong);
     const auto* tank = byId(bench.tanks, subject.tank);
     if (tank == nullptr) return problem("tank", "is not chosen");

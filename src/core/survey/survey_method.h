@@ -4,18 +4,9 @@
 #include <vector>
 
 #include "core/base/problem.h"
-#include "core/bench/run.h"
+#include "core/bench/descriptions.h"
 
 namespace glumet {
-
-/// A named place that is read by itself, 0 ≤ x ≤ length, 0 ≤ y ≤ width.
-struct Spot {
-    std::string name;
-    Millimetre x{0};
-    Millimetre y{0};
-
-    bool operator==(const Spot&) const = default;
-};
 
 /// A test matrix without the things it is applied to: heights × depths × grid, and what is varied besides.
 /// The runs it makes are every combination of accessory, spread, height and channel mix.
@@ -38,6 +29,21 @@ struct SurveyMethod {
     bool operator==(const SurveyMethod&) const = default;
 };
 
+constexpr auto fieldsOf(Of<SurveyMethod>) {
+    return std::tuple{field("name", &SurveyMethod::name),
+                      field("purpose", &SurveyMethod::purpose),
+                      field("heights_mm", &SurveyMethod::heights),
+                      field("depths_mm", &SurveyMethod::depths),
+                      field("columns", &SurveyMethod::columns),
+                      field("rows", &SurveyMethod::rows),
+                      field("spots", &SurveyMethod::spots),
+                      field("presets", &SurveyMethod::presets),
+                      field("accessories", &SurveyMethod::accessories),
+                      field("fixtures", &SurveyMethod::fixtures),
+                      field("spreads_mm", &SurveyMethod::spreads),
+                      field("water", &SurveyMethod::water)};
+}
+
 /// What a method is applied to. Tank and at least one fixture are needed; generations are compared by naming
 /// two fixtures.
 struct SurveySubject {
@@ -56,7 +62,6 @@ std::vector<SurveyMethod> readyMethods(const Tank& tank, const Fixture& fixture,
 /// spread, height, channel mix. Runs the bench has already (same configuration, height and depths) are left
 /// out; points that no probe reaches are left out of the grids. The problem names what is missing or does not
 /// fit.
-Expected<std::vector<Run>> plannedRuns(const Bench& bench, const SurveyMethod& method,
-                                       const SurveySubject& subject);
+Expected<NewRuns> plannedRuns(const Bench& bench, const SurveyMethod& method, const SurveySubject& subject);
 
 }  // namespace glumet

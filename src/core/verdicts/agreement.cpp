@@ -15,19 +15,20 @@ constexpr double kStepMm = 2.0;
 constexpr double kTwoErrors = 2.0;
 
 /// A single thing that could be wrong: what one unit of it does to each reading.
-struct Cause {
-    std::string name;
+struct Candidate {
+    Cause what;
+    int fixture;
     std::vector<double> effect;
 };
 
 class Overlay {
   public:
-    Overlay(const FitResult& fit, const Bench& bench, std::size_t run, const Tank& tank, LengthUnit words,
+    Overlay(const FitResult& fit, const Bench& bench, Id run, const Tank& tank, LengthUnit words,
             const FitOptions& options)
         : fit_(fit),
           bench_(bench),
           index_(run),
-          run_(bench.runs[run]),
+          run_(bench.run(run)),
           tank_(tank),
           words_(words),
           options_(options) {}
@@ -101,15 +102,17 @@ class Overlay {
         out_.reduced_chi_square = chi_square_ / n;
     }
 
-    std::vector<Cause> causes() const {
+    std::vector<Candidate> causes() const {
         std::vector<double> model;
         for (const auto& r : out_.residuals) model.push_back(r.model);
-        std::vector<Cause> all{
-            {"level", model}, {"height", slope(0, 0, 1)}, {"along", along_}, {"across", across_}};
+        std::vector<Candidate> all{{Cause::Level, 0, model},
+                                   {Cause::Height, 0, slope(0, 0, 1)},
+                                   {Cause::Along, 0, along_},
+                                   {Cause::Across, 0, across_}};
         for (std::size_t f = 0; f < scene_.fixtures.size() && scene_.fixtures.size() > 1; ++f) {
             auto alone = scene_;
             alone.fixtures = {scene_.fixtures[f]};
-            all.push_back({fmt::format("fixture {}", f + 1), values(alone)});
+            all.push_back({Cause::OneFixture, static_cast<int>(f) + 1, values(alone)});
         }
         return all;
     }
@@ -133,11 +136,12 @@ class Overlay {
             }
             if (cc <= 0.0 || rc * rc / cc <= most) continue;
             most = rc * rc / cc;
-            out_.cause = cause.name;
+            out_.cause = cause.what;
+            out_.cause_fixture = cause.fixture;
             out_.cause_size = rc / cc;
         }
         if (most < kExplains * chi_square_) {
-            out_.cause.clear();
+            out_.cause = Cause::None;
             out_.reason += " No single cause explains it: the field differs in shape.";
             return;
         }
@@ -151,20 +155,21 @@ class Overlay {
     std::string explained() const {
         const double size = out_.cause_size;
         const auto length = lengthText(Millimetre(std::abs(size)), words_);
-        if (out_.cause == "level")
+        if (out_.cause == Cause::Level)
             return fmt::format("They read {} everywhere: output, meter or its mode.", signedPercent(size));
-        if (out_.cause == "height")
+        if (out_.cause == Cause::Height)
             return fmt::format("It fits with the lamps {} {}.", length, size > 0 ? "higher" : "lower");
-        if (out_.cause == "along")
+        if (out_.cause == Cause::Along)
             return fmt::format("It fits with the row {} to the {}.", length, size > 0 ? "right" : "left");
-        if (out_.cause == "across")
+        if (out_.cause == Cause::Across)
             return fmt::format("It fits with the row {} to the {}.", length, size > 0 ? "back" : "front");
-        return fmt::format("It fits if {} from the left gives {}.", out_.cause, signedPercent(size));
+        return fmt::format("It fits if fixture {} from the left gives {}.", out_.cause_fixture,
+                           signedPercent(size));
     }
 
     const FitResult& fit_;
     const Bench& bench_;
-    std::size_t index_;
+    Id index_;
     const Run& run_;
     const Tank& tank_;
     LengthUnit words_;
@@ -181,9 +186,9 @@ class Overlay {
 
 }  // namespace
 
-Expected<ArrayAgreement> arrayAgreement(const FitResult& single, const Bench& bench, std::size_t run,
-                                        LengthUnit words, const FitOptions& options) {
-    const auto* tank = byId(bench.tanks, bench.runs[run].tank);
+Expected<ArrayAgreement> arrayAgreement(const FitResult& single, const Bench& bench, Id run, LengthUnit words,
+                                        const FitOptions& options) {
+    const auto* tank = byId(bench.tanks, bench.run(run).tank);
     if (tank == nullptr) return problem("run", "names no tank");
     return Overlay(single, bench, run, *tank, words, options).compare();
 }

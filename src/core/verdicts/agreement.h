@@ -8,6 +8,9 @@
 
 namespace glumet {
 
+/// The one thing that would explain why a measured array differs from its prediction.
+enum class Cause { None, Level, Height, Along, Across, OneFixture };
+
 /// A measured run of several fixtures beside what one fixture's fit predicts of it.
 struct ArrayAgreement {
     std::vector<FitResidual> residuals;  ///< in the order of planes and readings
@@ -16,8 +19,9 @@ struct ArrayAgreement {
     double within = 0.0;                 ///< share of readings within two standard errors
     double reduced_chi_square = 0.0;
     bool agrees = false;
-    std::string cause;        ///< the one thing that explains most of a disagreement; empty: none does
-    double cause_size = 0.0;  ///< in the cause's own unit
+    Cause cause = Cause::None;  ///< of most of a disagreement
+    int cause_fixture = 0;      ///< of OneFixture, from 1 at the left
+    double cause_size = 0.0;    ///< mm, or a share for Level and OneFixture
     std::string reason = "not computed";
 };
 
@@ -26,7 +30,7 @@ struct ArrayAgreement {
 /// common level, the mounting height, the row moved along the tank or across, one fixture's output. The one
 /// that takes away most of Σz² is named when that is more than half; else the difference is one of shape.
 /// Fails in words: no tank, no reading that counts.
-Expected<ArrayAgreement> arrayAgreement(const FitResult& single, const Bench& bench, std::size_t run,
-                                        LengthUnit words, const FitOptions& options = {});
+Expected<ArrayAgreement> arrayAgreement(const FitResult& single, const Bench& bench, Id run, LengthUnit words,
+                                        const FitOptions& options = {});
 
 }  // namespace glumet

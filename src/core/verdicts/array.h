@@ -4,6 +4,7 @@
 #include <optional>
 #include <stop_token>
 
+#include "core/bench/schools.h"
 #include "core/fit/light_model.h"
 #include "core/light/fast_field.h"
 #include "core/verdicts/array_limits.h"
@@ -61,7 +62,7 @@ struct SpacingStep {
 };
 
 struct SpacingVerdict {
-    std::string school;
+    SpacingSchool school = SpacingSchool::EdgeShare;
     std::vector<double> centres_mm;  ///< along the row; empty: it cannot be met
     double best = 0.0;               ///< the school's figure there, or the best found
     double level_pct = 100.0;        ///< the best level for the goal with the fixtures there

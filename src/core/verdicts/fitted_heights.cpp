@@ -23,14 +23,15 @@ class ModelledSweep {
     ModelledSweep(const FitResult& fit, const Bench& bench, const Sweep& sweep, const Tank& tank,
                   const FittedHeightsQuestion& question)
         : fit_(fit) {
-        const auto& first = bench.runs[sweep.runs.front()];
+        const auto& first = bench.run(sweep.runs.front());
         const auto& grid = *first.planes.front().grid;
         bench_.fixtures = bench.fixtures;
         bench_.tanks = bench.tanks;
         const double low = first.height.value();
-        const double high = bench.runs[sweep.runs.back()].height.value() + question.beyond_mm;
+        const double high = bench.run(sweep.runs.back()).height.value() + question.beyond_mm;
         for (double h = low; h <= high + 1e-9; h += question.step_mm) {
             Run run = first;
+            run.id = static_cast<Id>(bench_.runs.size()) + 1;
             run.planes.clear();
             run.height = Millimetre(h);
             for (const auto depth : depthsOf(bench, sweep)) {
@@ -134,7 +135,7 @@ std::vector<FittedHeight> fittedHeights(const FitResult& fit, const Bench& bench
     std::vector<FittedHeight> out;
     const auto* tank = byId(bench.tanks, sweep.configuration.tank);
     if (tank == nullptr || sweep.configuration.fixtures != 1 || sweep.runs.empty()) return out;
-    const auto& first = bench.runs[sweep.runs.front()];
+    const auto& first = bench.run(sweep.runs.front());
     if (first.planes.empty() || !first.planes.front().grid) return out;
     ModelledSweep modelled(fit, bench, sweep, *tank, question);
     const auto ask = [&](const Eigen::VectorXd& parameters) {

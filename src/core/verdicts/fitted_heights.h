@@ -10,7 +10,7 @@ namespace glumet {
 
 /// A school's height by the fitted field, at heights nobody read, with the fit's own interval.
 struct FittedHeight {
-    std::string school;
+    HeightSchool school = HeightSchool::SpillLimit;
     std::optional<Millimetre> height;
     std::optional<Millimetre> low;  ///< 95 % interval
     std::optional<Millimetre> high;

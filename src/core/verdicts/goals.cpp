@@ -24,11 +24,11 @@ const std::vector<Goal>& readyGoals() {
     return goals;
 }
 
-Goal asReadBy(const std::string& school, Goal goal, Millimetre water_depth) {
+Goal asReadBy(LightSchool school, Goal goal, Millimetre water_depth) {
     goal.school = school;
-    if (school == "broad-range") goal.band = {goal.band.low / kBroad, goal.band.high * kBroad};
-    if (school == "sand-bed") goal.floor = goal.band.low;
-    if (school == "gradient") {
+    if (school == LightSchool::BroadRange) goal.band = {goal.band.low / kBroad, goal.band.high * kBroad};
+    if (school == LightSchool::SandBed) goal.floor = goal.band.low;
+    if (school == LightSchool::Gradient) {
         goal.zone_from = Millimetre(0);
         goal.zone_to = water_depth / 3.0;
     }

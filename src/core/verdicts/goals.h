@@ -12,15 +12,8 @@ namespace glumet {
 /// are common knowledge, to be edited.
 const std::vector<Goal>& readyGoals();
 
-/// Schools of how much light:
-///   narrow-band  aims at the range of the livestock class;
-///   broad-range  takes anything from a third of it to three times it, and asks for slow change;
-///   sand-bed     asks besides for the band's lower end at the bottom;
-///   gradient     wants the range in the upper third of the water only, dimmer below on purpose.
-inline constexpr std::array kLightSchools{"narrow-band", "broad-range", "sand-bed", "gradient"};
-
-/// A narrow goal as another school reads it, in water of this depth; a name that is no school leaves it.
-Goal asReadBy(const std::string& school, Goal narrow, Millimetre water_depth);
+/// A narrow goal as another school reads it, in water of this depth.
+Goal asReadBy(LightSchool school, Goal narrow, Millimetre water_depth);
 
 /// What is wrong with a goal, naming the field, or nothing: band 0 ≤ low ≤ high, photoperiod 0–24 h, ceiling
 /// not under the band's lower end, zone 0 ≤ from ≤ to.

@@ -34,7 +34,7 @@ bool complete(const Run& run) {
 std::vector<Level> levelsOf(const Bench& bench, const Sweep& sweep) {
     std::vector<Level> levels;
     for (const auto index : sweep.runs) {
-        const auto& run = bench.runs[index];
+        const auto& run = bench.run(index);
         if (!complete(run)) continue;
         if (!levels.empty() && (run.height - levels.back().height).value() <= kSamePointMm)
             levels.back() = {run.height, &run};
@@ -52,7 +52,7 @@ std::vector<double> valuesOf(const Run& run) {
     return values;
 }
 
-SchoolVerdict silent(const char* school, std::string why) {
+SchoolVerdict silent(HeightSchool school, std::string why) {
     SchoolVerdict out;
     out.school = school;
     out.reason = std::move(why);
@@ -132,10 +132,10 @@ SchoolVerdict flattestField(const Bench& bench, const Sweep& sweep, const School
             figures.push_back(*figure);
         }
     if (levels.size() < 3)
-        return silent("flattest",
+        return silent(HeightSchool::Flattest,
                       "The flattest field needs complete grids with rings at three heights or more.");
     SchoolVerdict out;
-    out.school = "flattest";
+    out.school = HeightSchool::Flattest;
     std::size_t least = 0;
     for (std::size_t i = 0; i < levels.size(); ++i) {
         out.evidence.push_back(
@@ -164,9 +164,10 @@ SchoolVerdict flattestField(const Bench& bench, const Sweep& sweep, const School
 
 SchoolVerdict bandFill(const Bench& bench, const Sweep& sweep, const SchoolOptions& options) {
     const auto levels = levelsOf(bench, sweep);
-    if (levels.empty()) return silent("band-fill", "Band fill needs complete planes at one height or more.");
+    if (levels.empty())
+        return silent(HeightSchool::BandFill, "Band fill needs complete planes at one height or more.");
     SchoolVerdict out;
-    out.school = "band-fill";
+    out.school = HeightSchool::BandFill;
     double most = -1.0;
     double level_pct = 100.0;
     for (const auto& level : levels) {
@@ -202,9 +203,9 @@ SchoolVerdict peakCap(const Bench& bench, const Sweep& sweep, const SchoolOption
     const auto levels = levelsOf(bench, sweep);
     const auto ceiling = options.ceiling.value_or(options.band.high);
     if (levels.empty())
-        return silent("peak-cap", "The peak cap needs complete planes at one height or more.");
+        return silent(HeightSchool::PeakCap, "The peak cap needs complete planes at one height or more.");
     SchoolVerdict out;
-    out.school = "peak-cap";
+    out.school = HeightSchool::PeakCap;
     for (const auto& level : levels) {
         const auto values = valuesOf(*level.run);
         const double peak = *std::max_element(values.begin(), values.end());
@@ -244,7 +245,7 @@ SchoolVerdict peakCap(const Bench& bench, const Sweep& sweep, const SchoolOption
 SchoolVerdict spillLimitSchool(const Bench& bench, const Sweep& sweep, const SchoolOptions& options) {
     const auto verdict = spillLimit(bench, sweep, options.spill);
     SchoolVerdict out;
-    out.school = "spill-limit";
+    out.school = HeightSchool::SpillLimit;
     out.height = verdict.height;
     out.crossing = verdict.crossing;
     out.low = verdict.low;
@@ -259,14 +260,14 @@ SchoolVerdict spillLimitSchool(const Bench& bench, const Sweep& sweep, const Sch
 SchoolVerdict makersRange(const Bench& bench, const Sweep& sweep, const SchoolOptions& options) {
     const auto* fixture = byId(bench.fixtures, sweep.configuration.fixture);
     if (fixture == nullptr || !fixture->claimed_height_low || !fixture->claimed_height_high)
-        return silent("makers-range", "The maker's claim is not described.");
+        return silent(HeightSchool::MakersRange, "The maker's claim is not described.");
     const auto claim_low = *fixture->claimed_height_low;
     const auto claim_high = *fixture->claimed_height_high;
     const auto claim = lengthRange(claim_low, claim_high, options.words);
     const auto spill = spillLimitSchool(bench, sweep, options);
     const auto peak = peakCap(bench, sweep, options);
     SchoolVerdict out;
-    out.school = "makers-range";
+    out.school = HeightSchool::MakersRange;
     std::string fails;
     const auto spill_end = spill.crossing ? spill.crossing : spill.height;
     if (spill.speaks() && *spill_end < claim_high)
@@ -289,7 +290,8 @@ SchoolVerdict makersRange(const Bench& bench, const Sweep& sweep, const SchoolOp
         if (!spills && !dazzles) out.height = level.height;
     }
     if (out.evidence.empty())
-        return silent("makers-range", fmt::format("Nothing was read within the maker's {}.", claim));
+        return silent(HeightSchool::MakersRange,
+                      fmt::format("Nothing was read within the maker's {}.", claim));
     out.low = claim_low;
     out.high = claim_high;
     out.reason = fails.empty()

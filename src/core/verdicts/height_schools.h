@@ -19,7 +19,7 @@ struct SchoolEvidence {
 
 /// A school's answer from readings alone. It starts as "cannot speak".
 struct SchoolVerdict {
-    std::string school;                  ///< "flattest" …
+    HeightSchool school = HeightSchool::SpillLimit;
     std::optional<Millimetre> height;    ///< a measured height
     std::optional<Millimetre> crossing;  ///< between measured heights, where the evidence carries it
     std::optional<Millimetre> low;       ///< 95 % interval
@@ -64,7 +64,5 @@ SchoolVerdict spillLimitSchool(const Bench& bench, const Sweep& sweep, const Sch
 /// All five, in the order of the documentation: spill-limit, flattest, band-fill, peak-cap, makers-range.
 std::vector<SchoolVerdict> heightSchools(const Bench& bench, const Sweep& sweep,
                                          const SchoolOptions& options);
-inline constexpr std::array kHeightSchools{"spill-limit", "flattest", "band-fill", "peak-cap",
-                                           "makers-range"};
 
 }  // namespace glumet

@@ -10,10 +10,20 @@
 namespace glumet {
 namespace {
 
-std::string spoken(std::string school) {
-    if (school == "makers-range") return "maker's range";
-    std::replace(school.begin(), school.end(), '-', ' ');
-    return school;
+std::string spoken(HeightSchool school) {
+    switch (school) {
+        case HeightSchool::SpillLimit:
+            return "spill limit";
+        case HeightSchool::Flattest:
+            return "flattest";
+        case HeightSchool::BandFill:
+            return "band fill";
+        case HeightSchool::PeakCap:
+            return "peak cap";
+        case HeightSchool::MakersRange:
+            return "maker's range";
+    }
+    return {};
 }
 
 std::string joined(const std::vector<std::string>& words) {

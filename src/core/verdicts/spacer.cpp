@@ -146,7 +146,7 @@ class Spacer {
                                    lengthText(Millimetre(step.outward_mm), q_.words));
     }
 
-    void add(const char* school, std::optional<std::size_t> index, const SpacingStep* step, double best,
+    void add(SpacingSchool school, std::optional<std::size_t> index, const SpacingStep* step, double best,
              std::string reason) {
         SpacingVerdict verdict;
         verdict.school = school;
@@ -166,12 +166,12 @@ class Spacer {
         for (std::size_t i = 0; i < steps.size(); ++i) {
             best = std::max(best, steps[i].share);
             if (steps[i].share < q_.share) continue;
-            return add("edge-share", i, &steps[i], steps[i].share,
+            return add(SpacingSchool::EdgeShare, i, &steps[i], steps[i].share,
                        fmt::format("With {} the outer ring has {} of the centre's {:.0f}, {} under water.",
                                    where(steps[i]), percentText(steps[i].share), steps[i].centre,
                                    lengthText(Millimetre(depth_mm_), q_.words)));
         }
-        add("edge-share", std::nullopt, nullptr, best,
+        add(SpacingSchool::EdgeShare, std::nullopt, nullptr, best,
             fmt::format("No spacing reaches {} within the room there is; the best is {}.",
                         percentText(q_.share), percentText(best)));
     }
@@ -184,12 +184,13 @@ class Spacer {
     }
 
     void smoothSeam() {
-        if (q_.count < 2) return add("smooth-seam", std::nullopt, nullptr, 0.0, "One fixture has no seam.");
+        if (q_.count < 2)
+            return add(SpacingSchool::SmoothSeam, std::nullopt, nullptr, 0.0, "One fixture has no seam.");
         const auto worse = [](const SpacingStep& a, const SpacingStep& b) { return b.seam < a.seam - 1e-12; };
         const auto index = firstBest(worse);
         const auto step = refined(answer_.steps[index], worse);
         const double apart = std::expm1(step.seam);
-        add("smooth-seam", index, &step, apart,
+        add(SpacingSchool::SmoothSeam, index, &step, apart,
             fmt::format("With {} the light between neighbours differs by {} from that under them.",
                         where(step), percentText(apart)));
     }
@@ -202,13 +203,13 @@ class Spacer {
         const auto step = refined(answer_.steps[index], worse);
         const char* what = q_.over == Over::Points ? "points lie" : "volume lies";
         if (step.in_band <= 0.0)
-            return add("band-fill", std::nullopt, nullptr, 0.0,
+            return add(SpacingSchool::BandFill, std::nullopt, nullptr, 0.0,
                        "No point reaches the band at any spacing, however dimmed.");
         auto reason = fmt::format("With {} at {:.0f} % output {} of the {} in {}–{}.", where(step),
                                   step.level_pct, percentText(step.in_band), what,
                                   ppfdFigure(q_.goal.band.low), ppfdFigure(q_.goal.band.high));
         if (!step.keeps) reason += " Ceiling and floor cannot both be kept.";
-        add("band-fill", index, &step, step.in_band, std::move(reason));
+        add(SpacingSchool::BandFill, index, &step, step.in_band, std::move(reason));
     }
 
     const LightModel& model_;

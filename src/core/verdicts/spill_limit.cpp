@@ -21,7 +21,7 @@ constexpr double kSmallestRise = 0.01;
 
 /// One height under consideration, before losses are known.
 struct Level {
-    std::size_t run;
+    Id run;
     Millimetre height;
     const Plane* plane;
     PlaneStatistics statistics;
@@ -44,7 +44,7 @@ std::optional<Millimetre> sharedShallowDepth(const Bench& bench, const Sweep& sw
     for (const auto depth : depthsOf(bench, sweep)) {
         std::size_t heights = 0;
         for (const auto index : sweep.runs) {
-            const auto* plane = planeAt(bench.runs[index], depth);
+            const auto* plane = planeAt(bench.run(index), depth);
             if (plane != nullptr && planeStatistics(*plane)) ++heights;
         }
         if (heights > most) {
@@ -122,7 +122,7 @@ class Judge {
     void collectLevels() {
         std::vector<Millimetre> missing;
         for (const auto index : sweep_.runs) {
-            const auto& run = bench_.runs[index];
+            const auto& run = bench_.run(index);
             const auto* plane = planeAt(run, *verdict_.depth_used);
             const auto statistics = plane == nullptr ? Expected<PlaneStatistics>(problem("", "missing"))
                                                      : planeStatistics(*plane);

@@ -33,7 +33,7 @@ SpillLimitOptions spillLimitOptions(const Bench& bench, const Sweep& sweep);
 
 /// One height as the school sees it.
 struct SpillEvidence {
-    std::size_t run = 0;  ///< index into Bench::runs
+    Id run = 0;
     Millimetre height{0};
     Ppfd grid_mean{0};
     double loss = 0.0;        ///< 1 − mean / mean at the lowest height

@@ -4,6 +4,7 @@
 #include <string>
 
 #include "core/base/band.h"
+#include "core/base/id.h"
 #include "core/base/lattice.h"
 #include "core/words/wording.h"
 
@@ -20,7 +21,7 @@ struct Finding {
     std::string title;
     std::string body;
     EvidenceView view = EvidenceView::None;
-    std::optional<std::size_t> run;  ///< index into Bench::runs
+    Id run = 0;  ///< 0: none
     std::optional<Millimetre> depth;
     std::optional<Cell> cell;
 };
@@ -33,7 +34,7 @@ struct FindingContext {
 
 /// Where a plane of a run stands.
 struct FindingPlace {
-    std::size_t run;
+    Id run;
     Millimetre depth;
 };
 

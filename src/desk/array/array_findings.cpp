@@ -56,12 +56,12 @@ void addGoalWords(Sentences& say, const Session& session) {
                 .arg(goal.photoperiod_h)
                 .arg(dailyLightIntegral(goal.band.low, goal.photoperiod_h), 0, 'f', 1)
                 .arg(dailyLightIntegral(goal.band.high, goal.photoperiod_h), 0, 'f', 1)
-                .arg(text(goal.school)));
+                .arg(text(wordOf(goal.school))));
 }
 
 void addMeasured(Sentences& say, const Session& session, const std::vector<MeasuredArray>& measured) {
     for (const auto& m : measured) {
-        const auto& run = session.bench().runs[m.run];
+        const auto& run = session.bench().run(m.run);
         const bool fine = m.agreement && m.agreement->agrees;
         say.add(fine ? FindingKind::Fact : FindingKind::Doubt,
                 fine ? tr("%1 agrees").arg(text(run.label)) : tr("%1 differs").arg(text(run.label)),
@@ -80,7 +80,7 @@ void addDistrust(Sentences& say, const Session& session, const FitResult& fit) {
         if (count.first * 2 < count.second) continue;
         say.add(
             FindingKind::Doubt,
-            tr("The run at %1 does not fit").arg(session.length(session.bench().runs[run].height)),
+            tr("The run at %1 does not fit").arg(session.length(session.bench().run(run).height)),
             tr("%1 of its %2 readings are off by more than four standard errors: its draw, mode or height "
                "was not what it says.")
                 .arg(count.first)
@@ -104,7 +104,7 @@ void addDistrust(Sentences& say, const Session& session, const FitResult& fit) {
 
 QString refusal(const FitResult& fit, const Bench& bench) {
     if (fit.residuals.empty()) return {};
-    const auto* fixture = byId(bench.fixtures, bench.runs[fit.residuals.front().run].fixture);
+    const auto* fixture = byId(bench.fixtures, bench.run(fit.residuals.front().run).fixture);
     if (const auto factor =
             unitSuspicion(fit.model.flux(), fixture == nullptr ? std::nullopt : fixture->rated_power))
         return tr("%1 µmol/s from %2 W cannot be: a unit seems off by a factor of %3. Mend the readings or "

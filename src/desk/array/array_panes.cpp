@@ -47,23 +47,24 @@ QString signedPercent(double share) {
 
 /// How far apart the outermost of a run hung; empty where its placement does not say.
 QString spreadOf(const Session& session, const Run& run) {
-    const auto centres = centresOf(run.placement);
+    const auto centres = run.placement.centres;
     return centres.size() < 2 ? QString() : session.length(centres.back() - centres.front());
 }
 
 /// What an overlay says, in a word or two.
 QString verdictOf(const Session& session, const ArrayAgreement& a) {
     if (a.agrees) return ArrayPanes::tr("agrees");
-    if (a.cause.empty()) return ArrayPanes::tr("another shape");
+    if (a.cause == Cause::None) return ArrayPanes::tr("another shape");
     const auto length = session.length(Millimetre(std::abs(a.cause_size)));
     const bool more = a.cause_size > 0;
-    if (a.cause == "height")
+    if (a.cause == Cause::Height)
         return (more ? ArrayPanes::tr("%1 too high") : ArrayPanes::tr("%1 too low")).arg(length);
-    if (a.cause == "along")
+    if (a.cause == Cause::Along)
         return (more ? ArrayPanes::tr("%1 right") : ArrayPanes::tr("%1 left")).arg(length);
-    if (a.cause == "across")
+    if (a.cause == Cause::Across)
         return (more ? ArrayPanes::tr("%1 back") : ArrayPanes::tr("%1 to the front")).arg(length);
-    return ArrayPanes::tr("%1 %2").arg(text(a.cause), signedPercent(a.cause_size));
+    if (a.cause == Cause::Level) return ArrayPanes::tr("level %1").arg(signedPercent(a.cause_size));
+    return ArrayPanes::tr("fixture %1 %2").arg(a.cause_fixture).arg(signedPercent(a.cause_size));
 }
 
 QWidget* beside(QWidget* left, QLabel* words) {
@@ -315,7 +316,7 @@ void ArrayPanes::showMeasured(const Shown& shown) {
         {tr("run"), tr("height"), tr("apart"), tr("mean off"), tr("within 2 errors"), tr("verdict")});
     std::vector<QStringList> rows;
     for (const auto& m : measured_rows_) {
-        const auto& run = session_.bench().runs[m.run];
+        const auto& run = session_.bench().run(m.run);
         const auto centres = spreadOf(session_, run);
         if (!m.agreement) {
             rows.push_back({text(run.label),

@@ -114,7 +114,7 @@ QString ArrayStage::reasonForNothing() const {
     return fault_.isEmpty() ? tr("Judging …") : fault_;
 }
 
-/// Sweeps of this fixture's channels, each by itself: their presets are names of its channels.
+/// Sweeps of this fixture's channels, each by itself.
 std::vector<const Sweep*> ArrayStage::channelSweeps() const {
     std::vector<const Sweep*> out;
     const auto* mine = session().fitSweep();
@@ -124,7 +124,7 @@ std::vector<const Sweep*> ArrayStage::channelSweeps() const {
     for (const auto& sweep : session().sweeps()) {
         const auto& c = sweep.configuration;
         if (c.fixture == fixture->id && c.fixtures == 1 && c.accessory == mine->configuration.accessory &&
-            namesChannel(*fixture, c.preset))
+            soleChannel(*fixture, c.preset) != nullptr)
             out.push_back(&sweep);
     }
     return out;
@@ -207,7 +207,7 @@ void ArrayStage::addChannels(ArrayOrder& order) const {
     for (const auto* sweep : channelSweeps()) {
         const auto* found = session().fitOf(*sweep);
         if (found == nullptr || !*found) continue;
-        order.channels.push_back(sweep->configuration.preset);
+        order.channels.push_back(presetName(session().bench(), sweep->configuration));
         order.channel_models.push_back((*found)->model);
     }
     // One channel of several says nothing of a mix.
@@ -361,13 +361,13 @@ void ArrayStage::showLevel() {
 }
 
 /// Measured runs of several of this fixture, in any tank.
-std::vector<std::size_t> ArrayStage::measuredRuns() const {
-    std::vector<std::size_t> out;
+std::vector<Id> ArrayStage::measuredRuns() const {
+    std::vector<Id> out;
     for (const auto& sweep : session().sweeps()) {
         if (sweep.configuration.fixtures < 2 || &singleOf(session().sweeps(), sweep) != session().fitSweep())
             continue;
         for (const auto run : sweep.runs)
-            if (const auto& planes = session().bench().runs[run].planes;
+            if (const auto& planes = session().bench().run(run).planes;
                 std::any_of(planes.begin(), planes.end(), [](const Plane& p) { return !p.readings.empty(); }))
                 out.push_back(run);
     }

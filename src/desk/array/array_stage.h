@@ -53,7 +53,7 @@ class ArrayStage : public Stage {
     ArrayQuestion question() const;
     void addBeside(ArrayQuestion& question) const;
     void addChannels(ArrayOrder& order) const;
-    std::vector<std::size_t> measuredRuns() const;
+    std::vector<Id> measuredRuns() const;
     std::vector<const Sweep*> channelSweeps() const;
     void wantFits();
     const Tank* tank() const;
@@ -81,5 +81,8 @@ class ArrayStage : public Stage {
     LengthUnit words_ = LengthUnit::Cm;
     Goal goal_;
 };
+
+/// What the window is told of this stage.
+StageEntry arrayEntry();
 
 }  // namespace glumet

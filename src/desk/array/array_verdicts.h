@@ -12,7 +12,7 @@ namespace glumet {
 
 /// A measured run of several fixtures beside its prediction.
 struct MeasuredArray {
-    std::size_t run = 0;  ///< index into Bench::runs
+    Id run = 0;
     Expected<ArrayAgreement> agreement = problem("", "not compared");
 };
 
@@ -21,7 +21,7 @@ struct ArrayOrder {
     LightModel model;
     FitResult fit;  ///< that the model is of
     Bench bench;
-    std::vector<std::size_t> measured_runs;  ///< of several of this fixture
+    std::vector<Id> measured_runs;  ///< of several of this fixture
     ArrayQuestion question;
     double goal_share = 0.8;                 ///< that makes a number of fixtures enough
     std::optional<Goal> second;              ///< in the same tank

@@ -121,7 +121,7 @@ QWidget* BenchStage::makeRuns() {
     connect(runs_, &QTableWidget::currentCellChanged, this, [this](int row) {
         const auto* sweep = session().sweep();
         if (sweep != nullptr && row >= 0 && row < static_cast<int>(sweep->runs.size()))
-            session().chooseHeight(session().bench().runs[sweep->runs[static_cast<std::size_t>(row)]].height);
+            session().chooseRun(sweep->runs[static_cast<std::size_t>(row)]);
     });
     layout->addWidget(runs_, 1);
     return holder;
@@ -253,7 +253,12 @@ void BenchStage::fillFixtureForm() {
                }),
         tr("13–18"));
     words(tr("maker's coverage"), &Fixture::claimed_coverage);
-    words(tr("channels"), &Fixture::channels);
+    left_->addText(
+        tr("channels"), [this] { return text(channelNames(fixture())); },
+        writer(&BenchStage::fixture, [](Fixture& f, const QString& typed) {
+            setChannelNames(f, typed.toStdString());
+            return QString();
+        }));
     fillLightRows();
 }
 
@@ -515,15 +520,14 @@ void BenchStage::newAccessory() {
 void BenchStage::newRun() {
     if (session().project() == nullptr) return session().warn(tr("Open or make a project first."));
     const Run* like =
-        session().sweep() == nullptr ? nullptr : &session().bench().runs[session().sweep()->runs.back()];
+        session().sweep() == nullptr ? nullptr : &session().bench().run(session().sweep()->runs.back());
     RunDialog dialog(session(), like, this);
     if (dialog.exec() != QDialog::Accepted) return;
-    const auto run = dialog.run();
-    if (!run) return session().warn(text(run.error().what));
-    const auto saved = session().project()->save(*run);
+    const auto runs = dialog.runs();
+    if (!runs) return session().warn(text(runs.error().what));
+    const auto saved = session().project()->addRuns(*runs, tr("run %1").arg(text(runs->runs.front().label)));
     if (!saved) return session().warn(text(saved.error().sentence()));
-    session().chooseConfiguration(configurationOf(*run));
-    session().chooseHeight(run->height);
+    session().chooseRun(*saved);
     session().say(tr("Run planned; Measure shows its first point."));
 }
 
@@ -568,7 +572,7 @@ void BenchStage::refreshRuns() {
     if (sweep == nullptr) return;
     for (int row = 0; row < runs_->rowCount(); ++row) {
         const auto index = sweep->runs[static_cast<std::size_t>(row)];
-        const auto& run = session().bench().runs[index];
+        const auto& run = session().bench().run(index);
         double done = 0;
         for (const auto& plane : run.planes) done += planeProgress(plane);
         const bool doubtful = std::find(session().doubtfulRuns().begin(), session().doubtfulRuns().end(),
@@ -586,7 +590,7 @@ void BenchStage::refreshRuns() {
             if (doubtful && column == 0) item->setForeground(colours().accent);
             runs_->setItem(row, column, item);
         }
-        if (session().height() && run.height == *session().height()) runs_->selectRow(row);
+        if (run.id == session().runId()) runs_->selectRow(row);
     }
 }
 

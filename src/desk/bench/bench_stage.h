@@ -66,4 +66,7 @@ class BenchStage : public Stage {
     Configuration shown_;
 };
 
+/// What the window is told of this stage.
+StageEntry benchEntry();
+
 }  // namespace glumet

@@ -43,8 +43,8 @@ QString takeEmitters(Fixture& f, const QString& typed) {
     const int rows = pair ? pair->second.toInt(&rows_fine) : 0;
     if (!columns_fine || !rows_fine || columns < 1 || rows < 1 || columns > kMostAlong || rows > kMostAlong)
         return BenchStage::tr("Give the emitters as columns × rows, such as 4 × 3.");
-    f.emitter_columns = columns;
-    f.emitter_rows = rows;
+    f.emitters.columns = columns;
+    f.emitters.rows = rows;
     return {};
 }
 
@@ -62,8 +62,8 @@ QString takeSpacing(Fixture& f, const QString& typed, LengthUnit unit) {
              : std::nullopt;
     if (!x || !y || x->value() < 0.0 || y->value() < 0.0)
         return BenchStage::tr("Give the distance between emitters along and across, such as 2.8 × 2.8 cm.");
-    f.emitter_pitch_x = *x;
-    f.emitter_pitch_y = *y;
+    f.emitters.pitch_x = *x;
+    f.emitters.pitch_y = *y;
     return {};
 }
 
@@ -100,29 +100,29 @@ void BenchStage::fillLightRows() {
     left_
         ->addText(
             tr("emitters"),
-            [this] { return tr("%1 × %2").arg(fixture().emitter_columns).arg(fixture().emitter_rows); },
+            [this] { return tr("%1 × %2").arg(fixture().emitters.columns).arg(fixture().emitters.rows); },
             fixtureWriter(takeEmitters), tr("columns × rows"))
         ->setObjectName(QStringLiteral("emitters"));
     left_
         ->addText(
             tr("their spacing"),
             [this] {
-                return tr("%1 × %2").arg(session().figure(fixture().emitter_pitch_x),
-                                         session().length(fixture().emitter_pitch_y));
+                return tr("%1 × %2").arg(session().figure(fixture().emitters.pitch_x),
+                                         session().length(fixture().emitters.pitch_y));
             },
             fixtureWriter(
                 [this](Fixture& f, const QString& typed) { return takeSpacing(f, typed, session().unit()); }))
         ->setObjectName(QStringLiteral("emitterSpacing"));
     left_
         ->addText(
-            tr("size of each"), [this] { return session().length(fixture().emitter_size); },
+            tr("size of each"), [this] { return session().length(fixture().emitters.size); },
             fixtureWriter([this](Fixture& f, const QString& typed) {
                 const auto size = parseLength(typed.toStdString(), session().unit());
                 constexpr double kWidestMm = 300.0;
                 if (!size || size->value() < 0.0 || size->value() > kWidestMm)
                     return tr("Each emitter shines from a patch of 0 to %1.")
                         .arg(session().length(Millimetre(kWidestMm)));
-                f.emitter_size = *size;
+                f.emitters.size = *size;
                 return QString();
             }))
         ->setObjectName(QStringLiteral("emitterSize"));

@@ -50,7 +50,7 @@ RunDialog::RunDialog(Session& session, const Run* like, QWidget* parent)
     water_ = new QComboBox;
     water_->addItems({tr("still, pumps off"), tr("moving"), tr("dry")});
     water_->setCurrentIndex(static_cast<int>(start.water));
-    preset_ = line(text(start.preset), "preset");
+    preset_ = line(text(presetName(bench, start)), "preset");
     level_ = line(start.level_pct ? QString::number(*start.level_pct) : QStringLiteral("100"), "level");
     count_ = line(QString::number(start.fixtures), "count");
     height_ = line(session.length(like == nullptr ? Millimetre(kFirstHeightMm)
@@ -137,14 +137,13 @@ std::vector<Plane> RunDialog::planesFor(const Run& run) const {
     return planes;
 }
 
-Expected<Run> RunDialog::run() const {
+Expected<NewRuns> RunDialog::runs() const {
     Run run;
     run.fixture = chosenId(fixture_);
     run.tank = chosenId(tank_);
     run.accessory = chosenId(accessory_);
     run.meter = chosenId(meter_);
     run.water = static_cast<WaterState>(water_->currentIndex());
-    run.preset = preset_->text().trimmed().toStdString();
     if (run.fixture == 0) return problem("", tr("Describe a fixture in Bench first").toStdString());
     if (run.tank == 0) return problem("", tr("Describe a tank in Bench first").toStdString());
     const auto height = parseLength(height_->text().toStdString(), session_.unit());
@@ -179,12 +178,15 @@ Expected<Run> RunDialog::run() const {
                     .arg(session_.bench().runs.size() + 1, 2, 10, QLatin1Char('0'))
                     .arg(text(fixture->name), session_.length(run.height))
                     .toStdString();
-    return run;
+    NewRuns added;
+    run.preset = added.preset(session_.bench(), run.fixture, preset_->text().trimmed().toStdString());
+    added.runs.push_back(std::move(run));
+    return added;
 }
 
 void RunDialog::check() {
     if (make_ == nullptr || warm_up_ == nullptr) return;
-    const auto made = run();
+    const auto made = runs();
     fault_->setText(made ? QString() : text(made.error().what));
     make_->setEnabled(made.has_value());
 }

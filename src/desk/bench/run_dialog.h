@@ -19,7 +19,7 @@ class RunDialog : public QDialog {
     RunDialog(Session& session, const Run* like, QWidget* parent);
 
     /// The run as filled in, or what is still wrong.
-    Expected<Run> run() const;
+    Expected<NewRuns> runs() const;
 
   private:
     void check();

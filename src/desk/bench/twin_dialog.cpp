@@ -29,8 +29,8 @@ TwinDialog::TwinDialog(Session& session, const MeterProfile& meter, QWidget* par
     channel_->setEditable(true);
     channel_->addItem(tr("any channel mix"));
     std::set<std::string> presets;
-    for (const auto& run : session.bench().runs)
-        if (!run.preset.empty()) presets.insert(run.preset);
+    for (const auto& fixture : session.bench().fixtures)
+        for (const auto& preset : fixture.presets) presets.insert(preset.name);
     for (const auto& preset : presets) channel_->addItem(text(preset));
     twin_->setObjectName(QStringLiteral("twinName"));
     pairs_->setObjectName(QStringLiteral("twinPairs"));

@@ -343,36 +343,36 @@ void FieldStage::readOut(std::optional<Cell> cell) {
         line +=
             tr("   model %1").arg(text(ppfdFigure(model->onGrid(point, session().plane()->depth).front())));
     }
-    if (!reading->flag.empty()) line += QStringLiteral("   ") + text(reading->flag);
+    if (!reading->flag.empty()) line += QStringLiteral("   ") + text(reading->flag.text());
     read_out_->setText(line);
     map_->setAccessibleDescription(line);
 }
 
 std::vector<Finding> FieldStage::findings() const {
-    if (!session().runIndex() || !session().depth())
+    if (session().run() == nullptr || !session().depth())
         return benchFindings(session().bench(), session().findingContext());
     if (view() != View::Readings)
-        return modelFindings(session().bench(), *session().runIndex(), *session().model(),
+        return modelFindings(session().bench(), session().runId(), *session().model(),
                              session().findingContext());
-    return fieldFindings(session().bench(), *session().runIndex(), *session().depth(),
+    return fieldFindings(session().bench(), session().runId(), *session().depth(),
                          session().findingContext());
 }
 
-void FieldStage::markCell(const char* flag) {
+void FieldStage::markCell(Mark mark) {
     const auto* reading = session().cell() ? readingAt(*session().cell()) : nullptr;
     if (reading == nullptr) return;
-    const bool on = reading->flag != flag;
-    const auto done = session().project()->setFlag(reading->id, on ? QString::fromLatin1(flag) : QString());
+    const bool on = reading->flag != mark;
+    const auto done = session().project()->setFlag(reading->id, on ? mark : Mark::None);
     if (!done) session().warn(text(done.error().sentence()));
 }
 
 void FieldStage::keyPressEvent(QKeyEvent* event) {
     switch (event->key()) {
         case Qt::Key_D:
-            markCell(flag::kDoubtful);
+            markCell(Mark::Doubtful);
             break;
         case Qt::Key_X:
-            markCell(flag::kExcluded);
+            markCell(Mark::Excluded);
             break;
         case Qt::Key_C:
             contours_->toggle();

@@ -53,7 +53,7 @@ class FieldStage : public Stage {
                     const QColor& colour, Qt::PenStyle style);
     void readOut(std::optional<Cell> cell);
     const Reading* readingAt(Cell cell) const;
-    void markCell(const char* flag);
+    void markCell(Mark mark);
 
     QLabel* title_;
     QLabel* headline_;
@@ -67,5 +67,8 @@ class FieldStage : public Stage {
     QCustomPlot* section_;
     PlaneSheetView* sheet_;
 };
+
+/// What the window is told of this stage.
+StageEntry fieldEntry();
 
 }  // namespace glumet

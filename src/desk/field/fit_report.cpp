@@ -71,29 +71,36 @@ void FitReport::refresh(const FitResult& fit) {
     untold_->setVisible(!untold.isEmpty());
 }
 
-/// Short enough for its column; each run's two come last, in the order of the slips.
-QString FitReport::nameOf(const FitResult& fit, std::size_t index) const {
-    const auto shared = fit.parameters.size() - 2 * fit.slips.size();
-    if (index >= shared) {
-        const auto& run = session_.bench().runs[fit.slips[(index - shared) / 2].run];
-        return ((index - shared) % 2 == 0 ? tr("lamp %1") : tr("output %1")).arg(session_.figure(run.height));
+/// Short enough for its column.
+QString FitReport::nameOf(const FitParameter& parameter) const {
+    const auto height = [&] { return session_.figure(session_.bench().run(parameter.run).height); };
+    switch (parameter.what) {
+        case FitQuantity::Flux:
+            return tr("flux");
+        case FitQuantity::HeightOffset:
+            return tr("height");
+        case FitQuantity::PlaceAlong:
+            return tr("along");
+        case FitQuantity::PlaceAcross:
+            return tr("across");
+        case FitQuantity::Attenuation:
+            return tr("water");
+        case FitQuantity::Reflectance:
+            return tr("walls");
+        case FitQuantity::RunHeight:
+            return tr("lamp %1").arg(height());
+        case FitQuantity::RunLevel:
+            return tr("output %1").arg(height());
     }
-    const auto name = text(fit.parameters[index].name);
-    return name == QLatin1String("height offset")      ? tr("height")
-           : name == QLatin1String("place along")      ? tr("along")
-           : name == QLatin1String("place across")     ? tr("across")
-           : name == QLatin1String("attenuation")      ? tr("water")
-           : name.startsWith(QLatin1String("painted")) ? tr("walls")
-                                                       : name;
+    return {};
 }
 
 void FitReport::showParameters(const FitResult& fit) {
     parameters_->setHeads({QString(), tr("found"), tr("before")});
     std::vector<QStringList> rows;
-    for (std::size_t i = 0; i < fit.parameters.size(); ++i) {
-        const auto& p = fit.parameters[i];
+    for (const auto& p : fit.parameters) {
         rows.push_back(
-            {nameOf(fit, i),
+            {nameOf(p),
              tr("%1 ± %2 %3").arg(figure(p.value, p.error), figure(p.error, p.error), text(p.unit)).trimmed(),
              p.prior_error < 1e8 ? tr("± %1").arg(figure(p.prior_error, p.prior_error)) : tr("any")});
     }
@@ -126,10 +133,10 @@ void FitReport::showOutliers(const FitResult& fit) {
     outliers_->setHeads({tr("lamp | deep"), tr("read"), tr("fit"), tr("errors")});
     std::vector<QStringList> rows;
     for (const auto& r : listed_)
-        rows.push_back({tr("%1 | %2").arg(session_.figure(session_.bench().runs[r.run].height),
-                                          session_.figure(r.depth)),
-                        text(ppfdFigure(Ppfd(r.reading))), text(ppfdFigure(Ppfd(r.model))),
-                        figure(r.standard_errors, 1.0)});
+        rows.push_back(
+            {tr("%1 | %2").arg(session_.figure(session_.bench().run(r.run).height), session_.figure(r.depth)),
+             text(ppfdFigure(Ppfd(r.reading))), text(ppfdFigure(Ppfd(r.model))),
+             figure(r.standard_errors, 1.0)});
     outliers_->setRows(rows, -1, session_.palette());
     giveFirstTheRest(*outliers_);
 }
@@ -141,7 +148,7 @@ void FitReport::goTo(int row) {
     there.run = r.run;
     there.depth = r.depth;
     there.view = EvidenceView::Field;
-    const auto* plane = planeAt(session_.bench().runs[r.run], r.depth);
+    const auto* plane = planeAt(session_.bench().run(r.run), r.depth);
     if (plane != nullptr && plane->grid) there.cell = cellAt(*plane->grid, r.x, r.y);
     session_.show(there);
 }

@@ -17,7 +17,7 @@ class FitReport : public QWidget {
     void refresh(const FitResult& fit);
 
   private:
-    QString nameOf(const FitResult& fit, std::size_t index) const;
+    QString nameOf(const FitParameter& parameter) const;
     void showParameters(const FitResult& fit);
     void showOutliers(const FitResult& fit);
     void goTo(int row);

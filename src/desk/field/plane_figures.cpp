@@ -135,7 +135,7 @@ void PlaneSheetView::renderMaps() {
     QPainter p(&maps_);
     const auto depths = depthsOf(session_.bench(), *sweep);
     for (int column = 0; column < static_cast<int>(sweep->runs.size()); ++column) {
-        const auto& run = session_.bench().runs[sweep->runs[static_cast<std::size_t>(column)]];
+        const auto& run = session_.bench().run(sweep->runs[static_cast<std::size_t>(column)]);
         for (int row = 0; row < static_cast<int>(depths.size()); ++row) {
             const auto rect = mapRect(column, row);
             const auto* plane = planeAt(run, depths[static_cast<std::size_t>(row)]);
@@ -171,7 +171,7 @@ void PlaneSheetView::paintEvent(QPaintEvent* /*event*/) {
                    Qt::AlignRight | Qt::AlignVCenter, session_.figure(depth));
     }
     for (int column = 0; column < static_cast<int>(sweep->runs.size()); ++column) {
-        const auto& run = session_.bench().runs[sweep->runs[static_cast<std::size_t>(column)]];
+        const auto& run = session_.bench().run(sweep->runs[static_cast<std::size_t>(column)]);
         const bool chosen_column = session_.height() && run.height == *session_.height();
         for (int row = 0; row < static_cast<int>(depths.size()); ++row) {
             const auto* plane = planeAt(run, depths[static_cast<std::size_t>(row)]);
@@ -201,7 +201,7 @@ void PlaneSheetView::paintEvent(QPaintEvent* /*event*/) {
 int PlaneSheetView::chosenColumn() const {
     const auto& runs = session_.sweep()->runs;
     for (std::size_t i = 0; i < runs.size(); ++i)
-        if (session_.height() && session_.bench().runs[runs[i]].height == *session_.height())
+        if (session_.height() && session_.bench().run(runs[i]).height == *session_.height())
             return static_cast<int>(i);
     return -2;
 }
@@ -213,8 +213,7 @@ void PlaneSheetView::mousePressEvent(QMouseEvent* event) {
     for (int column = 0; column < static_cast<int>(sweep->runs.size()); ++column)
         for (int row = 0; row < static_cast<int>(depths.size()); ++row) {
             if (!mapRect(column, row).adjusted(-2, -2, 3, 3).contains(event->position())) continue;
-            session_.chooseHeight(
-                session_.bench().runs[sweep->runs[static_cast<std::size_t>(column)]].height);
+            session_.chooseHeight(session_.bench().run(sweep->runs[static_cast<std::size_t>(column)]).height);
             session_.chooseDepth(depths[static_cast<std::size_t>(row)]);
             return;
         }

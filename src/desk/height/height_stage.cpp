@@ -133,9 +133,8 @@ QWidget* HeightStage::makeSchools() {
         auto* button = new QPushButton;
         button->setCheckable(true);
         button->setProperty("segment", true);
-        button->setObjectName(QStringLiteral("school_%1").arg(QLatin1String(kHeightSchools[i])));
-        connect(button, &QPushButton::clicked, this,
-                [this, i] { chooseSchool(QLatin1String(kHeightSchools[i])); });
+        button->setObjectName(QStringLiteral("school_%1").arg(QLatin1String(wordOf(kHeightSchools[i]))));
+        connect(button, &QPushButton::clicked, this, [this, i] { chooseSchool(kHeightSchools[i]); });
         schools_[i] = button;
         row->addWidget(button);
     }
@@ -143,8 +142,8 @@ QWidget* HeightStage::makeSchools() {
     return holder;
 }
 
-void HeightStage::chooseSchool(const QString& school) {
-    session().changeMethod([&](Method& method) { method.school = school.toStdString(); });
+void HeightStage::chooseSchool(HeightSchool school) {
+    session().changeMethod([&](Method& method) { method.school = school; });
 }
 
 const SchoolVerdict& HeightStage::headline() const {
@@ -173,7 +172,7 @@ void HeightStage::refreshFigure(const SchoolVerdict& school) {
     loss_->clearGraphs();
     loss_->clearItems();
     markAnswer(*loss_);
-    const bool percent = school.school == "band-fill" || school.school == "flattest";
+    const bool percent = school.school == HeightSchool::BandFill || school.school == HeightSchool::Flattest;
     std::vector<std::pair<double, double>> points;
     for (const auto& row : school.evidence)
         points.emplace_back(inUnit(row.height, session().unit()), row.figure * (percent ? 100.0 : 1.0));
@@ -201,7 +200,7 @@ void HeightStage::refresh() {
     subtitle_->setText(v.depth_used ? tr("judged %1 under water").arg(session().length(*v.depth_used))
                                     : QString());
     const auto& head = headline();
-    const bool by_spill = head.school.empty() || head.school == "spill-limit";
+    const bool by_spill = head.school == HeightSchool::SpillLimit;
     answer_->setText(head.height ? session().length(*head.height) : QStringLiteral("–"));
     QString interval;
     if (head.crossing)
@@ -215,11 +214,12 @@ void HeightStage::refresh() {
     reason_->setText(verdict == nullptr ? tr("Measure one plane at two heights or more.")
                                         : text(head.reason));
     limit_row_->setVisible(by_spill);
-    first_title_->setText(by_spill                     ? tr("Loss of the grid mean, %")
-                          : head.school == "flattest"  ? tr("Centre and edge apart, %")
-                          : head.school == "band-fill" ? tr("Points in the band at the best level, %")
-                          : head.school == "peak-cap"  ? tr("Peak, µmol·m⁻²·s⁻¹")
-                                                       : tr("Within the maker's range: 1 holds"));
+    first_title_->setText(by_spill                                ? tr("Loss of the grid mean, %")
+                          : head.school == HeightSchool::Flattest ? tr("Centre and edge apart, %")
+                          : head.school == HeightSchool::BandFill
+                              ? tr("Points in the band at the best level, %")
+                          : head.school == HeightSchool::PeakCap ? tr("Peak, µmol·m⁻²·s⁻¹")
+                                                                 : tr("Within the maker's range: 1 holds"));
     refreshSchools();
     if (auto* button = limits_->button(qRound(session().bench().method.spill_limit * 100)))
         button->setChecked(true);

@@ -33,7 +33,7 @@ class HeightStage : public Stage {
     QWidget* makeSchools();
     void refreshSchools();
     void refreshFigure(const SchoolVerdict& school);
-    void chooseSchool(const QString& school);
+    void chooseSchool(HeightSchool school);
     const SchoolVerdict& headline() const;
     void refreshLoss(const SpillLimitVerdict& verdict);
     void refreshSpread(const SpillLimitVerdict& verdict);
@@ -58,5 +58,8 @@ class HeightStage : public Stage {
     QCustomPlot* spread_;
     FigureTable* table_;
 };
+
+/// What the window is told of this stage.
+StageEntry heightEntry();
 
 }  // namespace glumet

@@ -175,7 +175,7 @@ void MeasureStage::refresh() {
 }
 
 std::vector<Finding> MeasureStage::findings() const {
-    if (!session().runIndex() || !session().depth()) {
+    if (session().run() == nullptr || !session().depth()) {
         Finding first;
         first.kind = FindingKind::Next;
         first.title = tr("Plan a run first").toStdString();
@@ -184,7 +184,7 @@ std::vector<Finding> MeasureStage::findings() const {
         return {first};
     }
     const auto& bench = session().bench();
-    const auto run = *session().runIndex();
+    const auto run = session().runId();
     auto out = measureFindings(bench, run, *session().depth(), session().findingContext());
     if (session().plane() != nullptr)
         addBeforeNext(out, doubtFindings(session().pointDoubts(), *session().plane(), run));

@@ -25,6 +25,7 @@ class MeasureStage : public Stage {
     void refresh() override;
     std::vector<Finding> findings() const override;
     QWidget* keyWidget() override { return this; }
+    bool listens() const override { return true; }
     ReadingTaker& taker() { return taker_; }
     Announcer& announcer() { return announcer_; }
 
@@ -66,5 +67,8 @@ class MeasureStage : public Stage {
     ThinBar* progress_;
     SweepProgress* sweep_;
 };
+
+/// What the window is told of this stage.
+StageEntry measureEntry();
 
 }  // namespace glumet

@@ -196,7 +196,7 @@ void ReadingTaker::take() {
     const auto place = atTarget();
     auto reading = readingFrom(*now, place.x, place.y);
     if (!now->settled()) {
-        reading.flag = flag::kDoubtful;
+        reading.flag = Mark::Doubtful;
         reading.note = "taken before it settled";
     }
     if (now->timed_out && !now->within_error) reading.note = "not settled within the longest time";
@@ -232,16 +232,16 @@ void ReadingTaker::store(Reading reading) {
     const bool practice = session_.meter() != nullptr && session_.meter()->simulated();
     if (const auto* profile = byId(session_.bench().meters, session_.run()->meter);
         profile != nullptr && !practice) {
-        applyCorrection(reading, *profile, session_.run()->preset);
+        applyCorrection(reading, *profile, presetName(session_.bench(), *session_.run()));
         applyImmersion(reading, *profile, session_.run()->water);
     }
     const bool typed = reading.note == "typed";
     if (session_.meter() != nullptr && !typed)
         if (const auto spectrum = session_.meter()->spectrum())
             reading.extra[kSpectrumColumn] = spectrum->text();
-    if (check_) reading.flag = check_->kind == CheckPointKind::Reference ? flag::kReference : flag::kRepeat;
+    if (check_) reading.flag = check_->kind == CheckPointKind::Reference ? Mark::Reference : Mark::Repeat;
     const auto cell = *target_;
-    const bool doubtful = reading.flag == flag::kDoubtful;
+    const bool doubtful = reading.flag == Mark::Doubtful;
     storing_ = true;
     const auto done = session_.project()->take(plane_, reading);
     storing_ = false;

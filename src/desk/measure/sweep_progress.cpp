@@ -3,6 +3,8 @@
 #include <QMouseEvent>
 #include <QPainter>
 
+#include "core/bench/grid.h"
+
 namespace glumet {
 
 double planeProgress(const Plane& plane) {
@@ -31,7 +33,7 @@ void SweepProgress::paintEvent(QPaintEvent* /*event*/) {
     const auto& c = session_.palette();
     const int count = static_cast<int>(sweep->runs.size());
     for (int i = 0; i < count; ++i) {
-        const auto& run = session_.bench().runs[sweep->runs[static_cast<std::size_t>(i)]];
+        const auto& run = session_.bench().run(sweep->runs[static_cast<std::size_t>(i)]);
         const QRectF group = groupRect(i, count);
         const bool chosen = session_.height() && run.height == *session_.height();
         double y = 2;
@@ -60,7 +62,7 @@ void SweepProgress::mousePressEvent(QMouseEvent* event) {
     const int count = static_cast<int>(sweep->runs.size());
     for (int i = 0; i < count; ++i) {
         if (!groupRect(i, count).contains(event->position())) continue;
-        const auto& run = session_.bench().runs[sweep->runs[static_cast<std::size_t>(i)]];
+        const auto& run = session_.bench().run(sweep->runs[static_cast<std::size_t>(i)]);
         session_.chooseHeight(run.height);
         const auto row = static_cast<std::size_t>(std::max(0.0, event->position().y() / 14.0));
         if (row < run.planes.size()) session_.chooseDepth(run.planes[row].depth);

@@ -5,6 +5,7 @@
 #include <QInputDialog>
 #include <map>
 
+#include "core/survey/checks.h"
 #include "core/words/wording.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
@@ -109,9 +110,8 @@ void CheckRow::fillChoice() {
             const auto* run = session_.run();
             const auto* fixture = run == nullptr ? nullptr : byId(session_.bench().fixtures, run->fixture);
             if (fixture != nullptr)
-                for (const auto& channel :
-                     text(fixture->channels).split(QLatin1Char(','), Qt::SkipEmptyParts))
-                    choice_->addItem(channel.trimmed(), channel.trimmed());
+                for (const auto& channel : fixture->channels)
+                    choice_->addItem(text(channel.name), text(channel.name));
             break;
         }
         case CheckKind::Water:
@@ -179,8 +179,10 @@ const MeterProfile& CheckRow::meter() const {
 CheckVerdict CheckRow::judgeDrawNow(double value, const std::string& subject) const {
     const auto& run = *session_.run();
     const auto* fixture = byId(session_.bench().fixtures, run.fixture);
-    auto verdict = judgeDraw(Watt(value), fixture == nullptr ? std::nullopt : fixture->rated_power,
-                             run.level_pct.value_or(100.0), subject);
+    std::optional<Watt> rated;
+    if (fixture != nullptr && fixture->rated_power) rated = *fixture->rated_power * run.fixtures;
+    auto verdict = judgeDraw(Watt(value), rated,
+                             fixture == nullptr ? std::nullopt : expectedDraw(*fixture, run), subject);
     if (!subject.empty()) return verdict;
     // All together after each alone: the sum must agree.
     std::map<std::string, double> alone;

@@ -37,7 +37,7 @@ void MatrixView::refresh() {
         Row row{s, text(configurationName(bench, sweep.configuration)), {}, 1};
         for (const auto run : sweep.runs) {
             Box box{run, {}, 0};
-            for (const auto& plane : bench.runs[run].planes) {
+            for (const auto& plane : bench.run(run).planes) {
                 box.planes.push_back(progressOf(run, plane));
                 box.doubts += box.planes.back().doubtful;
             }
@@ -91,8 +91,8 @@ QRect MatrixView::boxRect(std::size_t row, std::size_t box) const {
 
 void MatrixView::paintBox(QPainter& p, const QRect& rect, const Box& box) const {
     const auto& c = session_.palette();
-    const auto& run = session_.bench().runs[box.run];
-    const bool chosen = session_.runIndex() == box.run;
+    const auto& run = session_.bench().run(box.run);
+    const bool chosen = session_.runId() == box.run;
     p.setFont(houseFont(13, chosen));
     p.setPen(chosen ? c.accent : c.text);
     p.drawText(rect.adjusted(0, 0, 0, -rect.height() + kHeadHeight), Qt::AlignLeft | Qt::AlignVCenter,
@@ -143,7 +143,7 @@ void MatrixView::paintEvent(QPaintEvent* /*event*/) {
 }
 
 void MatrixView::choose(const Box& box, std::optional<Millimetre> depth) {
-    const auto& run = session_.bench().runs[box.run];
+    const auto& run = session_.bench().run(box.run);
     session_.chooseConfiguration(configurationOf(run));
     session_.chooseHeight(run.height);
     if (depth) session_.chooseDepth(*depth);

@@ -33,7 +33,7 @@ class MatrixView : public QWidget {
 
   private:
     struct Box {
-        std::size_t run;
+        Id run;
         std::vector<PlaneProgress> planes;
         int doubts = 0;
     };

@@ -293,7 +293,7 @@ void MethodPage::offerMethods() {
 /// The first ready method that would add anything.
 const SurveyMethod& MethodPage::firstWithWork() const {
     for (const auto& method : ready_)
-        if (const auto runs = plannedRuns(session_.bench(), method, subject()); runs && !runs->empty())
+        if (const auto runs = plannedRuns(session_.bench(), method, subject()); runs && !runs->runs.empty())
             return method;
     return ready_.front();
 }
@@ -327,22 +327,22 @@ void MethodPage::preview() {
     fault_->setText(runs ? QString() : text(runs.error().sentence()) + QLatin1Char('.'));
     Bench blank = session_.bench();
     blank.runs.clear();
-    if (const auto all = plannedRuns(blank, method_, subject()); all && !all->empty()) {
-        plan.grid = *all->front().planes.front().grid;
+    if (const auto all = plannedRuns(blank, method_, subject()); all && !all->runs.empty()) {
+        plan.grid = *all->runs.front().planes.front().grid;
         plan.values.assign(static_cast<std::size_t>(plan.grid.cells()), std::nullopt);
-        plan.way = wayOf(blank, all->front(), all->front().planes.front());
+        plan.way = wayOf(blank, all->runs.front(), all->runs.front().planes.front());
         plan.route = true;
     }
     map_->setPlan(plan, session_.palette());
-    add_->setEnabled(runs && !runs->empty());
-    if (!runs || runs->empty()) {
+    add_->setEnabled(runs && !runs->runs.empty());
+    if (!runs || runs->runs.empty()) {
         count_->setText(runs ? tr("All of it is planned already") : tr("Nothing to plan yet"));
         time_->clear();
         add_->setText(tr("Add the runs"));
         return;
     }
     const auto pace = paceOf(session_.bench());
-    const auto time = estimateOf(*runs, pace);
+    const auto time = estimateOf(runs->runs, pace);
     count_->setText(tr("%1 runs, %2 points").arg(time.runs).arg(time.points));
     const QString quick = text(durationText(time.quick));
     const QString slow = text(durationText(time.slow));
@@ -361,13 +361,11 @@ void MethodPage::addRuns() {
     if (session_.project() == nullptr) return session_.warn(tr("Open or make a project first."));
     const auto runs = plannedRuns(session_.bench(), method_, subject());
     if (!runs) return session_.warn(text(runs.error().sentence()));
-    if (runs->empty()) return session_.say(tr("All of it is planned already."));
-    const auto first = runs->front();
-    const auto done = session_.project()->saveRuns(*runs, tr("plan: %1").arg(text(method_.name)));
+    if (runs->runs.empty()) return session_.say(tr("All of it is planned already."));
+    const auto done = session_.project()->addRuns(*runs, tr("plan: %1").arg(text(method_.name)));
     if (!done) return session_.warn(text(done.error().sentence()));
-    session_.chooseConfiguration(configurationOf(first));
-    session_.chooseHeight(first.height);
-    session_.say(tr("%1 runs planned; Ctrl+Z takes them back.").arg(runs->size()));
+    session_.chooseRun(*done);
+    session_.say(tr("%1 runs planned; Ctrl+Z takes them back.").arg(runs->runs.size()));
     emit runsAdded();
 }
 

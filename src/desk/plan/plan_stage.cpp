@@ -60,7 +60,7 @@ PlanStage::PlanStage(Session& session)
     views_->button(0)->setChecked(true);
     connect(views_, &QButtonGroup::idClicked, this, [this](int id) { show(static_cast<View>(id)); });
     connect(method_, &MethodPage::runsAdded, this, [this] { show(View::Matrix); });
-    connect(matrix_, &MatrixView::opened, this, [this] { this->session().goTo(StageId::Measure); });
+    connect(matrix_, &MatrixView::opened, this, [this] { this->session().goTo(EvidenceView::Measure); });
 }
 
 QWidget* PlanStage::makeMatrixPage() {
@@ -134,9 +134,9 @@ void PlanStage::refresh() {
 
 std::vector<Finding> PlanStage::findings() const {
     auto out = planFindings(session().bench(), session().findingContext());
-    if (session().runIndex()) {
+    if (session().run() != nullptr) {
         const auto checks =
-            commissionFindings(session().bench(), *session().runIndex(), session().now().toStdString());
+            commissionFindings(session().bench(), session().runId(), session().now().toStdString());
         out.insert(out.begin() + static_cast<std::ptrdiff_t>(out.empty() ? 0 : out.size() - 1),
                    checks.begin(), checks.end());
     }

@@ -23,6 +23,10 @@ class PlanStage : public Stage {
     void refresh() override;
     std::vector<Finding> findings() const override;
     QWidget* keyWidget() override;
+    bool listens() const override { return view() == View::Commission; }
+    void showEvidence(EvidenceView evidence) override {
+        if (evidence == EvidenceView::Commission) show(View::Commission);
+    }
 
     void show(View view);
     View view() const;
@@ -49,5 +53,8 @@ class PlanStage : public Stage {
     MethodPage* method_;
     CommissionPage* commission_;
 };
+
+/// What the window is told of this stage.
+StageEntry planEntry();
 
 }  // namespace glumet

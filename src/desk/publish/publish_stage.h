@@ -49,4 +49,7 @@ class PublishStage : public Stage {
     QPushButton* publish_;
 };
 
+/// What the window is told of this stage.
+StageEntry publishEntry();
+
 }  // namespace glumet

@@ -67,7 +67,8 @@ void CommandList::runCurrent() {
     action->trigger();
 }
 
-KeySheet::KeySheet(const QList<QAction*>& actions, QWidget* parent) : QDialog(parent) {
+KeySheet::KeySheet(const std::vector<StageEntry>& stages, const QList<QAction*>& actions, QWidget* parent)
+    : QDialog(parent) {
     setWindowTitle(tr("Keys"));
     auto* grid = new QGridLayout(this);
     grid->setContentsMargins(24, 20, 24, 20);
@@ -75,19 +76,8 @@ KeySheet::KeySheet(const QList<QAction*>& actions, QWidget* parent) : QDialog(pa
     grid->setVerticalSpacing(7);
     QList<std::pair<QString, QString>> lines;
     const auto add = [&](const QString& keys, const QString& what) { lines.append({keys, what}); };
-    add(tr("Space"), tr("Measure: take the mean once settled; again: take it now"));
-    add(tr("0–9, Enter"), tr("Measure: type a value and keep it"));
-    add(tr("Backspace"), tr("Measure: one point back"));
-    add(tr("R"), tr("Measure: read the last point again"));
-    add(tr("G"), tr("Measure: go to the first doubtful point"));
-    add(tr("H"), tr("Measure: hands free, or by hand"));
-    add(tr("Arrows"), tr("Walk the grid"));
-    add(tr("D, X, C"), tr("Field: doubtful, excluded, contours"));
-    add(tr("M"), tr("Field: readings, model, difference, depths in band"));
-    add(tr("←, →"), tr("Array: the chosen fixture along the row"));
-    add(tr("↑, ↓"), tr("Array: all fixtures up or down"));
-    add(tr("1–9"), tr("Array: choose a fixture"));
-    add(tr("S, P"), tr("Array: next school, next pane"));
+    for (const auto& stage : stages)
+        for (const auto& key : stage.keys) add(key.keys, key.what);
     add(tr("Tab"), tr("Next part of the window"));
     for (const auto* action : actions)
         if (!action->shortcut().isEmpty())

@@ -5,6 +5,8 @@
 #include <QLineEdit>
 #include <QListWidget>
 
+#include "desk/shared/stage.h"
+
 namespace glumet {
 
 /// The searchable list of everything the window can do.
@@ -31,7 +33,7 @@ class KeySheet : public QDialog {
     Q_OBJECT
 
   public:
-    KeySheet(const QList<QAction*>& actions, QWidget* parent);
+    KeySheet(const std::vector<StageEntry>& stages, const QList<QAction*>& actions, QWidget* parent);
 };
 
 }  // namespace glumet

@@ -8,16 +8,16 @@ namespace glumet {
 namespace {
 
 /// A bare cluster is a guess where the emitters are not described; then layouts are tried.
-bool layoutKnown(const Bench& bench, const std::vector<std::size_t>& runs) {
-    const auto* fixture = byId(bench.fixtures, bench.runs[runs.front()].fixture);
+bool layoutKnown(const Bench& bench, const std::vector<Id>& runs) {
+    const auto* fixture = byId(bench.fixtures, bench.run(runs.front()).fixture);
     return fixture != nullptr &&
-           (fixture->emitter_columns * fixture->emitter_rows > 1 || fixture->emitter_size.value() > 0.0);
+           (fixture->emitters.columns * fixture->emitters.rows > 1 || fixture->emitters.size.value() > 0.0);
 }
 
 /// What the fit knows of the spill-limit height, and which planned plane would tell most.
-std::optional<HeightKnowledge> knowledgeOf(const Bench& bench, const std::vector<std::size_t>& runs,
+std::optional<HeightKnowledge> knowledgeOf(const Bench& bench, const std::vector<Id>& runs,
                                            const FitResult& fit) {
-    const auto& first = bench.runs[runs.front()];
+    const auto& first = bench.run(runs.front());
     const auto* tank = byId(bench.tanks, first.tank);
     if (tank == nullptr || first.planes.empty() || !first.planes.front().grid || first.fixtures != 1)
         return std::nullopt;
@@ -29,10 +29,10 @@ std::optional<HeightKnowledge> knowledgeOf(const Bench& bench, const std::vector
     question.limit = bench.method.spill_limit;
     std::set<double> depths;
     for (const auto run : runs) {
-        question.heights.push_back(bench.runs[run].height);
-        for (const auto& plane : bench.runs[run].planes) {
+        question.heights.push_back(bench.run(run).height);
+        for (const auto& plane : bench.run(run).planes) {
             depths.insert(plane.depth.value());
-            if (!plane.readings.empty()) question.read.emplace_back(bench.runs[run].height, plane.depth);
+            if (!plane.readings.empty()) question.read.emplace_back(bench.run(run).height, plane.depth);
         }
     }
     for (const double depth : depths) question.depths.emplace_back(depth);

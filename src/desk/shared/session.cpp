@@ -90,9 +90,12 @@ void Session::settleSelection() {
         forgetVerdict();
     }
     std::vector<Millimetre> heights;
-    for (const auto index : sweep()->runs) heights.push_back(bench().runs[index].height);
+    for (const auto index : sweep()->runs) heights.push_back(bench().run(index).height);
     if (!height_ && verdict() != nullptr) height_ = verdict()->height;
-    height_ = nearest(heights, height_);
+    const auto& runs = sweep()->runs;
+    const bool there = std::find(runs.begin(), runs.end(), run_) != runs.end();
+    height_ = there && bench().run(run_).height == height_ ? height_ : nearest(heights, height_);
+    if (!there || bench().run(run_).height != *height_) run_ = latestAt(*height_);
     std::vector<Millimetre> depths;
     if (run() != nullptr)
         for (const auto& plane : run()->planes) depths.push_back(plane.depth);
@@ -115,19 +118,14 @@ void Session::chooseConfiguration(const Configuration& configuration) {
     emit selectionChanged();
 }
 
-std::optional<std::size_t> Session::runIndex() const {
-    const auto* chosen = sweep();
-    if (chosen == nullptr || !height_) return std::nullopt;
-    // Of two runs at one height the latest is shown, as the verdict counts it.
-    for (auto index = chosen->runs.rbegin(); index != chosen->runs.rend(); ++index)
-        if (bench().runs[*index].height == *height_) return *index;
-    return std::nullopt;
+Id Session::latestAt(Millimetre height) const {
+    const auto& runs = sweep()->runs;
+    for (auto id = runs.rbegin(); id != runs.rend(); ++id)
+        if (bench().run(*id).height == height) return *id;
+    return 0;
 }
 
-const Run* Session::run() const {
-    const auto index = runIndex();
-    return index ? &bench().runs[*index] : nullptr;
-}
+const Run* Session::run() const { return sweep() == nullptr ? nullptr : byId(bench().runs, run_); }
 
 const Plane* Session::plane() const {
     const auto* chosen = run();
@@ -137,6 +135,18 @@ const Plane* Session::plane() const {
 void Session::chooseHeight(Millimetre height) {
     if (height_ == height) return;
     height_ = height;
+    run_ = 0;
+    settleSelection();
+    emit selectionChanged();
+}
+
+void Session::chooseRun(Id id) {
+    const auto* wanted = byId(bench().runs, id);
+    if (wanted == nullptr) return;
+    chooseConfiguration(configurationOf(*wanted));
+    if (run_ == id) return;
+    run_ = id;
+    height_ = wanted->height;
     settleSelection();
     emit selectionChanged();
 }
@@ -151,7 +161,7 @@ void Session::chooseDepth(Millimetre depth) {
 void Session::stepHeight(int by) {
     if (sweep() == nullptr) return;
     std::vector<Millimetre> heights;
-    for (const auto index : sweep()->runs) heights.push_back(bench().runs[index].height);
+    for (const auto index : sweep()->runs) heights.push_back(bench().run(index).height);
     heights.erase(std::unique(heights.begin(), heights.end()), heights.end());
     if (const auto next = stepped(heights, height_, by)) chooseHeight(*next);
 }
@@ -235,7 +245,7 @@ void Session::wantFit() {
     if (fitSweep() != nullptr) fits_.want(bench(), *fitSweep(), true);
 }
 
-const std::vector<std::size_t>& Session::doubtfulRuns() const {
+const std::vector<Id>& Session::doubtfulRuns() const {
     if (!doubtful_) {
         doubtful_.emplace();
         if (sweep() != nullptr)
@@ -269,15 +279,14 @@ double Session::fieldScaleTop() const {
 }
 
 Expected<DescribedModel>* Session::model() const {
-    const auto index = runIndex();
-    if (!index) return nullptr;
-    if (!model_ || !model_is_current_ || model_run_ != *index) {
+    if (run() == nullptr) return nullptr;
+    if (!model_ || !model_is_current_ || model_run_ != run_) {
         auto earlier = model_ && *model_ ? (*model_)->takeField() : nullptr;
         const auto* fitted = fit();
         model_.emplace(fitted != nullptr && *fitted
-                           ? DescribedModel::fitted(bench(), *index, **fitted, std::move(earlier))
+                           ? DescribedModel::fitted(bench(), run_, **fitted, std::move(earlier))
                            : DescribedModel::of(bench(), *run(), std::move(earlier)));
-        model_run_ = *index;
+        model_run_ = run_;
         model_is_current_ = true;
     }
     return &*model_;
@@ -320,38 +329,10 @@ void Session::setPowerMeter(std::unique_ptr<Meter> meter) {
 }
 
 void Session::show(const Finding& finding) {
-    if (finding.run) {
-        const auto& run = bench().runs[*finding.run];
-        chooseConfiguration(configurationOf(run));
-        chooseHeight(run.height);
-    }
+    chooseRun(finding.run);
     if (finding.depth) chooseDepth(*finding.depth);
     if (finding.cell) chooseCell(finding.cell);
-    switch (finding.view) {
-        case EvidenceView::None:
-            break;
-        case EvidenceView::Bench:
-            goTo(StageId::Bench);
-            break;
-        case EvidenceView::Plan:
-            goTo(StageId::Plan);
-            break;
-        case EvidenceView::Commission:
-            emit commissionWanted();
-            break;
-        case EvidenceView::Measure:
-            goTo(StageId::Measure);
-            break;
-        case EvidenceView::Field:
-            goTo(StageId::Field);
-            break;
-        case EvidenceView::Height:
-            goTo(StageId::Height);
-            break;
-        case EvidenceView::Array:
-            goTo(StageId::Array);
-            break;
-    }
+    if (finding.view != EvidenceView::None) goTo(finding.view);
 }
 
 }  // namespace glumet

@@ -21,10 +21,6 @@
 
 namespace glumet {
 
-enum class StageId { Bench, Plan, Measure, Field, Height, Array, Publish };
-inline constexpr std::array kStages{StageId::Bench,  StageId::Plan,  StageId::Measure, StageId::Field,
-                                    StageId::Height, StageId::Array, StageId::Publish};
-
 /// What all parts of the window share: the open project, what is chosen in it, units and theme, and the
 /// instrument. Widgets read it and ask it to change; each change is told once. Nothing here paints.
 class Session : public QObject {
@@ -48,12 +44,15 @@ class Session : public QObject {
     void chooseConfiguration(const Configuration& configuration);
 
     /// The chosen mounting height's run and the chosen plane in it.
-    std::optional<std::size_t> runIndex() const;
     const Run* run() const;
+    Id runId() const { return run() == nullptr ? 0 : run()->id; }
     const Plane* plane() const;
     std::optional<Millimetre> height() const { return height_; }
     std::optional<Millimetre> depth() const { return depth_; }
+    /// Of two runs at one height the latest, as verdicts count it.
     void chooseHeight(Millimetre height);
+    /// A run of any configuration; nothing when it is gone.
+    void chooseRun(Id run);
     void chooseDepth(Millimetre depth);
     /// Next or previous mark up and down the section; +1 raises, or goes deeper.
     void stepHeight(int by);
@@ -71,7 +70,7 @@ class Session : public QObject {
     /// The spill-limit verdict of the chosen sweep, by the project's method; computed when first asked.
     const SpillLimitVerdict* verdict() const;
     /// Runs of the chosen sweep that carry a doubt; computed when first asked.
-    const std::vector<std::size_t>& doubtfulRuns() const;
+    const std::vector<Id>& doubtfulRuns() const;
     /// What is doubtful on the chosen plane; computed when first asked.
     const std::vector<PointDoubt>& pointDoubts() const;
     double fieldScaleTop() const;
@@ -127,7 +126,8 @@ class Session : public QObject {
     void warn(const QString& sentence) { emit said(sentence, true); }
     /// Shows the evidence of a finding: its stage, run, plane and cell.
     void show(const Finding& finding);
-    void goTo(StageId stage) { emit stageWanted(stage); }
+    /// Goes to the stage that shows such evidence.
+    void goTo(EvidenceView view) { emit evidenceWanted(view); }
 
   signals:
     void projectChanged();  ///< another project, or none
@@ -138,13 +138,13 @@ class Session : public QObject {
     void fitChanged();   ///< begun, ready or given up
     void drawChanged();  ///< the power meter's value or state
     void said(const QString& sentence, bool problem);
-    void stageWanted(glumet::StageId stage);
-    void commissionWanted();  ///< the checks before the first reading, in Plan
+    void evidenceWanted(glumet::EvidenceView view);
 
   private:
     void rebuild();
     void forgetVerdict();
     void settleSelection();
+    Id latestAt(Millimetre height) const;
 
     Clock clock_;
     std::unique_ptr<Project> project_;
@@ -154,17 +154,18 @@ class Session : public QObject {
     std::vector<Sweep> sweeps_;
     std::optional<Configuration> configuration_;
     std::optional<Millimetre> height_;
+    Id run_ = 0;
     std::optional<Millimetre> depth_;
     std::optional<Cell> cell_;
     mutable std::optional<SpillLimitVerdict> verdict_;
-    mutable std::optional<std::vector<std::size_t>> doubtful_;
+    mutable std::optional<std::vector<Id>> doubtful_;
     mutable std::optional<std::vector<PointDoubt>> point_doubts_;
     mutable Id point_doubts_of_ = 0;  ///< plane
     mutable std::optional<std::vector<SchoolVerdict>> schools_;
     FitShelf fits_;
     mutable std::optional<double> scale_top_;
     mutable std::optional<Expected<DescribedModel>> model_;
-    mutable std::size_t model_run_ = 0;      ///< index of the run that model_ is of
+    mutable Id model_run_ = 0;               ///< that model_ is of
     mutable bool model_is_current_ = false;  ///< nothing has been edited since
     LengthUnit unit_ = LengthUnit::Cm;
     bool dark_ = true;

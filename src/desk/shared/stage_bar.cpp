@@ -8,105 +8,145 @@
 namespace glumet {
 namespace {
 
-constexpr int kStageCount = static_cast<int>(kStages.size());
-constexpr int kSpacing = 26;
+constexpr int kHeight = 48;
+constexpr int kSpacing = 22;
+constexpr int kBetweenActs = 38;
+constexpr int kTightSpacing = 14;
 
 }  // namespace
 
-StageBar::StageBar(Session& session) : session_(session), progress_(kStageCount) {
+StageBar::StageBar(Session& session, const std::vector<StageEntry>& stages)
+    : session_(session), stages_(stages), progress_(stages.size()) {
     setFocusPolicy(Qt::TabFocus);
     setMouseTracking(true);
     setCursor(Qt::PointingHandCursor);
     setAccessibleName(tr("Stages"));
-    setFixedHeight(48);
-    setSizePolicy(QSizePolicy::Fixed, QSizePolicy::Fixed);
+    setFixedHeight(kHeight);
+    setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Fixed);
+    for (const auto act : kActs) {
+        const auto first = std::find_if(stages.begin(), stages.end(),
+                                        [act](const StageEntry& entry) { return entry.act == act; });
+        last_of_act_.push_back(static_cast<int>(first - stages.begin()));
+    }
 }
 
-QString StageBar::nameOf(StageId stage) {
-    switch (stage) {
-        case StageId::Bench:
-            return tr("Bench");
-        case StageId::Plan:
-            return tr("Plan");
-        case StageId::Measure:
-            return tr("Measure");
-        case StageId::Field:
-            return tr("Field");
-        case StageId::Height:
-            return tr("Height");
-        case StageId::Array:
-            return tr("Array");
-        case StageId::Publish:
-            return tr("Publish");
+QString StageBar::nameOf(Act act) {
+    switch (act) {
+        case Act::Read:
+            return tr("Read");
+        case Act::Judge:
+            return tr("Judge");
+        case Act::Give:
+            return tr("Give");
     }
     return {};
 }
 
-void StageBar::setCurrent(StageId stage) {
+void StageBar::setCurrent(int stage) {
     current_ = stage;
-    setAccessibleDescription(nameOf(stage));
+    const auto& entry = stages_[static_cast<std::size_t>(stage)];
+    last_of_act_[static_cast<std::size_t>(entry.act)] = stage;
+    setAccessibleDescription(entry.title);
     update();
 }
 
-void StageBar::setProgress(StageId stage, const QString& progress) {
-    progress_[static_cast<std::size_t>(stage)] = progress;
+void StageBar::setProgress(int stage, const QString& progress) {
+    auto& held = progress_[static_cast<std::size_t>(stage)];
+    if (held == progress) return;
+    held = progress;
     updateGeometry();
     update();
 }
 
-QSize StageBar::sizeHint() const { return {rects().back().right() + 1, 48}; }
-
-std::vector<QRect> StageBar::rects() const {
-    std::vector<QRect> out;
+std::vector<StageBar::Item> StageBar::itemsAt(Fullness fullness) const {
+    const auto act_here = stages_[static_cast<std::size_t>(current_)].act;
     const QFontMetrics bold(houseFont(15, true));
     const QFontMetrics small(houseFont(12));
+    std::vector<Item> items;
     int x = 0;
-    for (int i = 0; i < kStageCount; ++i) {
+    std::optional<Act> act;
+    for (int i = 0; i < static_cast<int>(stages_.size()); ++i) {
+        const auto& entry = stages_[static_cast<std::size_t>(i)];
+        const bool closed = fullness == Fullness::OneAct && entry.act != act_here;
+        if (closed && act == entry.act) continue;
+        if (!items.empty())
+            x += fullness == Fullness::OneAct ? kTightSpacing : act == entry.act ? kSpacing : kBetweenActs;
+        act = entry.act;
+        Item item{i, closed, entry.title, {}, {}};
+        if (closed) {
+            item.stage = last_of_act_[static_cast<std::size_t>(entry.act)];
+            item.name = nameOf(entry.act) + QStringLiteral(" ›");
+        } else if (fullness == Fullness::Whole || i == current_) {
+            item.progress = progress_[static_cast<std::size_t>(i)];
+        }
         // Measured in bold, so that nothing moves when a stage is chosen.
-        int wide = bold.horizontalAdvance(nameOf(static_cast<StageId>(i)));
-        if (const auto& progress = progress_[static_cast<std::size_t>(i)]; !progress.isEmpty())
-            wide += 7 + small.horizontalAdvance(progress);
-        out.emplace_back(x, 0, wide, height());
-        x += wide + kSpacing;
+        int wide = bold.horizontalAdvance(item.name);
+        if (!item.progress.isEmpty()) wide += 7 + small.horizontalAdvance(item.progress);
+        item.rect = QRect(x, 0, wide, height());
+        x += wide;
+        items.push_back(item);
     }
-    return out;
+    return items;
+}
+
+int StageBar::widthOf(Fullness fullness) const { return itemsAt(fullness).back().rect.right() + 1; }
+
+std::vector<StageBar::Item> StageBar::items() const {
+    for (const auto fullness : {Fullness::Whole, Fullness::Names})
+        if (widthOf(fullness) <= width()) return itemsAt(fullness);
+    return itemsAt(Fullness::OneAct);
+}
+
+QSize StageBar::sizeHint() const { return {widthOf(Fullness::Whole), kHeight}; }
+QSize StageBar::minimumSizeHint() const { return {widthOf(Fullness::OneAct), kHeight}; }
+
+QRect StageBar::rectOf(int stage) const {
+    for (const auto& item : items())
+        if (item.stage == stage && !item.closed_act) return item.rect;
+    return {};
 }
 
 int StageBar::stageAt(const QPoint& point) const {
-    const auto all = rects();
-    for (int i = 0; i < kStageCount; ++i)
-        if (all[static_cast<std::size_t>(i)].adjusted(-kSpacing / 2, 0, kSpacing / 2, 0).contains(point))
-            return i;
+    for (const auto& item : items())
+        if (item.rect.adjusted(-kTightSpacing / 2, 0, kTightSpacing / 2, 0).contains(point))
+            return item.stage;
     return -1;
+}
+
+void StageBar::paintItem(QPainter& p, const Item& item) const {
+    const auto& c = session_.palette();
+    const bool chosen = item.stage == current_;
+    p.setFont(houseFont(15, chosen));
+    p.setPen(chosen || item.stage == hovered_ ? c.text : c.muted);
+    p.drawText(item.rect, Qt::AlignLeft | Qt::AlignVCenter, item.name);
+    const int after = item.rect.left() + QFontMetrics(houseFont(15, chosen)).horizontalAdvance(item.name) + 7;
+    p.setFont(houseFont(12));
+    p.setPen(chosen ? c.accent : c.muted);
+    p.drawText(QRect(after, 1, 100, height()), Qt::AlignLeft | Qt::AlignVCenter, item.progress);
+    if (!chosen) return;
+    p.fillRect(QRect(item.rect.left(), height() - 4, item.rect.width(), 4), c.accent);
+    if (hasFocus()) {
+        p.setPen(QPen(c.accent, 1));
+        p.drawRect(item.rect.adjusted(-6, 8, 5, -9));
+    }
 }
 
 void StageBar::paintEvent(QPaintEvent* /*event*/) {
     QPainter p(this);
-    const auto& c = session_.palette();
-    const auto all = rects();
-    for (int i = 0; i < kStageCount; ++i) {
-        const auto& rect = all[static_cast<std::size_t>(i)];
-        const bool chosen = static_cast<StageId>(i) == current_;
-        const QString name = nameOf(static_cast<StageId>(i));
-        p.setFont(houseFont(15, chosen));
-        p.setPen(chosen || i == hovered_ ? c.text : c.muted);
-        p.drawText(rect, Qt::AlignLeft | Qt::AlignVCenter, name);
-        const int after = rect.left() + QFontMetrics(houseFont(15, chosen)).horizontalAdvance(name) + 7;
-        p.setFont(houseFont(12));
-        p.setPen(chosen ? c.accent : c.muted);
-        p.drawText(QRect(after, 1, 100, height()), Qt::AlignLeft | Qt::AlignVCenter,
-                   progress_[static_cast<std::size_t>(i)]);
-        if (!chosen) continue;
-        p.fillRect(QRect(rect.left(), height() - 4, rect.width(), 4), c.accent);
-        if (hasFocus()) {
-            p.setPen(QPen(c.accent, 1));
-            p.drawRect(rect.adjusted(-6, 8, 5, -9));
-        }
+    const auto all = items();
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        paintItem(p, all[i]);
+        if (i == 0) continue;
+        const auto act = [&](const Item& item) { return stages_[static_cast<std::size_t>(item.stage)].act; };
+        if (act(all[i]) == act(all[i - 1])) continue;
+        const int x = (all[i - 1].rect.right() + all[i].rect.left()) / 2;
+        p.setPen(QPen(session_.palette().line, 1));
+        p.drawLine(x, 15, x, height() - 15);
     }
 }
 
 void StageBar::mousePressEvent(QMouseEvent* event) {
-    if (const int stage = stageAt(event->pos()); stage >= 0) emit chosen(static_cast<StageId>(stage));
+    if (const int stage = stageAt(event->pos()); stage >= 0) emit chosen(stage);
 }
 
 void StageBar::mouseMoveEvent(QMouseEvent* event) {
@@ -125,7 +165,7 @@ void StageBar::keyPressEvent(QKeyEvent* event) {
         QWidget::keyPressEvent(event);
         return;
     }
-    emit chosen(static_cast<StageId>(std::clamp(static_cast<int>(current_) + step, 0, kStageCount - 1)));
+    emit chosen(std::clamp(current_ + step, 0, static_cast<int>(stages_.size()) - 1));
     setFocus();
 }
 

@@ -3,26 +3,33 @@
 #include <QWidget>
 #include <vector>
 
-#include "desk/shared/session.h"
+#include "desk/shared/stage.h"
 
 namespace glumet {
 
-/// The steps of the work along the top; each may carry how much of it is done.
+/// The steps of the work along the top, in three acts; each may carry how much of it is done. Where room is
+/// short it first leaves out what is done of the others, then closes the acts that are not at hand to their
+/// names; one of those opens at the stage that was last shown in it.
 class StageBar : public QWidget {
     Q_OBJECT
 
   public:
-    explicit StageBar(Session& session);
+    /// `stages` outlives the bar.
+    StageBar(Session& session, const std::vector<StageEntry>& stages);
 
-    void setCurrent(StageId stage);
-    StageId current() const { return current_; }
-    void setProgress(StageId stage, const QString& progress);
+    void setCurrent(int stage);
+    int current() const { return current_; }
+    void setProgress(int stage, const QString& progress);
     QSize sizeHint() const override;
+    QSize minimumSizeHint() const override;
 
-    static QString nameOf(StageId stage);
+    /// Where a stage's name stands; empty where its act is closed.
+    QRect rectOf(int stage) const;
+
+    static QString nameOf(Act act);
 
   signals:
-    void chosen(glumet::StageId stage);
+    void chosen(int stage);
 
   protected:
     void paintEvent(QPaintEvent* event) override;
@@ -34,12 +41,28 @@ class StageBar : public QWidget {
     void focusOutEvent(QFocusEvent* event) override;
 
   private:
-    std::vector<QRect> rects() const;
+    /// How much is told, from all of it to least.
+    enum class Fullness { Whole, Names, OneAct };
+    /// A name in the bar: a stage, or an act that is closed.
+    struct Item {
+        int stage;  ///< that a click shows
+        bool closed_act = false;
+        QString name;
+        QString progress;
+        QRect rect;
+    };
+    std::vector<Item> itemsAt(Fullness fullness) const;
+    /// Of the fullest form that fits.
+    std::vector<Item> items() const;
+    int widthOf(Fullness fullness) const;
     int stageAt(const QPoint& point) const;
+    void paintItem(QPainter& p, const Item& item) const;
 
     Session& session_;
+    const std::vector<StageEntry>& stages_;
     std::vector<QString> progress_;
-    StageId current_ = StageId::Bench;
+    std::vector<int> last_of_act_;  ///< the stage last shown in each act
+    int current_ = 0;
     int hovered_ = -1;
 };
 

@@ -184,7 +184,7 @@ QString ImportDialog::understoodSentence() const {
     std::set<std::string> runs;
     std::set<std::string> fixtures;
     for (const auto& row : table_.rows) {
-        runs.insert(row.run);
+        runs.insert(row.run.label);
         fixtures.insert(row.fixture);
     }
     QString sentence = tr("%1 readings in %2 runs of %3 fixtures. %4")
@@ -248,14 +248,14 @@ void ImportDialog::showPreview(const std::vector<ReadingRow>& rows) {
     preview_->setRowCount(qMin(kPreviewRows, static_cast<int>(rows.size())));
     for (int i = 0; i < preview_->rowCount(); ++i) {
         const auto& row = rows[static_cast<std::size_t>(i)];
-        const QStringList cells{text(row.run),
+        const QStringList cells{text(row.run.label),
                                 text(row.fixture),
-                                session_.length(row.height),
+                                session_.length(row.run.height),
                                 session_.length(row.depth),
                                 session_.figure(row.reading.x),
                                 session_.figure(row.reading.y),
                                 QString::number(row.reading.mean.value()),
-                                text(row.reading.flag)};
+                                text(row.reading.flag.text())};
         for (int column = 0; column < cells.size(); ++column)
             preview_->setItem(i, column, new QTableWidgetItem(cells[column]));
     }

@@ -13,18 +13,13 @@
 #include <QStandardPaths>
 #include <QTimer>
 #include <QVBoxLayout>
+#include <algorithm>
 
 #include "core/bench/sweep.h"
-#include "desk/array/array_stage.h"
 #include "desk/bench/bench_stage.h"
-#include "desk/field/field_stage.h"
-#include "desk/height/height_stage.h"
 #include "desk/measure/instrument_dialog.h"
-#include "desk/measure/measure_stage.h"
-#include "desk/measure/sweep_progress.h"
-#include "desk/plan/plan_stage.h"
-#include "desk/publish/publish_stage.h"
 #include "desk/shared/command_list.h"
+#include "desk/shared/elided_button.h"
 #include "desk/shared/theme.h"
 #include "desk/window/import_dialog.h"
 #include "formats/bench_json.h"
@@ -42,17 +37,19 @@ const QString kFilter = QStringLiteral("Glumet (*.glumet)");
 
 }  // namespace
 
-MainWindow::MainWindow(Session& session)
+MainWindow::MainWindow(Session& session, std::vector<StageEntry> stages)
     : session_(session),
-      bar_(new StageBar(session)),
-      project_(new QPushButton),
-      sweep_(new QPushButton),
+      entries_(std::move(stages)),
+      bar_(new StageBar(session, entries_)),
+      project_(new ElidedButton),
+      sweep_(new ElidedButton),
       left_(new QStackedWidget),
       section_(new SectionView(session)),
       findings_(new FindingsPanel(session)),
       ledger_(new LedgerLine(session)),
       middle_(new QStackedWidget),
-      welcome_(makeWelcome()) {
+      welcome_(makeWelcome()),
+      stages_(entries_.size(), nullptr) {
     setAcceptDrops(true);
     resize(1280, 800);
     auto* centre = new QWidget;
@@ -74,12 +71,11 @@ MainWindow::MainWindow(Session& session)
     rows->addWidget(ledger_);
     setCentralWidget(centre);
     makeCommands();
-    connect(bar_, &StageBar::chosen, this, &MainWindow::showStage);
-    connect(&session_, &Session::stageWanted, this, &MainWindow::showStage);
-    connect(&session_, &Session::commissionWanted, this, [this] { showPlan(PlanStage::View::Commission); });
+    connect(bar_, &StageBar::chosen, this, [this](int index) { showAt(static_cast<std::size_t>(index)); });
+    connect(&session_, &Session::evidenceWanted, this, &MainWindow::showEvidence);
     connect(&session_, &Session::projectChanged, this, &MainWindow::scheduleRefresh);
     connect(&session_, &Session::fitChanged, this, [this] {
-        if (stage() != StageId::Bench && stage() != StageId::Publish) scheduleRefresh();
+        if (entries_[at()].follows_fit) scheduleRefresh();
     });
     connect(&session_, &Session::dataChanged, this, &MainWindow::scheduleRefresh);
     connect(&session_, &Session::selectionChanged, this, &MainWindow::scheduleRefresh);
@@ -107,6 +103,8 @@ QWidget* MainWindow::makeTopBar() {
     layout->setContentsMargins(12, 0, 20, 0);
     layout->setSpacing(6);
     for (auto* button : {project_, sweep_}) {
+        // They give way to the stages; the whole name is in the tip.
+        button->setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Fixed);
         button->setProperty("quiet", true);
         button->setCursor(Qt::PointingHandCursor);
     }
@@ -203,28 +201,19 @@ void MainWindow::makeFileCommands() {
     command(tr("Quit"), QKeySequence(tr("Ctrl+Q")), [this] { close(); });
 }
 
-template <class StageType, class Work>
-auto MainWindow::onStage(StageId id, Work work) {
-    return [this, id, work] {
-        if (session_.project() == nullptr) return session_.warn(tr("Open or make a project first."));
-        showStage(id);
-        std::invoke(work, *static_cast<StageType*>(stageWidget(id)));
-    };
-}
-
+/// "Go to" each, then what each can do.
 void MainWindow::makeStageCommands() {
-    int number = 1;
-    for (const auto stage : kStages)
-        command(tr("Go to %1").arg(StageBar::nameOf(stage)), QKeySequence(tr("Ctrl+%1").arg(number++)),
-                [this, stage] { showStage(stage); });
-    command(tr("Go on where it stopped"), QKeySequence(tr("Ctrl+G")),
-            onStage<PlanStage>(StageId::Plan, &PlanStage::goOn));
-    command(tr("Plan: add runs from a method"), QKeySequence(tr("Ctrl+P")),
-            [this] { showPlan(PlanStage::View::Method); });
-    command(tr("Plan: checks before the first reading"), QKeySequence(tr("Ctrl+B")),
-            [this] { showPlan(PlanStage::View::Commission); });
-    command(tr("Plan: checklist and point sheets on paper…"), {},
-            onStage<PlanStage>(StageId::Plan, &PlanStage::printSheets));
+    for (std::size_t i = 0; i < entries_.size(); ++i)
+        command(tr("Go to %1").arg(entries_[i].title),
+                i < 10 ? QKeySequence(tr("Ctrl+%1").arg((i + 1) % 10)) : QKeySequence(),
+                [this, i] { showAt(i); });
+    for (std::size_t i = 0; i < entries_.size(); ++i)
+        for (const auto& offered : entries_[i].commands)
+            command(offered.text, QKeySequence(offered.keys), [this, i, work = offered.work] {
+                if (session_.project() == nullptr) return session_.warn(tr("Open or make a project first."));
+                showAt(i);
+                work(*stageAt(i));
+            });
     command(tr("Choose fixture and configuration"), QKeySequence(tr("Ctrl+F")), [this] { chooseSweep(); });
     command(tr("Next height up"), QKeySequence(tr("Ctrl+Up")), [this] { session_.stepHeight(1); });
     command(tr("Next height down"), QKeySequence(tr("Ctrl+Down")), [this] { session_.stepHeight(-1); });
@@ -232,24 +221,18 @@ void MainWindow::makeStageCommands() {
     command(tr("Plane below"), QKeySequence(tr("PgDown")), [this] { session_.stepDepth(1); });
 }
 
-void MainWindow::showPlan(PlanStage::View view) {
-    if (session_.project() == nullptr) return;
-    static_cast<PlanStage*>(stageWidget(StageId::Plan))->show(view);
-    showStage(StageId::Plan);
+void MainWindow::showEvidence(EvidenceView view) {
+    for (std::size_t i = 0; i < entries_.size(); ++i) {
+        const auto& shows = entries_[i].shows;
+        if (std::find(shows.begin(), shows.end(), view) == shows.end()) continue;
+        showAt(i);
+        if (session_.project() != nullptr) stageAt(i)->showEvidence(view);
+    }
 }
 
 void MainWindow::makeEditCommands() {
     command(tr("Undo"), QKeySequence::Undo, [this] { undo(); });
     command(tr("Redo"), QKeySequence(tr("Ctrl+Shift+Z")), [this] { redo(); });
-    command(tr("New run…"), QKeySequence(tr("Ctrl+R")),
-            onStage<BenchStage>(StageId::Bench, &BenchStage::newRun));
-    command(tr("Remove the chosen run"), {}, onStage<BenchStage>(StageId::Bench, &BenchStage::removeRun));
-    command(tr("New fixture"), {}, onStage<BenchStage>(StageId::Bench, &BenchStage::newFixture));
-    command(tr("Beam from a photometric file…"), {},
-            onStage<BenchStage>(StageId::Bench, &BenchStage::chooseBeamFile));
-    command(tr("New tank"), {}, onStage<BenchStage>(StageId::Bench, &BenchStage::newTank));
-    command(tr("New meter"), {}, onStage<BenchStage>(StageId::Bench, &BenchStage::newMeter));
-    command(tr("New accessory…"), {}, onStage<BenchStage>(StageId::Bench, &BenchStage::newAccessory));
     command(tr("Instruments…"), QKeySequence(tr("Ctrl+L")), [this] { showInstruments(); });
     command(tr("Disconnect the instruments"), {}, [this] {
         session_.setMeter(nullptr);
@@ -268,55 +251,42 @@ void MainWindow::makeEditCommands() {
     command(tr("Dim room or paper"), QKeySequence(tr("Ctrl+T")),
             [this] { session_.setDark(!session_.dark()); });
     command(tr("All commands"), QKeySequence(tr("Ctrl+K")), [this] { showCommandList(); });
-    command(tr("Keys"), QKeySequence(tr("F1")), [this] { KeySheet(commands_, this).exec(); });
+    command(tr("Keys"), QKeySequence(tr("F1")), [this] { KeySheet(entries_, commands_, this).exec(); });
 }
 
 void MainWindow::showCommandList() { CommandList(commands_, this).exec(); }
 
-Stage* MainWindow::stageWidget(StageId id) {
-    auto& stage = stages_[static_cast<std::size_t>(id)];
+Stage* MainWindow::stageAt(std::size_t index) {
+    auto& stage = stages_[index];
     if (stage != nullptr) return stage;
-    switch (id) {
-        case StageId::Bench:
-            stage = new BenchStage(session_);
-            break;
-        case StageId::Plan:
-            stage = new PlanStage(session_);
-            break;
-        case StageId::Measure:
-            stage = new MeasureStage(session_);
-            break;
-        case StageId::Field:
-            stage = new FieldStage(session_);
-            break;
-        case StageId::Height:
-            stage = new HeightStage(session_);
-            break;
-        case StageId::Array:
-            stage = new ArrayStage(session_);
-            break;
-        case StageId::Publish:
-            stage = new PublishStage(session_);
-            break;
-    }
+    stage = entries_[index].make(session_);
     connect(stage, &Stage::viewChanged, this, &MainWindow::scheduleRefresh);
     middle_->addWidget(stage);
     if (auto* section = stage->section(); section != nullptr) left_->addWidget(section);
     return stage;
 }
 
-void MainWindow::showStage(StageId id) {
-    bar_->setCurrent(id);
+Stage* MainWindow::stageWidget(const QString& id) {
+    for (std::size_t i = 0; i < entries_.size(); ++i)
+        if (entries_[i].id == id) return stageAt(i);
+    return nullptr;
+}
+
+void MainWindow::showStage(const QString& id) {
+    for (std::size_t i = 0; i < entries_.size(); ++i)
+        if (entries_[i].id == id) showAt(i);
+}
+
+void MainWindow::showAt(std::size_t index) {
+    bar_->setCurrent(static_cast<int>(index));
     if (session_.project() == nullptr) return;
-    section_->setShowsRecommendation(id == StageId::Height || id == StageId::Array || id == StageId::Publish);
-    const auto* plan = static_cast<PlanStage*>(stages_[static_cast<std::size_t>(StageId::Plan)]);
-    const bool listens = id == StageId::Measure || (id == StageId::Plan && plan != nullptr &&
-                                                    plan->view() == PlanStage::View::Commission);
-    if (session_.meter() != nullptr) listens ? session_.meter()->start() : session_.meter()->stop();
+    section_->setShowsRecommendation(entries_[index].recommends);
+    auto* stage = stageAt(index);
+    if (session_.meter() != nullptr) stage->listens() ? session_.meter()->start() : session_.meter()->stop();
     refreshAll();
-    auto* section = stageWidget(id)->section();
+    auto* section = stage->section();
     left_->setCurrentWidget(section == nullptr ? section_ : section);
-    stageWidget(id)->keyWidget()->setFocus();
+    stage->keyWidget()->setFocus();
 }
 
 /// Several changes of one event are shown once, when control returns to the loop.
@@ -338,7 +308,7 @@ void MainWindow::refreshAll() {
         findings_->setFindings({});
         return;
     }
-    auto* stage = stageWidget(bar_->current());
+    auto* stage = stageAt(at());
     middle_->setCurrentWidget(stage);
     stage->refresh();
     findings_->setFindings(stage->findings());
@@ -353,23 +323,9 @@ void MainWindow::refreshHead() {
                         : text(configurationName(bench, session_.sweep()->configuration)) +
                               QStringLiteral(" ▾"));
     sweep_->setVisible(session_.sweep() != nullptr);
-    QString measured;
-    QString field;
-    if (const auto* sweep = session_.sweep()) {
-        int planes = 0;
-        int complete = 0;
-        int begun = 0;
-        for (const auto index : sweep->runs)
-            for (const auto& plane : bench.runs[index].planes) {
-                ++planes;
-                complete += planeProgress(plane) >= 1.0 ? 1 : 0;
-                begun += plane.readings.empty() ? 0 : 1;
-            }
-        measured = QStringLiteral("%1/%2").arg(complete).arg(planes);
-        field = QString::number(begun);
-    }
-    bar_->setProgress(StageId::Measure, measured);
-    bar_->setProgress(StageId::Field, field);
+    for (auto* button : {project_, sweep_}) button->setToolTip(button->text());
+    for (std::size_t i = 0; i < entries_.size(); ++i)
+        if (entries_[i].progress) bar_->setProgress(static_cast<int>(i), entries_[i].progress(session_));
 }
 
 void MainWindow::projectMenu() {
@@ -417,7 +373,7 @@ bool MainWindow::createProject(const QString& chosen) {
         return false;
     }
     session_.setProject(std::move(*project));
-    showStage(StageId::Bench);
+    showAt(0);
     return true;
 }
 
@@ -429,8 +385,8 @@ void MainWindow::importFile(const QString& path) {
     const QByteArray bytes = file.readAll();
     const QString name = QFileInfo(path).fileName();
     if (path.endsWith(QLatin1String(".ies"), Qt::CaseInsensitive)) {
-        onStage<BenchStage>(StageId::Bench,
-                            [&](BenchStage& bench_stage) { bench_stage.takeBeam(name, bytes); })();
+        session_.goTo(EvidenceView::Bench);
+        if (auto* bench = findChild<BenchStage*>()) bench->takeBeam(name, bytes);
         return;
     }
     if (!path.endsWith(QLatin1String(".json"))) {
@@ -465,7 +421,7 @@ QString MainWindow::instrumentFile() {
 void MainWindow::showInstruments() {
     auto* before = session_.meter();
     InstrumentDialog(session_, InstrumentStore(instrumentFile()), this).exec();
-    if (session_.meter() != nullptr && session_.meter() != before && stage() == StageId::Measure)
+    if (session_.meter() != nullptr && session_.meter() != before && stageAt(at())->listens())
         session_.meter()->start();
     scheduleRefresh();
 }
@@ -479,7 +435,7 @@ void MainWindow::togglePractice() {
         auto practice = std::make_unique<SimulatedMeter>(kPracticeSeed);
         practice->setPlants(true);
         session_.setMeter(std::move(practice));
-        if (stage() == StageId::Measure) session_.meter()->start();
+        if (stageAt(at())->listens()) session_.meter()->start();
         session_.say(
             tr("Practice meter on: simulated and marked so; now and then the probe slips. Find it."));
     }

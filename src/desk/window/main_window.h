@@ -2,14 +2,14 @@
 
 #include <QMainWindow>
 #include <QStackedWidget>
-#include <array>
+#include <vector>
 
-#include "desk/plan/plan_stage.h"
 #include "desk/shared/findings_panel.h"
 #include "desk/shared/ledger_line.h"
 #include "desk/shared/section_view.h"
 #include "desk/shared/stage.h"
 #include "desk/shared/stage_bar.h"
+#include "desk/window/stages.h"
 
 class QPushButton;
 
@@ -21,13 +21,16 @@ class MainWindow : public QMainWindow {
     Q_OBJECT
 
   public:
-    explicit MainWindow(Session& session);
+    /// `stages`: those of the program, unless a test brings its own.
+    explicit MainWindow(Session& session, std::vector<StageEntry> stages = allStages());
 
-    void showStage(StageId stage);
-    StageId stage() const { return bar_->current(); }
-    Stage* stageWidget(StageId stage);
+    /// By the id of its entry; nothing where there is none of that id.
+    void showStage(const QString& id);
+    QString stage() const { return entries_[at()].id; }
+    Stage* stageWidget(const QString& id);
+    const std::vector<StageEntry>& stages() const { return entries_; }
     /// Whether the stage shown waits for work in the background.
-    bool busy() { return stageWidget(bar_->current())->busy(); }
+    bool busy() { return stageAt(at())->busy(); }
 
     /// Opens a project file, or says why not and keeps the one that is open.
     bool openProject(const QString& path);
@@ -53,9 +56,10 @@ class MainWindow : public QMainWindow {
     void makeStageCommands();
     void makeEditCommands();
     QAction* command(const QString& text, const QKeySequence& keys, std::function<void()> work);
-    template <class StageType, class Work>
-    auto onStage(StageId id, Work work);
-    void showPlan(PlanStage::View view);
+    std::size_t at() const { return static_cast<std::size_t>(bar_->current()); }
+    Stage* stageAt(std::size_t index);
+    void showAt(std::size_t index);
+    void showEvidence(EvidenceView view);
     void refreshAll();
     void refreshHead();
     void chooseSweep();
@@ -67,6 +71,7 @@ class MainWindow : public QMainWindow {
     void showCommandList();
 
     Session& session_;
+    const std::vector<StageEntry> entries_;
     StageBar* bar_;
     QPushButton* project_;
     QPushButton* sweep_;
@@ -76,7 +81,7 @@ class MainWindow : public QMainWindow {
     LedgerLine* ledger_;
     QStackedWidget* middle_;
     QWidget* welcome_;
-    std::array<Stage*, kStages.size()> stages_{};
+    std::vector<Stage*> stages_;
     QList<QAction*> commands_;
     const Palette* dressed_ = nullptr;
     bool refresh_due_ = false;

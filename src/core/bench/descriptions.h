@@ -1,0 +1,301 @@
+#pragma once
+
+#include "core/bench/bench.h"
+#include "core/bench/describe.h"
+
+/// Every entity of a bench, each described once. The order of fields is that of forms and of new tables;
+/// `from` names the format that brought a field, and files of earlier formats have its default.
+namespace glumet {
+
+/// The format of projects and of bench descriptions; docs/file-formats.md tells what each brought.
+inline constexpr int kBenchFormat = 5;
+
+template <>
+struct WordsOf<WallKind> {
+    static constexpr bool stored = false;
+    static constexpr std::array value{std::pair{WallKind::Glass, "glass"},
+                                      std::pair{WallKind::Acrylic, "acrylic"},
+                                      std::pair{WallKind::Opaque, "opaque"}};
+};
+template <>
+struct WordsOf<Side> {
+    static constexpr bool stored = false;
+    static constexpr std::array value{std::pair{Side::Left, "left"}, std::pair{Side::Right, "right"},
+                                      std::pair{Side::Front, "front"}, std::pair{Side::Back, "back"}};
+};
+template <>
+struct WordsOf<WaterState> {
+    static constexpr bool stored = false;
+    static constexpr std::array value{std::pair{WaterState::Still, "still"},
+                                      std::pair{WaterState::Moving, "moving"},
+                                      std::pair{WaterState::Dry, "dry"}};
+};
+template <>
+struct WordsOf<WaterKind> {
+    static constexpr bool stored = false;
+    static constexpr std::array value{std::pair{WaterKind::Fresh, "fresh"}, std::pair{WaterKind::Sea, "sea"}};
+};
+template <>
+struct WordsOf<TankUse> {
+    static constexpr bool stored = false;
+    static constexpr std::array value{std::pair{TankUse::Bench, "bench"},
+                                      std::pair{TankUse::Living, "living"}};
+};
+template <>
+struct WordsOf<ImmersionBy> {
+    static constexpr bool stored = false;
+    static constexpr std::array value{std::pair{ImmersionBy::Nobody, "nobody"},
+                                      std::pair{ImmersionBy::MeterMode, "meter"},
+                                      std::pair{ImmersionBy::Glumet, "glumet"}};
+};
+template <>
+struct WordsOf<CheckKind> {
+    static constexpr bool stored = false;
+    static constexpr std::array value{std::pair{CheckKind::Draw, "draw"},
+                                      std::pair{CheckKind::WarmUp, "warm-up"},
+                                      std::pair{CheckKind::Dark, "dark"},
+                                      std::pair{CheckKind::Water, "water"},
+                                      std::pair{CheckKind::ProbeLevel, "level"},
+                                      std::pair{CheckKind::Height, "height"},
+                                      std::pair{CheckKind::MeterMode, "meter-mode"},
+                                      std::pair{CheckKind::MeterTruth, "meter-truth"}};
+};
+
+// Values that stand inside a row, as JSON.
+
+constexpr auto fieldsOf(Of<Wall>) {
+    return std::tuple{field("kind", &Wall::kind), field("reflectance", &Wall::reflectance).atLeast(0)};
+}
+
+constexpr auto fieldsOf(Of<Obstacle>) {
+    return std::tuple{field("name", &Obstacle::name), field("from_x_mm", &Obstacle::from_x).atLeast(0),
+                      field("to_x_mm", &Obstacle::to_x).atLeast(0),
+                      field("from_y_mm", &Obstacle::from_y).atLeast(0),
+                      field("to_y_mm", &Obstacle::to_y).atLeast(0)};
+}
+
+constexpr auto fieldsOf(Of<Spot>) {
+    return std::tuple{field("name", &Spot::name), field("x_mm", &Spot::x), field("y_mm", &Spot::y)};
+}
+
+constexpr auto fieldsOf(Of<EmitterLattice>) {
+    return std::tuple{field("columns", &EmitterLattice::columns).atLeast(1),
+                      field("rows", &EmitterLattice::rows).atLeast(1),
+                      field("pitch_x_mm", &EmitterLattice::pitch_x).atLeast(0),
+                      field("pitch_y_mm", &EmitterLattice::pitch_y).atLeast(0),
+                      field("size_mm", &EmitterLattice::size).atLeast(0)};
+}
+
+constexpr auto fieldsOf(Of<MeterCorrection>) {
+    return std::tuple{field("channel", &MeterCorrection::channel),
+                      field("factor", &MeterCorrection::factor).moreThan(0),
+                      field("uncertainty", &MeterCorrection::uncertainty).atLeast(0),
+                      field("source", &MeterCorrection::source),
+                      field("time", &MeterCorrection::time),
+                      field("applied", &MeterCorrection::applied)};
+}
+
+constexpr auto fieldsOf(Of<Goal>) {
+    return std::tuple{field("name", &Goal::name),
+                      field("school", &Goal::school),
+                      fieldAt(
+                          "band_low_umol_m2_s", [](auto& g) -> auto& { return g.band.low; })
+                          .atLeast(0),
+                      fieldAt(
+                          "band_high_umol_m2_s", [](auto& g) -> auto& { return g.band.high; })
+                          .atLeast(0),
+                      field("photoperiod_h", &Goal::photoperiod_h).atLeast(0),
+                      field("zone_from_mm", &Goal::zone_from).atLeast(0),
+                      field("zone_to_mm", &Goal::zone_to).atLeast(0),
+                      field("ceiling_umol_m2_s", &Goal::ceiling),
+                      field("floor_umol_m2_s", &Goal::floor)};
+}
+
+// Rows of a table, parents before children.
+
+constexpr const char* tableOf(Of<Tank>) { return "tank"; }
+constexpr auto fieldsOf(Of<Tank>) {
+    const auto wall = [](const char* kind, const char* reflectance, Side side) {
+        return std::tuple{fieldAt(
+                              kind, [side](auto& t) -> auto& { return t.wall(side).kind; })
+                              .keptIn(KeptIn::Table),
+                          fieldAt(
+                              reflectance, [side](auto& t) -> auto& { return t.wall(side).reflectance; })
+                              .keptIn(KeptIn::Table)};
+    };
+    return std::tuple_cat(
+        std::tuple{field("name", &Tank::name).row("name"),
+                   field("length_mm", &Tank::length).moreThan(0).row("length"),
+                   field("width_mm", &Tank::width).moreThan(0).row("width"),
+                   field("water_depth_mm", &Tank::water_depth).moreThan(0).row("water depth"),
+                   field("walls", &Tank::walls).keptIn(KeptIn::Json)},
+        wall("left_wall", "left_reflectance", Side::Left),
+        wall("right_wall", "right_reflectance", Side::Right),
+        wall("front_wall", "front_reflectance", Side::Front),
+        wall("back_wall", "back_reflectance", Side::Back),
+        std::tuple{field("water_kind", &Tank::water_kind), field("use", &Tank::use).in("tank_use"),
+                   field("obstacles", &Tank::obstacles).from(3)});
+}
+
+constexpr const char* tableOf(Of<Channel>) { return "channel"; }
+constexpr auto fieldsOf(Of<Channel>) {
+    return std::tuple{field("name", &Channel::name),
+                      field("flux_share", &Channel::flux_share).atLeast(0).atMost(1),
+                      field("power_share", &Channel::power_share).atLeast(0).atMost(1),
+                      field("emitters", &Channel::emitters),
+                      field("beam", &Channel::beam),
+                      field("spectrum", &Channel::spectrum)};
+}
+
+constexpr const char* tableOf(Of<PresetLevel>) { return "preset_level"; }
+constexpr auto fieldsOf(Of<PresetLevel>) {
+    return std::tuple{field("channel", &PresetLevel::channel).refersTo<Channel>(true, true),
+                      field("level_pct", &PresetLevel::level_pct).atLeast(0).atMost(100)};
+}
+
+constexpr const char* tableOf(Of<Preset>) { return "preset"; }
+constexpr auto fieldsOf(Of<Preset>) {
+    return std::tuple{field("name", &Preset::name), children("levels", "preset", &Preset::levels)};
+}
+
+constexpr const char* tableOf(Of<Fixture>) { return "fixture"; }
+constexpr auto fieldsOf(Of<Fixture>) {
+    return std::tuple{field("name", &Fixture::name).row("name"),
+                      field("maker", &Fixture::maker).row("maker"),
+                      field("kind", &Fixture::kind).row("kind", "cluster, bar, panel …"),
+                      field("length_mm", &Fixture::length).orUnstated().row("length"),
+                      field("width_mm", &Fixture::width).orUnstated().row("width"),
+                      fieldAt(
+                          "emitter_columns", [](auto& f) -> auto& { return f.emitters.columns; })
+                          .atLeast(1),
+                      fieldAt(
+                          "emitter_rows", [](auto& f) -> auto& { return f.emitters.rows; })
+                          .atLeast(1),
+                      fieldAt(
+                          "emitter_pitch_x_mm", [](auto& f) -> auto& { return f.emitters.pitch_x; })
+                          .atLeast(0),
+                      fieldAt(
+                          "emitter_pitch_y_mm", [](auto& f) -> auto& { return f.emitters.pitch_y; })
+                          .atLeast(0),
+                      derived(
+                          "channels", [](const Fixture& f) { return channelNames(f); },
+                          [](Fixture& f, const std::string& names) { setChannelNames(f, names); }),
+                      field("rated_power_w", &Fixture::rated_power).moreThan(0).row("rated power, W"),
+                      field("mass_kg", &Fixture::mass_kg).orUnstated().row("mass, kg"),
+                      field("price", &Fixture::price).orUnstated(),
+                      field("currency", &Fixture::currency),
+                      field("power_supply_inside", &Fixture::power_supply_inside),
+                      field("claimed_height_low_mm", &Fixture::claimed_height_low).in("claimed_low_mm"),
+                      field("claimed_height_high_mm", &Fixture::claimed_height_high).in("claimed_high_mm"),
+                      field("claimed_coverage", &Fixture::claimed_coverage).row("maker's coverage"),
+                      field("note", &Fixture::note),
+                      field("beam", &Fixture::beam).from(2),
+                      field("flux_umol_s", &Fixture::flux).moreThan(0).from(2),
+                      fieldAt(
+                          "emitter_size_mm", [](auto& f) -> auto& { return f.emitters.size; })
+                          .atLeast(0)
+                          .from(2),
+                      children("channel_list", "fixture", &Fixture::channels, 5),
+                      children("presets", "fixture", &Fixture::presets, 5)};
+}
+
+constexpr const char* tableOf(Of<Accessory>) { return "accessory"; }
+constexpr auto fieldsOf(Of<Accessory>) {
+    return std::tuple{field("name", &Accessory::name), field("note", &Accessory::note)};
+}
+
+constexpr const char* tableOf(Of<MeterProfile>) { return "meter"; }
+constexpr auto fieldsOf(Of<MeterProfile>) {
+    return std::tuple{field("name", &MeterProfile::name).row("name"),
+                      field("kind", &MeterProfile::kind),
+                      field("immersion_factor", &MeterProfile::immersion_factor).atLeast(0),
+                      field("immersion_by", &MeterProfile::immersion_by),
+                      field("relative_uncertainty", &MeterProfile::relative_uncertainty).atLeast(0),
+                      field("calibrated_on", &MeterProfile::calibrated_on),
+                      field("note", &MeterProfile::note),
+                      field("response_nm_relative", &MeterProfile::response).in("response").from(3),
+                      field("cosine_error", &MeterProfile::cosine_error).atLeast(0).from(3),
+                      field("corrections", &MeterProfile::corrections).from(3)};
+}
+
+constexpr auto fieldsOf(Of<Method>) {
+    return std::tuple{
+        field("spill_limit", &Method::spill_limit).atLeast(0),
+        field("grid_columns", &Method::grid_columns).atLeast(1),
+        field("grid_rows", &Method::grid_rows).atLeast(1),
+        field("settled_relative_error", &Method::settled_relative_error).in("settled_error").atLeast(0),
+        field("longest_reading_s", &Method::longest_reading).atLeast(0),
+        field("height_error_mm", &Method::height_error).atLeast(0),
+        field("note", &Method::note).in("method_note"),
+        field("check_every", &Method::check_every).atLeast(0).from(3),
+        field("school", &Method::school).from(3),
+        field("dissent", &Method::dissent).from(3),
+        field("goal", &Method::goal).from(4),
+        field("goals", &Method::goals).from(4)};
+}
+
+constexpr const char* tableOf(Of<Reading>) { return "reading"; }
+constexpr auto fieldsOf(Of<Reading>) {
+    return std::tuple{field("x_mm", &Reading::x).atLeast(0),
+                      field("y_mm", &Reading::y).atLeast(0),
+                      field("ppfd", &Reading::mean).atLeast(0),
+                      field("ppfd_min", &Reading::min).atLeast(0),
+                      field("ppfd_max", &Reading::max).atLeast(0),
+                      field("sd", &Reading::sd).atLeast(0),
+                      field("samples", &Reading::samples).atLeast(1),
+                      field("power_w", &Reading::power).atLeast(0),
+                      field("flag", &Reading::flag),
+                      field("note", &Reading::note),
+                      field("time", &Reading::time),
+                      field("superseded", &Reading::superseded),
+                      field("extra", &Reading::extra)};
+}
+
+constexpr const char* tableOf(Of<Plane>) { return "plane"; }
+constexpr auto fieldsOf(Of<Plane>) {
+    return std::tuple{field("depth_mm", &Plane::depth).atLeast(0), field("grid", &Plane::grid),
+                      children("readings", "plane", &Plane::readings, 1, false, true)};
+}
+
+constexpr const char* tableOf(Of<Run>) { return "run"; }
+constexpr auto fieldsOf(Of<Run>) {
+    return std::tuple{field("run", &Run::label).in("label"),
+                      field("fixture", &Run::fixture).refersTo<Fixture>(true),
+                      field("accessory", &Run::accessory).refersTo<Accessory>(),
+                      field("tank", &Run::tank).refersTo<Tank>(),
+                      field("meter", &Run::meter).refersTo<MeterProfile>(),
+                      field("preset", &Run::preset).refersTo<Preset>().from(5),
+                      field("level_pct", &Run::level_pct).atLeast(0),
+                      field("height_mm", &Run::height).atLeast(0),
+                      field("fixtures", &Run::fixtures).atLeast(1),
+                      field("placement", &Run::placement),
+                      field("water", &Run::water),
+                      field("dark_reading_umol_m2_s", &Run::dark_reading).in("dark_reading"),
+                      field("warm_up_min", &Run::warm_up_min),
+                      field("note", &Run::note),
+                      children("planes", "run", &Run::planes, 1, true, true)};
+}
+
+constexpr const char* tableOf(Of<CommissionCheck>) { return "commission"; }
+constexpr auto fieldsOf(Of<CommissionCheck>) {
+    return std::tuple{field("run", &CommissionCheck::run).refersTo<Run>(true, true),
+                      field("kind", &CommissionCheck::kind),
+                      field("subject", &CommissionCheck::subject),
+                      field("value", &CommissionCheck::value),
+                      field("passed", &CommissionCheck::passed),
+                      field("verdict", &CommissionCheck::verdict),
+                      field("overruled", &CommissionCheck::overruled),
+                      field("time", &CommissionCheck::time)};
+}
+
+/// The bench's lists; what belongs to another entity hangs below it.
+constexpr auto fieldsOf(Of<Bench>) {
+    return std::tuple{children("tanks", "", &Bench::tanks),
+                      children("fixtures", "", &Bench::fixtures),
+                      children("accessories", "", &Bench::accessories),
+                      children("meters", "", &Bench::meters),
+                      children("runs", "", &Bench::runs),
+                      children("checks", "", &Bench::checks, 3, false)};
+}
+
+}  // namespace glumet

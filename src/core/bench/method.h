@@ -1,0 +1,29 @@
+#pragma once
+
+#include <string>
+#include <vector>
+
+#include "core/bench/goal.h"
+#include "core/bench/schools.h"
+
+namespace glumet {
+
+/// How the reviewer measures and judges.
+struct Method {
+    double spill_limit = 0.15;  ///< share of the grid mean that may be lost
+    Goal goal;                  ///< what the fixture is judged for
+    int grid_columns = 6;
+    int grid_rows = 6;
+    double settled_relative_error = 0.02;  ///< standard error of the mean at which a reading is settled
+    Second longest_reading{30};            ///< a reading is offered after this, settled or not
+    Millimetre height_error{2.5};          ///< standard error of setting the mounting height
+    std::string note;
+    int check_every = 0;  ///< readings between two check points (reference or repeat); 0: none
+    HeightSchool school = HeightSchool::SpillLimit;  ///< whose height is the headline
+    std::string dissent;                             ///< the reviewer's own words against it; published
+    std::vector<Goal> goals;                         ///< the reviewer's own profiles to choose from
+
+    bool operator==(const Method&) const = default;
+};
+
+}  // namespace glumet

@@ -1,0 +1,108 @@
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+#include "core/bench/sweep.h"
+#include "core/fit/fitter.h"
+
+namespace glumet {
+namespace {
+
+constexpr int kLeastReadings = 24;
+constexpr int kLeastRings = 3;
+constexpr double kStartHalfAngle = 50.0;
+
+}  // namespace
+
+std::optional<Problem> Fitter::gather() {
+    std::set<long> rings;
+    std::set<std::pair<long, long>> planes;
+    for (const auto id : run_ids_) {
+        const auto& run = bench_.run(id);
+        const auto* tank = byId(bench_.tanks, run.tank);
+        if (tank == nullptr) return Problem{run.label, "its tank is not described"};
+        if (run.height.value() <= 0.0) return Problem{run.label, "its mounting height is not above 0"};
+        LightScene scene = emptyScene(*tank, run.water == WaterState::Dry);
+        hangAt(scene, hangingPlaces(run, scene.length_mm), run.height, run.level_pct.value_or(100.0) / 100.0,
+               {});
+        runs_.push_back({id, scene});
+        for (const auto& plane : run.planes) addPlaneTo(runs_.size() - 1, plane, rings, planes);
+    }
+    nuisances_.run_height.assign(runs_.size(), 0.0);
+    nuisances_.run_level.assign(runs_.size(), 0.0);
+    if (data_.empty()) return Problem{"", "there is no reading to fit"};
+    if (data_.size() < kLeastReadings)
+        return Problem{"",
+                       fmt::format("{} readings are too few to tell a beam from its height: {} are needed",
+                                   data_.size(), kLeastReadings)};
+    if (rings.size() < kLeastRings)
+        return Problem{
+            "", "all readings lie at the same distance from the fixture: they say nothing of its beam"};
+    if (planes.size() < 2)
+        return Problem{"", "one plane cannot tell the beam from the height: read a second depth or height"};
+    return std::nullopt;
+}
+
+void Fitter::addPlaneTo(std::size_t run_number, const Plane& plane, std::set<long>& rings,
+                        std::set<std::pair<long, long>>& planes) {
+    const auto& scene = runs_[run_number].scene;
+    const auto& run = bench_.run(runs_[run_number].id);
+    for (const auto& reading : plane.readings) {
+        const bool inside = reading.x.value() <= scene.length_mm && reading.y.value() <= scene.width_mm;
+        if (!reading.counts() || !inside || !(reading.mean.value() > 0.0)) continue;
+        const double noise =
+            std::max(options_.least_noise, reading.relativeStandardError().value_or(options_.unknown_noise));
+        data_.push_back(
+            {run_number,
+             {reading.x.value(), reading.y.value(), plane.depth.value()},
+             reading.mean.value(),
+             noise,
+             {runs_[run_number].id, plane.depth, reading.x, reading.y, reading.mean.value(), 0, 0, false}});
+        const double away =
+            std::hypot(reading.x.value() - scene.length_mm / 2, reading.y.value() - scene.width_mm / 2);
+        rings.insert(std::lround(away / 10.0));
+        planes.insert({std::lround(run.height.value()), std::lround(plane.depth.value())});
+    }
+}
+
+void Fitter::layOutEmitters() {
+    const auto* fixture = byId(bench_.fixtures, bench_.run(run_ids_.front()).fixture);
+    emitters_ = options_.emitters;
+    if (emitters_.empty())
+        for (const auto& e : latticeEmitters(fixture == nullptr ? Fixture{} : *fixture, PhotonFlux(1.0), 0))
+            emitters_.push_back({e.dx_mm, e.dy_mm, e.flux_umol_s});
+    if (fixture == nullptr) return;
+    result_.model.fixture = fixture->name;
+    result_.model.body_length_mm = fixture->length.value();
+    result_.model.body_width_mm = fixture->width.value();
+    const auto configuration = configurationOf(bench_.run(run_ids_.front()));
+    result_.model.configuration = configurationName(bench_, configuration);
+}
+
+void Fitter::start() {
+    described_reflectance_ = 0.05;
+    for (const auto& run : runs_)
+        for (const auto& wall : run.scene.walls)
+            if (!wall.clear()) described_reflectance_ = wall.reflectance;
+    nuisances_.shared[kReflectance] = described_reflectance_;
+    nuisances_.shared[kAttenuation] = options_.known_attenuation_per_m.value_or(0.0);
+    const auto plain = *Beam::halfAngle(kStartHalfAngle);
+    beam_.resize(kBells);
+    for (Eigen::Index k = 0; k < kBells; ++k)
+        beam_(k) =
+            plain.intensity(std::cos(std::min(90.0, 90.0 * static_cast<double>(k) / BeamBasis::kIntervals) *
+                                     std::numbers::pi / 180.0));
+    const Eigen::VectorXd unit = designAt(nuisances_.shared) * beam_;
+    const double ratio = values().sum() / std::max(unit.sum(), 1e-12);
+    beam_ *= ratio;
+}
+
+Eigen::VectorXd Fitter::values() const {
+    Eigen::VectorXd y(static_cast<Eigen::Index>(data_.size()));
+    for (std::size_t i = 0; i < data_.size(); ++i) y(static_cast<Eigen::Index>(i)) = data_[i].value;
+    return y;
+}
+
+}  // namespace glumet

@@ -1,0 +1,136 @@
+#include <algorithm>
+#include <cmath>
+
+#include "core/fit/fitter.h"
+
+namespace glumet {
+namespace {
+
+/// Steps of the shared nuisances' slopes, in their units.
+constexpr std::array<double, kSharedCount> kSteps{1.0, 2.0, 2.0, 0.02, 0.02};
+
+}  // namespace
+
+LightScene Fitter::sceneOfRun(std::size_t run, const std::array<double, kSharedCount>& shared) const {
+    auto scene = runs_[run].scene;
+    for (auto& fixture : scene.fixtures) {
+        fixture.height_mm = std::max(5.0, fixture.height_mm + shared[kHeight] + nuisances_.run_height[run]);
+        fixture.x_mm += shared[kX];
+        fixture.y_mm += shared[kY];
+    }
+    for (auto& wall : scene.walls)
+        if (!wall.clear()) wall.reflectance = std::clamp(shared[kReflectance], 0.0, 1.0);
+    return scene;
+}
+
+Eigen::MatrixXd Fitter::designAt(const std::array<double, kSharedCount>& shared) const {
+    Eigen::MatrixXd design(static_cast<Eigen::Index>(data_.size()), kBells);
+    for (std::size_t run = 0; run < runs_.size(); ++run) {
+        std::vector<BasisField::Point> points;
+        std::vector<Eigen::Index> at;
+        for (std::size_t i = 0; i < data_.size(); ++i) {
+            if (data_[i].run != run) continue;
+            points.push_back(data_[i].point);
+            at.push_back(static_cast<Eigen::Index>(i));
+        }
+        if (points.empty()) continue;
+        const auto rows =
+            BasisField(sceneOfRun(run, shared), emitters_, std::max(0.0, shared[kAttenuation])).rows(points);
+        const double level = std::exp(nuisances_.run_level[run]);
+        for (std::size_t i = 0; i < at.size(); ++i)
+            design.row(at[i]) =
+                level * Eigen::Map<const Eigen::RowVectorXd>(rows.data() + i * BeamBasis::kSize, kBells);
+    }
+    return design;
+}
+
+void Fitter::addRow() {
+    const auto now = nuisances_;
+    nuisances_ = at_linearisation_;
+    const auto whole = std::move(data_);
+    data_ = {whole.back()};
+    const Eigen::MatrixXd row = designAt(nuisances_.shared);
+    const double value = (row * beam_)(0);
+    Eigen::RowVectorXd slope = Eigen::RowVectorXd::Zero(slopes_.cols());
+    for (Eigen::Index j = 0; j < kSharedCount; ++j) {
+        if (j == kReflectance && !paintedWalls()) continue;
+        auto moved = nuisances_.shared;
+        moved[static_cast<std::size_t>(j)] += kSteps[static_cast<std::size_t>(j)];
+        slope(j) = ((designAt(moved) * beam_)(0) - value) / kSteps[static_cast<std::size_t>(j)];
+    }
+    const auto run = static_cast<Eigen::Index>(whole.back().run);
+    slope(kSharedCount + 2 * run) = slope(kHeight);
+    slope(kSharedCount + 2 * run + 1) = value;
+    data_ = whole;
+    nuisances_ = now;
+    const auto n = design_.rows();
+    design_.conservativeResize(n + 1, Eigen::NoChange);
+    slopes_.conservativeResize(n + 1, Eigen::NoChange);
+    design_.row(n) = row.row(0);
+    slopes_.row(n) = slope;
+    model_ = design_ * beam_ + slopes_ * (nuisanceVector() - linearised_);
+}
+
+void Fitter::linearise() {
+    at_linearisation_ = nuisances_;
+    linearised_ = nuisanceVectorOf(kSharedCount + 2 * static_cast<Eigen::Index>(runs_.size()));
+    design_ = designAt(nuisances_.shared);
+    model_ = design_ * beam_;
+    slopes_.resize(design_.rows(), kSharedCount + 2 * static_cast<Eigen::Index>(runs_.size()));
+    slopes_.setZero();
+    for (Eigen::Index j = 0; j < kSharedCount; ++j) {
+        if (j == kReflectance && !paintedWalls()) continue;
+        auto moved = nuisances_.shared;
+        moved[static_cast<std::size_t>(j)] += kSteps[static_cast<std::size_t>(j)];
+        slopes_.col(j) = (designAt(moved) * beam_ - model_) / kSteps[static_cast<std::size_t>(j)];
+    }
+    for (Eigen::Index i = 0; i < design_.rows(); ++i) {
+        const auto run = static_cast<Eigen::Index>(data_[static_cast<std::size_t>(i)].run);
+        slopes_(i, kSharedCount + 2 * run) = slopes_(i, kHeight);
+        slopes_(i, kSharedCount + 2 * run + 1) = model_(i);
+    }
+    weigh();
+}
+
+bool Fitter::paintedWalls() const {
+    for (const auto& run : runs_)
+        for (const auto& wall : run.scene.walls)
+            if (!wall.clear()) return true;
+    return false;
+}
+
+void Fitter::weigh() {
+    const auto n = design_.rows();
+    noise_.resize(n);
+    weights_.resize(n);
+    for (Eigen::Index i = 0; i < n; ++i) {
+        const auto& datum = data_[static_cast<std::size_t>(i)];
+        const double level = std::max(model_(i), 0.02 * datum.value);
+        const double placing = options_.placing_mm * std::hypot(slopes_(i, kX), slopes_(i, kY));
+        noise_(i) = std::hypot(datum.own_noise * level, placing);
+    }
+    Eigen::VectorXd z = (values() - model_).cwiseQuotient(noise_);
+    // Before the beam is known everything looks bad: the scale is that of the middle of them.
+    std::vector<double> size(static_cast<std::size_t>(n));
+    for (Eigen::Index i = 0; i < n; ++i) size[static_cast<std::size_t>(i)] = std::abs(z(i));
+    std::nth_element(size.begin(), size.begin() + n / 2, size.end());
+    const double scale = std::max(1.0, 1.4826 * size[static_cast<std::size_t>(n / 2)]);
+    for (Eigen::Index i = 0; i < n; ++i) {
+        const double u = z(i) / (kBiweight * scale);
+        weights_(i) = std::abs(u) >= 1.0 ? 1e-6 : std::pow(1.0 - u * u, 2);
+    }
+}
+
+Eigen::VectorXd Fitter::nuisanceVectorOf(Eigen::Index size) const {
+    Eigen::VectorXd q(size);
+    for (Eigen::Index j = 0; j < q.size(); ++j) q(j) = nuisance(j);
+    return q;
+}
+
+double Fitter::nuisance(Eigen::Index j) const {
+    if (j < kSharedCount) return nuisances_.shared[static_cast<std::size_t>(j)];
+    const auto run = static_cast<std::size_t>((j - kSharedCount) / 2);
+    return (j - kSharedCount) % 2 == 0 ? nuisances_.run_height[run] : nuisances_.run_level[run];
+}
+
+}  // namespace glumet

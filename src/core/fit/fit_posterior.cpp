@@ -1,0 +1,65 @@
+#include <algorithm>
+#include <cmath>
+
+#include "core/fit/fitter.h"
+
+namespace glumet {
+void Fitter::finish() {
+    const auto n = static_cast<double>(data_.size());
+    const Eigen::VectorXd z = (values() - model_).cwiseQuotient(noise_);
+    double chi = 0.0;
+    double relative = 0.0;
+    double counted = 0.0;
+    for (Eigen::Index i = 0; i < z.size(); ++i) {
+        auto place = data_[static_cast<std::size_t>(i)].place;
+        place.model = model_(i);
+        place.standard_errors = z(i);
+        place.distrusted = std::abs(z(i)) > kDistrusted;
+        result_.misfit += std::min(z(i) * z(i), kBiweight * kBiweight);
+        if (!place.distrusted) {
+            chi += z(i) * z(i);
+            relative += std::pow(place.reading / place.model - 1.0, 2);
+            ++counted;
+        }
+        result_.residuals.push_back(place);
+    }
+    const double freedom = std::max(1.0, counted - 12.0);
+    result_.reduced_chi_square = chi / freedom;
+    result_.reflectance = nuisances_.shared[kReflectance];
+    result_.attenuation_per_m = nuisances_.shared[kAttenuation];
+    result_.away_x_mm = nuisances_.shared[kX];
+    result_.away_y_mm = nuisances_.shared[kY];
+    for (const auto& run : runs_) result_.tanks.push_back(bench_.run(run.id).tank);
+    for (std::size_t run = 0; run < runs_.size(); ++run)
+        result_.slips.push_back(
+            {runs_[run].id, nuisances_.run_height[run], std::exp(nuisances_.run_level[run])});
+    auto& model = result_.model;
+    model.emitters = emitters_;
+    model.height_offset_mm = nuisances_.shared[kHeight];
+    model.readings = static_cast<int>(n);
+    model.relative_residual = std::sqrt(relative / std::max(1.0, counted));
+    for (Eigen::Index k = 0; k < kBells; ++k)
+        model.beam[static_cast<std::size_t>(k)] = std::max(0.0, beam_(k));
+    posterior();
+}
+
+void Fitter::posterior() {
+    Eigen::MatrixXd h;
+    Eigen::VectorXd g;
+    // What the readings say is worth as much as their scatter shows; the priors are worth what they were.
+    noise_ *= std::sqrt(std::max(0.5, result_.reduced_chi_square));
+    normal(h, g);
+    // A coefficient at its bound is known to be there.
+    for (Eigen::Index k = 0; k < kBells; ++k)
+        if (beam_(k) <= 1e-9 * beam_.maxCoeff()) h(k, k) *= 1e3;
+    const Eigen::MatrixXd covariance = h.llt().solve(Eigen::MatrixXd::Identity(h.rows(), h.cols()));
+    std::vector<Eigen::Index> keep;
+    for (Eigen::Index k = 0; k < kBells; ++k) keep.push_back(k);
+    keep.push_back(kBells + kHeight);
+    for (const auto i : keep)
+        for (const auto j : keep) result_.model.covariance.push_back(covariance(i, j));
+    addParameters(covariance);
+    tellApart(covariance);
+}
+
+}  // namespace glumet

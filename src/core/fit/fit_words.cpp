@@ -1,0 +1,56 @@
+#include <fmt/format.h>
+
+#include <cmath>
+
+#include "core/fit/fitter.h"
+
+namespace glumet {
+namespace {
+
+constexpr double kTwin = 0.95;  // correlation beyond which two parameters cannot be told apart
+
+}  // namespace
+
+void Fitter::addParameters(const Eigen::MatrixXd& covariance) {
+    const auto add = [&](FitQuantity what, std::string name, const char* unit, Eigen::Index j, double scale,
+                         Id of_run = 0) {
+        result_.parameters.push_back({what, of_run, std::move(name), unit, nuisance(j) * scale,
+                                      std::sqrt(covariance(kBells + j, kBells + j)) * scale,
+                                      priorError(j) * scale});
+    };
+    result_.parameters.push_back(
+        {FitQuantity::Flux, 0, "flux", "µmol/s", result_.model.flux(), result_.model.fluxError(), 1e9});
+    add(FitQuantity::HeightOffset, "height offset", "mm", kHeight, 1.0);
+    add(FitQuantity::PlaceAlong, "place along", "mm", kX, 1.0);
+    add(FitQuantity::PlaceAcross, "place across", "mm", kY, 1.0);
+    add(FitQuantity::Attenuation, "attenuation", "1/m", kAttenuation, 1.0);
+    if (paintedWalls()) add(FitQuantity::Reflectance, "painted walls' reflectance", "", kReflectance, 1.0);
+    for (std::size_t run = 0; run < runs_.size(); ++run) {
+        const auto at = kSharedCount + 2 * static_cast<Eigen::Index>(run);
+        const auto& label = bench_.run(runs_[run].id).label;
+        add(FitQuantity::RunHeight, "height of " + label, "mm", at, 1.0, runs_[run].id);
+        add(FitQuantity::RunLevel, "level of " + label, "%", at + 1, 100.0, runs_[run].id);
+    }
+}
+
+void Fitter::tellApart(const Eigen::MatrixXd& covariance) {
+    for (const auto& p : result_.parameters)
+        if ((p.what == FitQuantity::HeightOffset || p.what == FitQuantity::Attenuation ||
+             p.what == FitQuantity::Reflectance) &&
+            p.untold())
+            result_.cannot_tell.push_back(fmt::format(
+                "The readings do not tell the {}: it stays what was believed before, ± {:.3g} {}.", p.name,
+                p.error, p.unit));
+    // Flux against height offset: a brighter lamp higher up.
+    Eigen::VectorXd by_flux = Eigen::VectorXd::Zero(covariance.rows());
+    for (Eigen::Index k = 0; k < kBells; ++k) by_flux(k) = BeamBasis::fluxes()[static_cast<std::size_t>(k)];
+    const double both = by_flux.dot(covariance.col(kBells + kHeight));
+    const double correlation =
+        both / std::sqrt(by_flux.dot(covariance * by_flux) * covariance(kBells + kHeight, kBells + kHeight));
+    if (std::abs(correlation) > kTwin)
+        result_.cannot_tell.push_back(
+            "A brighter fixture higher up would give the same readings: level and height cannot be told "
+            "apart.");
+}
+
+}  // namespace glumet

@@ -1,0 +1,106 @@
+#pragma once
+
+#include <Eigen/Dense>
+#include <array>
+#include <map>
+#include <set>
+
+#include "core/fit/bench_scene.h"
+#include "core/fit/fit.h"
+
+/// The workings of fitFixture(): gathering (fit_gather.cpp), linearisation (fit_linearise.cpp), one round
+/// (fit_step.cpp), what came out (fit_posterior.cpp) and what is said of it (fit_words.cpp).
+namespace glumet {
+
+inline constexpr auto kBells = static_cast<Eigen::Index>(BeamBasis::kSize);
+inline constexpr double kBiweight = 6.0;    // standard errors
+inline constexpr double kDistrusted = 4.0;  // standard errors
+
+/// One reading with where it was taken.
+struct Datum {
+    std::size_t run;  // index into Fitter::runs_
+    BasisField::Point point;
+    double value;
+    double own_noise;
+    FitResidual place;
+};
+
+/// Nuisances that all runs share, in their order in the design; each run's height and level follow.
+enum Shared : Eigen::Index { kHeight, kX, kY, kAttenuation, kReflectance, kSharedCount };
+
+struct Nuisances {
+    std::array<double, kSharedCount> shared{};
+    std::vector<double> run_height;
+    std::vector<double> run_level;
+};
+
+class Fitter {
+  public:
+    Fitter(const Bench& bench, const std::vector<Id>& runs, const FitOptions& options)
+        : bench_(bench), run_ids_(runs), options_(options) {}
+    Expected<FitResult> fit();
+    /// One more reading, by the linearisation that is there: its own row, one solution, no other row anew.
+    Expected<FitResult> add(Id run_id, Millimetre depth, const Reading& reading);
+
+  private:
+    struct RunScene {
+        Id id;
+        LightScene scene;
+    };
+
+    std::optional<Problem> gather();
+    void addPlaneTo(std::size_t run_number, const Plane& plane, std::set<long>& rings,
+                    std::set<std::pair<long, long>>& planes);
+    void layOutEmitters();
+    LightScene sceneOfRun(std::size_t run, const std::array<double, kSharedCount>& shared) const;
+    /// Rows of all data for some nuisances, each run's level applied.
+    Eigen::MatrixXd designAt(const std::array<double, kSharedCount>& shared) const;
+    /// Row and slopes of the datum that came last, where the others were linearised.
+    void addRow();
+    void linearise();
+    bool paintedWalls() const;
+    /// Noise of each reading by the present model: its own, and the probe's place where the field is steep.
+    /// Then Tukey's biweight. The slopes by the fixture's place are those by the probe's, with the sign
+    /// turned.
+    void weigh();
+    Eigen::VectorXd values() const;
+    double priorError(Eigen::Index nuisance) const;
+    double nuisance(Eigen::Index j) const;
+    /// Second differences of the coefficients; a last row keeps the beam's rim from floating.
+    static const Eigen::MatrixXd& differences();
+    Eigen::MatrixXd smoothness(double roughness) const;
+    Eigen::MatrixXd whitened() const;
+    /// The strength under which the readings are most probable, beam and nuisances integrated out.
+    void chooseRoughness();
+    Eigen::VectorXd nuisanceVector() const { return nuisanceVectorOf(slopes_.cols()); }
+    Eigen::VectorXd nuisanceVectorOf(Eigen::Index size) const;
+    /// Normal equations in (beam, nuisances), the nuisances as they are, not their change.
+    void normal(Eigen::MatrixXd& h, Eigen::VectorXd& g) const;
+    void step();
+    void start();
+    void finish();
+    void posterior();
+    void addParameters(const Eigen::MatrixXd& covariance);
+    void tellApart(const Eigen::MatrixXd& covariance);
+
+    const Bench bench_;
+    const std::vector<Id> run_ids_;
+    const FitOptions options_;
+    std::vector<RunScene> runs_;
+    std::vector<Datum> data_;
+    std::vector<ModelEmitter> emitters_;
+    Nuisances nuisances_;
+    Nuisances at_linearisation_;
+    Eigen::VectorXd linearised_;
+    double described_reflectance_ = 0.05;
+    double roughness_ = 0.2;
+    Eigen::VectorXd beam_;
+    Eigen::MatrixXd design_;
+    Eigen::VectorXd model_;
+    Eigen::MatrixXd slopes_;
+    Eigen::VectorXd noise_;
+    Eigen::VectorXd weights_;
+    FitResult result_;
+};
+
+}  // namespace glumet

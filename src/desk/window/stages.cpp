@@ -1,0 +1,18 @@
+#include "desk/window/stages.h"
+
+#include "desk/array/array_stage.h"
+#include "desk/bench/bench_stage.h"
+#include "desk/field/field_stage.h"
+#include "desk/height/height_stage.h"
+#include "desk/measure/measure_stage.h"
+#include "desk/plan/plan_stage.h"
+#include "desk/publish/publish_stage.h"
+
+namespace glumet {
+
+std::vector<StageEntry> allStages() {
+    return {benchEntry(),  planEntry(),  measureEntry(), fieldEntry(),
+            heightEntry(), arrayEntry(), publishEntry()};
+}
+
+}  // namespace glumet
