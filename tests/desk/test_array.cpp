@@ -272,7 +272,7 @@ class TestArray : public QObject {
         QVERIFY(w_->session.fit() != nullptr);  // the old one stays until the new is there
         w_->session.wantFit();
         QVERIFY(w_->session.fitting());
-        w_->session.cancelFit();
+        w_->session.cancelWork();
         QVERIFY(!w_->session.fitting());
         QCOMPARE((*w_->session.fit())->model.flux(), flux);
     }

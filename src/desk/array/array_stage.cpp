@@ -61,25 +61,23 @@ ArrayStage::ArrayStage(Session& session)
     connect(&light_, &ArrayLight::letGo, this, [this] {
         if (light_.height() == choices_.height) return;
         choices_.height = light_.height();
-        asked_ = false;
+        ++asking_;
         emit viewChanged();
     });
     connect(form_, &ArrayForm::edited, this, [this] {
-        asked_ = false;
+        ++asking_;
         by_hand_ = false;
         emit viewChanged();
     });
     connect(form_, &ArrayForm::levelEdited, this, &ArrayStage::showLevel);
     connect(panes_, &ArrayPanes::countChosen, this, &ArrayStage::takeCount);
     connect(&session, &Session::fitChanged, this, [this] {
-        // Judged by the first fit there is, and again when all that were asked for are there.
-        if (!verdicts_ || !this->session().fitting()) asked_ = false;
+        take();
         if (isVisible()) emit viewChanged();
     });
 }
 
 ArrayStage::~ArrayStage() {
-    job_.cancel();
     // The window may have put it elsewhere.
     delete side_;
 }
@@ -111,7 +109,7 @@ QString ArrayStage::reasonForNothing() const {
     if (tank() == nullptr) return tr("Describe a tank in Bench first.");
     if (found == nullptr) return tr("No model yet.");
     if (const auto why = refusal(**found, session().bench()); !why.isEmpty()) return why;
-    return fault_.isEmpty() ? tr("Judging …") : fault_;
+    return fault().isEmpty() ? tr("Judging …") : fault();
 }
 
 /// Sweeps of this fixture's channels, each by itself.
@@ -144,22 +142,20 @@ void ArrayStage::refresh() {
     const auto* sweep = session().fitSweep();
     const auto configuration = sweep == nullptr ? std::nullopt : std::optional(sweep->configuration);
     if (answer_of_ != configuration) {
-        verdicts_.reset();
         light_.clear();
         choices_.height.reset();
-        asked_ = by_hand_ = false;
+        by_hand_ = false;
+        shown_ = 0;
         answer_of_ = configuration;
     }
-    if (words_ != session().unit() || !(goal_ == session().goal())) asked_ = false;
-    words_ = session().unit();
-    goal_ = session().goal();
     if (!choices_.height) {
         const auto* headline = session().headline();
         choices_.height = headline != nullptr && headline->height ? headline->height : session().height();
     }
     wantFits();
     form_->refresh();
-    if (!asked_) ask();
+    ask();
+    take();
     showAll();
 }
 
@@ -231,44 +227,61 @@ ArrayOrder ArrayStage::order() const {
 void ArrayStage::ask() {
     if (fit() == nullptr || tank() == nullptr || !choices_.height) return;
     if (!refusal(*fit(), session().bench()).isEmpty()) return;
-    asked_ = true;
-    job_.start(
-        this, [order = order()](const std::stop_token& stop) { return judgeArray(order, stop); },
-        [this](Expected<ArrayVerdicts> verdicts) { take(std::move(verdicts)); });
+    auto& answers = session().answers();
+    const auto revision = session().revision(asking_, static_cast<int>(session().unit()));
+    if (answers.wanted(key(), revision)) return;
+    // Judged by the first fit there is, and again when all that were asked for are there.
+    auto by_these_fits = answers.revisionOf(key());
+    by_these_fits.fits = revision.fits;
+    if (verdicts() != nullptr && by_these_fits == revision && answers.busy("fit")) return;
+    answers.want<ArrayVerdicts>(key(), revision, true,
+                                [order = order()](const Asked& asked) { return judgeArray(order, asked); });
 }
 
-void ArrayStage::take(Expected<ArrayVerdicts> verdicts) {
-    fault_.clear();
-    if (verdicts) {
-        const bool first = !verdicts_;
-        verdicts_ = std::move(*verdicts);
-        const auto& schools = verdicts_->spacing.schools;
+AnswerKey ArrayStage::key() const { return {"array", answer_of_.value_or(Configuration{})}; }
+
+const ArrayVerdicts* ArrayStage::verdicts() const {
+    const auto& answers = session().answers();
+    return answers.failure(key()) != nullptr ? nullptr : answers.value<ArrayVerdicts>(key());
+}
+
+/// Why the last question had no answer.
+QString ArrayStage::fault() const {
+    const auto* failure = session().answers().failure(key());
+    return failure == nullptr ? QString() : text(failure->sentence());
+}
+
+/// Takes over an answer that has come since the last.
+void ArrayStage::take() {
+    const auto serial = session().answers().serialOf(key());
+    if (serial == shown_) return;
+    const bool first = shown_ == 0;
+    shown_ = serial;
+    if (const auto* found = verdicts()) {
+        const auto& schools = found->spacing.schools;
         // The first school that can speak hangs them; a chosen one stays chosen.
         if (first || !schools[school_].speaks())
             for (school_ = 0; school_ + 1 < schools.size() && !schools[school_].speaks();) ++school_;
         if (!by_hand_) choices_.level_pct = schools[school_].level_pct;
-    } else {
-        fault_ = text(verdicts.error().sentence());
-        verdicts_.reset();
-        session().warn(fault_);
+    } else if (!fault().isEmpty()) {
+        session().warn(fault());
     }
     hang();
     form_->refresh();
-    if (isVisible()) emit viewChanged();
 }
 
 /// Shows the fixtures where the chosen school hangs them.
 void ArrayStage::hang() {
-    if (fit() == nullptr || !verdicts_ || tank() == nullptr) return light_.clear();
+    if (fit() == nullptr || verdicts() == nullptr || tank() == nullptr) return light_.clear();
     ArrayLight::Shown shown;
     shown.model = fit()->model;
     shown.question = question();
     // What was moved by hand stays there, whatever is judged anew.
     const bool keep = by_hand_ && light_.shown() && light_.centres().size() == std::size_t(choices_.count);
-    shown.centres = keep ? light_.centres() : verdicts_->spacing.schools[school_].centres_mm;
+    shown.centres = keep ? light_.centres() : verdicts()->spacing.schools[school_].centres_mm;
     if (shown.centres.empty()) shown.centres = equallyHung(shown.model, shown.question);
     shown.level = choices_.level_pct / 100.0;
-    for (const auto& school : verdicts_->spacing.schools) shown.snaps.push_back(school.centres_mm);
+    for (const auto& school : verdicts()->spacing.schools) shown.snaps.push_back(school.centres_mm);
     if (shown.centres.empty()) return light_.clear();
     light_.show(std::move(shown));
 }
@@ -283,19 +296,19 @@ void ArrayStage::showAll() {
     if (fit() == nullptr) light_.clear();
     for (auto* view : {view_, side_.data()}) view->dress(marks, colours(), reasonForNothing());
     for (std::size_t i = 0; i < schools_.size(); ++i) {
-        schools_[i]->setEnabled(verdicts_.has_value());
-        schools_[i]->setChecked(verdicts_.has_value() && i == school_);
+        schools_[i]->setEnabled((verdicts() != nullptr));
+        schools_[i]->setChecked((verdicts() != nullptr) && i == school_);
     }
     ArrayPanes::Shown shown;
-    if (verdicts_ && light_.shown()) {
-        shown.verdicts = &*verdicts_;
+    if (verdicts() != nullptr && light_.shown()) {
+        shown.verdicts = verdicts();
         shown.school = school_;
         shown.at_full = light_.judged();
         shown.level_pct = choices_.level_pct;
         shown.goal_share = choices_.goal_share;
         headline_->setText(
             tr("%1 × %2 over %3").arg(choices_.count).arg(text(fit()->model.fixture), text(tank()->name)));
-        if (!by_hand_) reason_->setText(text(verdicts_->spacing.schools[school_].reason));
+        if (!by_hand_) reason_->setText(text(verdicts()->spacing.schools[school_].reason));
     } else {
         headline_->clear();
         reason_->clear();
@@ -317,15 +330,15 @@ void ArrayStage::showFigures() {
                  text(percentText(f.in_band)), text(ppfdFigure(band.low)), text(ppfdFigure(band.high)),
                  text(ppfdFigure(Ppfd(f.mean))),
                  tr("%1 to %2").arg(text(ppfdFigure(Ppfd(f.min))), text(ppfdFigure(Ppfd(f.max))))));
-    if (verdicts_) panes_->showBrightness(light_.judged(), choices_.level_pct);
+    if (verdicts() != nullptr) panes_->showBrightness(light_.judged(), choices_.level_pct);
 }
 
 void ArrayStage::hangBy(std::size_t school) {
-    if (!verdicts_ || school >= verdicts_->spacing.schools.size()) return;
+    if (verdicts() == nullptr || school >= verdicts()->spacing.schools.size()) return;
     school_ = school;
     by_hand_ = false;
-    if (verdicts_->spacing.schools[school].speaks())
-        choices_.level_pct = verdicts_->spacing.schools[school].level_pct;
+    if (verdicts()->spacing.schools[school].speaks())
+        choices_.level_pct = verdicts()->spacing.schools[school].level_pct;
     hang();
     form_->refresh();
     emit viewChanged();
@@ -347,7 +360,7 @@ void ArrayStage::keyPressEvent(QKeyEvent* event) {
 void ArrayStage::takeCount(const CountRow& row) {
     choices_.count = row.count;
     choices_.way = (row.along == RowAlong::Width ? 2 : 0) + (row.turned ? 1 : 0);
-    asked_ = false;
+    ++asking_;
     emit viewChanged();
 }
 
@@ -375,8 +388,8 @@ std::vector<Id> ArrayStage::measuredRuns() const {
 }
 
 std::vector<Finding> ArrayStage::findings() const {
-    if (!verdicts_ || fit() == nullptr) return {nothingYet(reasonForNothing())};
-    return arrayFindings(session(), *fit(), *verdicts_, school_, choices_);
+    if (verdicts() == nullptr || fit() == nullptr) return {nothingYet(reasonForNothing())};
+    return arrayFindings(session(), *fit(), *verdicts(), school_, choices_);
 }
 
 }  // namespace glumet

@@ -9,7 +9,6 @@
 #include "desk/array/array_form.h"
 #include "desk/array/array_panes.h"
 #include "desk/array/array_view.h"
-#include "desk/shared/job.h"
 #include "desk/shared/stage.h"
 
 namespace glumet {
@@ -26,14 +25,14 @@ class ArrayStage : public Stage {
     void refresh() override;
     std::vector<Finding> findings() const override;
     QWidget* keyWidget() override { return view_; }
-    bool busy() const override { return job_.running(); }
+    bool busy() const override { return session().answers().busy(key()); }
 
     QWidget* section() override { return side_; }
     ArrayView* view() { return view_; }
     ArrayView* side() { return side_; }
     ArrayLight& light() { return light_; }
     /// The verdicts there are; those of an earlier question stay until the next are ready.
-    const ArrayVerdicts* verdicts() const { return verdicts_ ? &*verdicts_ : nullptr; }
+    const ArrayVerdicts* verdicts() const;
     /// Hangs the fixtures where a school says.
     void hangBy(std::size_t school);
 
@@ -43,7 +42,9 @@ class ArrayStage : public Stage {
   private:
     void makeSchools();
     void ask();
-    void take(Expected<ArrayVerdicts> verdicts);
+    void take();
+    QString fault() const;
+    AnswerKey key() const;
     void hang();
     void showAll();
     void showFigures();
@@ -71,15 +72,11 @@ class ArrayStage : public Stage {
     ArrayChoices choices_;
     ArrayForm* form_;
     ArrayPanes* panes_;
-    Job<Expected<ArrayVerdicts>> job_;
-    std::optional<ArrayVerdicts> verdicts_;
-    QString fault_;  ///< why the last question had no answer
     std::optional<Configuration> answer_of_;
+    std::int64_t asking_ = 1;  ///< the question's number; another choice is another question
+    std::int64_t shown_ = 0;   ///< of the answer that is shown
     std::size_t school_ = 0;
-    bool asked_ = false;    ///< what is asked now has been judged or is under way
     bool by_hand_ = false;  ///< the fixtures were moved from where the school hangs them
-    LengthUnit words_ = LengthUnit::Cm;
-    Goal goal_;
 };
 
 /// What the window is told of this stage.

@@ -46,23 +46,26 @@ std::optional<ChannelMix> mixBy(const ArrayOrder& order, const std::vector<doubl
 
 }  // namespace
 
-Expected<ArrayVerdicts> judgeArray(const ArrayOrder& order, const std::stop_token& stop) {
+Expected<ArrayVerdicts> judgeArray(const ArrayOrder& order, const Asked& asked) {
     auto question = order.question;
-    question.stop = stop;
+    question.stop = asked.stop;
     auto answer = spacing(order.model, question);
     if (!answer) return tl::make_unexpected(answer.error());
+    asked.progress(0.3);
     ArrayVerdicts out;
     const auto centres = places(order, *answer);
     out.spacing = std::move(*answer);
     out.shared = sharedBy(order, centres);
     out.mix = mixBy(order, centres);
     for (const auto run : order.measured_runs)
-        out.measured.push_back({run, arrayAgreement(order.fit, order.bench, run, question.words)});
+        if (!asked.stop.stop_requested())
+            out.measured.push_back({run, arrayAgreement(order.fit, order.bench, run, question.words)});
+    asked.progress(0.5);
     // The numbers are only compared: each symmetric, however the chosen one may move.
     question.symmetric = true;
     if (auto rows = counts(order.model, question, order.goal_share, kMostFixtures))
         out.counts = std::move(*rows);
-    if (stop.stop_requested()) return problem("", "cancelled");
+    if (asked.stop.stop_requested()) return problem("", "cancelled");
     return out;
 }
 

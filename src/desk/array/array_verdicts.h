@@ -4,6 +4,7 @@
 #include <stop_token>
 #include <string>
 #include <vector>
+#include "desk/shared/answer_store.h"
 
 #include "core/verdicts/agreement.h"
 #include "core/verdicts/array.h"
@@ -39,6 +40,6 @@ struct ArrayVerdicts {
 };
 
 /// Level and mix are judged with the fixtures where the first school that speaks hangs them.
-Expected<ArrayVerdicts> judgeArray(const ArrayOrder& order, const std::stop_token& stop);
+Expected<ArrayVerdicts> judgeArray(const ArrayOrder& order, const Asked& asked);
 
 }  // namespace glumet

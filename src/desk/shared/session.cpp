@@ -30,11 +30,7 @@ std::optional<Millimetre> nearest(const std::vector<Millimetre>& values, std::op
 }  // namespace
 
 Session::Session(Clock clock, QObject* parent) : QObject(parent), clock_(std::move(clock)) {
-    connect(&fits_, &FitShelf::changed, this, [this] {
-        point_doubts_.reset();
-        model_is_current_ = false;
-        emit fitChanged();
-    });
+    connect(&answers_, &AnswerStore::changed, this, &Session::fitChanged);
 }
 Session::~Session() = default;
 
@@ -44,7 +40,8 @@ const Bench& Session::bench() const {
 }
 
 void Session::setProject(std::unique_ptr<Project> project) {
-    fits_.forget();
+    answers_.forget();
+    kept_ = std::make_shared<KeptFit>();
     project_ = std::move(project);
     configuration_.reset();
     height_.reset();
@@ -61,18 +58,13 @@ void Session::setProject(std::unique_ptr<Project> project) {
 
 void Session::rebuild() {
     sweeps_ = sweepsOf(bench());
-    forgetVerdict();
-    point_doubts_.reset();
-    model_is_current_ = false;
-    fits_.outdate();
+    ++bench_revision_;
+    answers_.stop();
     settleSelection();
 }
 
-void Session::forgetVerdict() {
-    verdict_.reset();
-    schools_.reset();
-    doubtful_.reset();
-    scale_top_.reset();
+AnswerKey Session::keyOf(const char* question) const {
+    return {question, sweep() == nullptr ? Configuration{} : sweep()->configuration};
 }
 
 /// Keeps the choice where it still exists, else moves it to the nearest thing that does. A sweep opened for
@@ -87,7 +79,6 @@ void Session::settleSelection() {
     if (sweep() == nullptr) {
         configuration_ = sweeps_.front().configuration;
         height_.reset();
-        forgetVerdict();
     }
     std::vector<Millimetre> heights;
     for (const auto index : sweep()->runs) heights.push_back(bench().run(index).height);
@@ -113,7 +104,6 @@ void Session::chooseConfiguration(const Configuration& configuration) {
     configuration_ = configuration;
     height_.reset();
     cell_.reset();
-    forgetVerdict();
     settleSelection();
     emit selectionChanged();
 }
@@ -192,21 +182,20 @@ Band Session::band() const { return goal().band; }
 
 const SpillLimitVerdict* Session::verdict() const {
     if (sweep() == nullptr) return nullptr;
-    if (!verdict_) {
-        auto options = spillLimitOptions(bench(), *sweep());
-        options.words = unit_;
-        verdict_ = spillLimit(bench(), *sweep(), options);
-    }
-    return &*verdict_;
+    return &answers_.now<SpillLimitVerdict>(keyOf("spill limit"), byBench(static_cast<int>(unit_) + 1),
+                                            [&](const SpillLimitVerdict*) {
+                                                auto options = spillLimitOptions(bench(), *sweep());
+                                                options.words = unit_;
+                                                return spillLimit(bench(), *sweep(), options);
+                                            });
 }
 
 const std::vector<SchoolVerdict>& Session::schools() const {
-    if (!schools_) {
-        schools_.emplace();
-        if (sweep() != nullptr)
-            schools_ = heightSchools(bench(), *sweep(), schoolOptions(bench(), *sweep(), unit_));
-    }
-    return *schools_;
+    using Schools = std::vector<SchoolVerdict>;
+    return answers_.now<Schools>(keyOf("schools"), byBench(static_cast<int>(unit_) + 1), [&](const Schools*) {
+        return sweep() == nullptr ? Schools{}
+                                  : heightSchools(bench(), *sweep(), schoolOptions(bench(), *sweep(), unit_));
+    });
 }
 
 const SchoolVerdict* Session::headline() const {
@@ -221,7 +210,7 @@ const Sweep* Session::fitSweep() const {
 }
 
 const Expected<FitResult>* Session::fitOf(const Sweep& sweep) const {
-    const auto* found = fits_.of(sweep.configuration);
+    const auto* found = answers_.value<SweepFit>({"fit", sweep.configuration});
     return found == nullptr ? nullptr : &found->fit;
 }
 
@@ -230,72 +219,80 @@ const Expected<FitResult>* Session::fit() const {
 }
 
 const HeightKnowledge* Session::knowledge() const {
-    if (sweep() == nullptr) return nullptr;
-    const auto* found = fits_.of(sweep()->configuration);
+    const auto* found = answers_.value<SweepFit>(keyOf("fit"));
     return found != nullptr && found->knowledge ? &*found->knowledge : nullptr;
 }
 
 const std::vector<FittedHeight>* Session::fittedHeights() const {
-    if (sweep() == nullptr) return nullptr;
-    const auto* found = fits_.of(sweep()->configuration);
+    const auto* found = answers_.value<SweepFit>(keyOf("fit"));
     return found != nullptr && !found->heights.empty() ? &found->heights : nullptr;
 }
 
+/// What is looked at is asked what it knows of heights too.
+void Session::wantFit(const Sweep& sweep, bool looked_at) {
+    const AnswerKey key{"fit", sweep.configuration};
+    if (answers_.wanted(key, byBench(looked_at ? 1 : 0))) return;
+    answers_.want<SweepFit>(
+        key, byBench(looked_at ? 1 : 0), looked_at,
+        [bench = bench(), sweep, looked_at, kept = kept_](const Asked& asked) -> Expected<SweepFit> {
+            return looked_at ? glumet::fitSweep(bench, sweep, *kept, asked.stop)
+                             : glumet::fitAlone(bench, sweep, asked.stop);
+        });
+}
+
 void Session::wantFit() {
-    if (fitSweep() != nullptr) fits_.want(bench(), *fitSweep(), true);
+    if (fitSweep() != nullptr) wantFit(*fitSweep(), true);
 }
 
 const std::vector<Id>& Session::doubtfulRuns() const {
-    if (!doubtful_) {
-        doubtful_.emplace();
-        if (sweep() != nullptr)
-            for (const auto index : sweep()->runs) {
-                const auto findings = runDoubts(bench(), index, findingContext());
-                if (std::any_of(findings.begin(), findings.end(),
-                                [](const Finding& f) { return f.kind == FindingKind::Doubt; }))
-                    doubtful_->push_back(index);
-            }
-    }
-    return *doubtful_;
+    using Runs = std::vector<Id>;
+    return answers_.now<Runs>(keyOf("doubtful runs"), byBench(), [&](const Runs*) {
+        Runs doubtful;
+        if (sweep() == nullptr) return doubtful;
+        for (const auto id : sweep()->runs) {
+            const auto findings = runDoubts(bench(), id, findingContext());
+            if (std::any_of(findings.begin(), findings.end(),
+                            [](const Finding& f) { return f.kind == FindingKind::Doubt; }))
+                doubtful.push_back(id);
+        }
+        return doubtful;
+    });
 }
 
 const std::vector<PointDoubt>& Session::pointDoubts() const {
+    using PointDoubts = std::vector<PointDoubt>;
     const auto* chosen = plane();
-    const Id id = chosen == nullptr ? 0 : chosen->id;
-    if (!point_doubts_ || point_doubts_of_ != id) {
-        const auto* fitted = fit();
-        point_doubts_ = chosen == nullptr
-                            ? std::vector<PointDoubt>{}
-                            : glumet::pointDoubts(bench(), *run(), *chosen,
-                                                  fitted != nullptr && *fitted ? &**fitted : nullptr);
-        point_doubts_of_ = id;
-    }
-    return *point_doubts_;
+    return answers_.now<PointDoubts>(
+        {"point doubts"}, revision(chosen == nullptr ? 0 : chosen->id), [&](const PointDoubts*) {
+            const auto* fitted = fit();
+            return chosen == nullptr
+                       ? PointDoubts{}
+                       : glumet::pointDoubts(bench(), *run(), *chosen,
+                                             fitted != nullptr && *fitted ? &**fitted : nullptr);
+        });
 }
 
 double Session::fieldScaleTop() const {
-    if (!scale_top_) scale_top_ = sweep() == nullptr ? 1.0 : scaleTop(bench(), sweep()->runs);
-    return *scale_top_;
+    return answers_.now<double>(keyOf("scale top"), byBench(), [&](const double*) {
+        return sweep() == nullptr ? 1.0 : scaleTop(bench(), sweep()->runs);
+    });
 }
 
 Expected<DescribedModel>* Session::model() const {
+    using Model = Expected<DescribedModel>;
     if (run() == nullptr) return nullptr;
-    if (!model_ || !model_is_current_ || model_run_ != run_) {
-        auto earlier = model_ && *model_ ? (*model_)->takeField() : nullptr;
+    return &answers_.now<Model>({"model"}, revision(run_), [&](Model* before) {
+        auto earlier = before != nullptr && *before ? (*before)->takeField() : nullptr;
         const auto* fitted = fit();
-        model_.emplace(fitted != nullptr && *fitted
-                           ? DescribedModel::fitted(bench(), run_, **fitted, std::move(earlier))
-                           : DescribedModel::of(bench(), *run(), std::move(earlier)));
-        model_run_ = run_;
-        model_is_current_ = true;
-    }
-    return &*model_;
+        return fitted != nullptr && *fitted
+                   ? DescribedModel::fitted(bench(), run_, **fitted, std::move(earlier))
+                   : DescribedModel::of(bench(), *run(), std::move(earlier));
+    });
 }
 
 void Session::setUnit(LengthUnit unit) {
     if (unit_ == unit) return;
     unit_ = unit;
-    forgetVerdict();
     emit wordsChanged();
 }
 

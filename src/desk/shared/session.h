@@ -14,7 +14,8 @@
 #include "core/verdicts/height_schools.h"
 #include "core/verdicts/spill_limit.h"
 #include "core/words/finding.h"
-#include "desk/shared/fit_shelf.h"
+#include "desk/shared/answer_store.h"
+#include "desk/shared/fit_job.h"
 #include "meters/meter.h"
 #include "project/project.h"
 #include "report/palette.h"
@@ -89,12 +90,20 @@ class Session : public QObject {
     const HeightKnowledge* knowledge() const;
     /// The schools' heights by that fit; nullptr where there are none.
     const std::vector<FittedHeight>* fittedHeights() const;
-    bool fitting() const { return fits_.busy(); }
+    bool fitting() const { return answers_.busy(); }
     /// Fits the chosen sweep in the background unless that has been done; fitChanged() follows.
     void wantFit();
     /// The same of another sweep, after it.
-    void wantFitOf(const Sweep& sweep) { fits_.want(bench(), sweep, false); }
-    void cancelFit() { fits_.cancel(); }
+    void wantFitOf(const Sweep& sweep) { wantFit(sweep, false); }
+    /// Breaks off all work in the background.
+    void cancelWork() { answers_.cancel(); }
+    /// Where stages ask what takes long.
+    AnswerStore& answers() { return answers_; }
+    const AnswerStore& answers() const { return answers_; }
+    /// What an answer by bench and fits depends on now.
+    Revision revision(std::int64_t subject = 0, std::int64_t detail = 0) const {
+        return {bench_revision_, answers_.serialOf("fit"), subject, detail};
+    }
     /// The sweep whose fit speaks for the chosen one; nullptr while there is no run.
     const Sweep* fitSweep() const;
 
@@ -142,7 +151,10 @@ class Session : public QObject {
 
   private:
     void rebuild();
-    void forgetVerdict();
+    void wantFit(const Sweep& sweep, bool looked_at);
+    AnswerKey keyOf(const char* question) const;
+    /// By bench, goal and unit, whatever fits say.
+    Revision byBench(std::int64_t detail = 0) const { return {bench_revision_, 0, 0, detail}; }
     void settleSelection();
     Id latestAt(Millimetre height) const;
 
@@ -157,16 +169,10 @@ class Session : public QObject {
     Id run_ = 0;
     std::optional<Millimetre> depth_;
     std::optional<Cell> cell_;
-    mutable std::optional<SpillLimitVerdict> verdict_;
-    mutable std::optional<std::vector<Id>> doubtful_;
-    mutable std::optional<std::vector<PointDoubt>> point_doubts_;
-    mutable Id point_doubts_of_ = 0;  ///< plane
-    mutable std::optional<std::vector<SchoolVerdict>> schools_;
-    FitShelf fits_;
-    mutable std::optional<double> scale_top_;
-    mutable std::optional<Expected<DescribedModel>> model_;
-    mutable Id model_run_ = 0;               ///< that model_ is of
-    mutable bool model_is_current_ = false;  ///< nothing has been edited since
+    /// The last fit, to take further readings; the work's while one is under way.
+    std::shared_ptr<KeptFit> kept_ = std::make_shared<KeptFit>();
+    mutable AnswerStore answers_;
+    std::int64_t bench_revision_ = 0;
     LengthUnit unit_ = LengthUnit::Cm;
     bool dark_ = true;
 };

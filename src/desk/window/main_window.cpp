@@ -247,7 +247,7 @@ void MainWindow::makeEditCommands() {
         session_.wantFit();
         session_.say(session_.fitting() ? tr("Fitting …") : tr("The fit is up to date."));
     });
-    command(tr("Stop fitting"), {}, [this] { session_.cancelFit(); });
+    command(tr("Stop work in the background"), {}, [this] { session_.cancelWork(); });
     command(tr("Dim room or paper"), QKeySequence(tr("Ctrl+T")),
             [this] { session_.setDark(!session_.dark()); });
     command(tr("All commands"), QKeySequence(tr("Ctrl+K")), [this] { showCommandList(); });

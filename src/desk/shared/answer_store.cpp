@@ -1,0 +1,143 @@
+#include "desk/shared/answer_store.h"
+
+#include <QMetaObject>
+#include <algorithm>
+#include <exception>
+
+namespace glumet {
+
+const Problem* AnswerStore::failure(const AnswerKey& key) const {
+    const auto at = entries_.find(key);
+    return at == entries_.end() || !at->second.failed ? nullptr : &*at->second.failed;
+}
+
+bool AnswerStore::busy(const AnswerKey& key) const {
+    return std::any_of(orders_.begin(), orders_.end(), [&](const Order& order) { return order.key == key; });
+}
+
+bool AnswerStore::busy(const std::string& question) const {
+    return std::any_of(orders_.begin(), orders_.end(),
+                       [&](const Order& order) { return order.key.question == question; });
+}
+
+bool AnswerStore::wanted(const AnswerKey& key, const Revision& revision) const {
+    const auto at = entries_.find(key);
+    return at != entries_.end() && at->second.asked && at->second.asked->covers(revision);
+}
+
+std::int64_t AnswerStore::serialOf(const AnswerKey& key) const {
+    const auto at = entries_.find(key);
+    return at == entries_.end() ? 0 : at->second.serial;
+}
+
+std::int64_t AnswerStore::serialOf(const std::string& question) const {
+    std::int64_t newest = 0;
+    for (const auto& [key, entry] : entries_)
+        if (key.question == question) newest = std::max(newest, entry.serial);
+    return newest;
+}
+
+AnswerState AnswerStore::state(const AnswerKey& key) const {
+    if (!orders_.empty() && orders_.front().key == key) return AnswerState::Running;
+    if (busy(key)) return AnswerState::Waiting;
+    const auto at = entries_.find(key);
+    if (at == entries_.end()) return AnswerState::None;
+    if (at->second.failed) return AnswerState::Failed;
+    return at->second.value == nullptr ? AnswerState::None : AnswerState::Ready;
+}
+
+Revision AnswerStore::revisionOf(const AnswerKey& key) const {
+    const auto at = entries_.find(key);
+    return at == entries_.end() || at->second.value == nullptr ? Revision{-1, -1, -1, -1} : at->second.of;
+}
+
+void AnswerStore::order(const AnswerKey& key, const Revision& revision, bool urgent, Work work) {
+    if (wanted(key, revision)) return;
+    auto& entry = entries_[key];
+    entry.asked = revision;
+    entry.failed.reset();
+    const auto same = [&](const Order& order) { return order.key == key; };
+    const bool under_way = !orders_.empty() && same(orders_.front());
+    if (under_way) breakOff();
+    orders_.erase(std::remove_if(orders_.begin(), orders_.end(), same), orders_.end());
+    const bool running = thread_.joinable();
+    // The one under way is finished first.
+    const auto place = !urgent ? orders_.end() : orders_.begin() + (running && !orders_.empty() ? 1 : 0);
+    orders_.insert(place, {key, revision, std::move(work)});
+    if (!running) next();
+    emit changed();
+}
+
+void AnswerStore::next() {
+    if (thread_.joinable()) thread_.join();
+    thread_ = std::jthread();
+    progress_ = 0.0;
+    if (orders_.empty()) return;
+    const int number = ++number_;
+    thread_ = std::jthread([this, number, work = orders_.front().work](const std::stop_token& stop) {
+        const auto tell = [this, number](double share) {
+            QMetaObject::invokeMethod(
+                this,
+                [this, number, share] {
+                    if (number != number_) return;
+                    progress_ = share;
+                    emit progressed();
+                },
+                Qt::QueuedConnection);
+        };
+        auto made = std::make_shared<Expected<Value>>(problem("", "the work was not done"));
+        try {
+            *made = work({stop, tell});
+        } catch (const std::exception& error) {
+            *made = problem("", std::string("an unforeseen fault stopped the work: ") + error.what());
+        } catch (...) {
+            *made = problem("", "an unforeseen fault stopped the work");
+        }
+        QMetaObject::invokeMethod(
+            this, [this, number, made] { take(number, std::move(*made)); }, Qt::QueuedConnection);
+    });
+}
+
+void AnswerStore::take(int number, Expected<Value> made) {
+    if (number != number_ || orders_.empty()) return;
+    auto& entry = entries_[orders_.front().key];
+    entry.serial = ++serial_;
+    if (made) {
+        entry.value = std::move(made->held);
+        entry.type = made->type;
+        entry.of = orders_.front().revision;
+    } else {
+        entry.failed = made.error();
+    }
+    orders_.pop_front();
+    next();
+    emit changed();
+}
+
+/// Ends the thread; what it still brings is dropped.
+void AnswerStore::breakOff() {
+    ++number_;
+    if (!thread_.joinable()) return;
+    thread_.request_stop();
+    thread_.join();
+    thread_ = std::jthread();
+}
+
+void AnswerStore::cancel() {
+    breakOff();
+    orders_.clear();
+    emit changed();
+}
+
+void AnswerStore::stop() {
+    breakOff();
+    for (const auto& order : orders_) entries_[order.key].asked.reset();
+    orders_.clear();
+}
+
+void AnswerStore::forget() {
+    stop();
+    entries_.clear();
+}
+
+}  // namespace glumet

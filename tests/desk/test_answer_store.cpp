@@ -1,0 +1,217 @@
+#include <QSignalSpy>
+#include <QTest>
+#include <atomic>
+
+#include "core/bench/sweep.h"
+#include "core/simulation/demo_scenario.h"
+#include "desk/shared/answer_store.h"
+#include "desk/shared/fit_job.h"
+
+using namespace glumet;
+
+namespace {
+
+const Bench& demo() {
+    static const Bench bench = demoReadings(2);
+    return bench;
+}
+
+const Sweep& sweepOf(const char* fixture, const char* preset = "all channels full") {
+    static const auto sweeps = sweepsOf(demo());
+    for (const auto& sweep : sweeps)
+        if (byId(demo().fixtures, sweep.configuration.fixture)->name == fixture &&
+            presetName(demo(), sweep.configuration) == preset && sweep.configuration.fixtures == 1)
+            return sweep;
+    return sweeps.front();
+}
+
+}  // namespace
+
+class TestAnswerStore : public QObject {
+    Q_OBJECT
+
+  private slots:
+    void whatIsQuickIsMadeOnceARevision() {
+        AnswerStore store;
+        int made = 0;
+        const auto ask = [&](Revision revision) {
+            return store.now<int>({"sum"}, revision, [&](const int* earlier) {
+                ++made;
+                return earlier == nullptr ? 1 : *earlier + 1;
+            });
+        };
+        QCOMPARE(ask({1}), 1);
+        QCOMPARE(ask({1}), 1);
+        QCOMPARE(made, 1);
+        QVERIFY(store.stale({"sum"}, {2}));
+        QCOMPARE(ask({2}), 2);  // from the one before
+        QCOMPARE(store.computed(), 2);
+    }
+
+    void anotherRevisionTakesThePlaceOfTheOneUnderWay() {
+        AnswerStore store;
+        store.want<int>({"slow"}, {1}, false, [](const Asked& asked) -> Expected<int> {
+            while (!asked.stop.stop_requested()) std::this_thread::yield();
+            return 1;
+        });
+        QVERIFY(store.state({"slow"}) == AnswerState::Running);
+        store.want<int>({"slow"}, {2}, false, [](const Asked&) -> Expected<int> { return 2; });
+        QTRY_VERIFY(!store.busy());
+        QCOMPARE(*store.value<int>({"slow"}), 2);
+        QVERIFY(store.state({"slow"}) == AnswerState::Ready);
+        QVERIFY(store.value<double>({"slow"}) == nullptr);  // asked as something it is not
+    }
+
+    void whatWasCancelledReportsNothingAndIsNotBegunAgain() {
+        AnswerStore store;
+        std::atomic<int> begun = 0;
+        const auto ask = [&](Revision revision) {
+            store.want<int>({"slow"}, revision, false, [&](const Asked& asked) -> Expected<int> {
+                ++begun;
+                while (!asked.stop.stop_requested()) std::this_thread::yield();
+                return 3;
+            });
+        };
+        ask({1});
+        QTRY_COMPARE(begun.load(), 1);
+        store.cancel();
+        QVERIFY(!store.busy());
+        QCoreApplication::processEvents();
+        QVERIFY(store.value<int>({"slow"}) == nullptr);
+        ask({1});
+        QVERIFY(!store.busy());
+        ask({2});
+        QTRY_COMPARE(begun.load(), 2);
+        store.stop();  // as an edit does: it may be asked again
+        ask({2});
+        QTRY_COMPARE(begun.load(), 3);
+    }
+
+    void anExceptionIsAFailedAnswer() {
+        AnswerStore store;
+        store.want<int>({"wild"}, {1}, false,
+                        [](const Asked&) -> Expected<int> { throw std::runtime_error("out of lamps"); });
+        QTRY_VERIFY(store.state({"wild"}) == AnswerState::Failed);
+        QVERIFY(store.failure({"wild"})->sentence().find("out of lamps") != std::string::npos);
+        store.want<int>({"wild"}, {2}, false,
+                        [](const Asked&) -> Expected<int> { return problem("", "no"); });
+        QTRY_VERIFY(!store.busy());
+        QCOMPARE(store.failure({"wild"})->sentence(), std::string("no"));
+        store.want<int>({"wild"}, {3}, false, [](const Asked&) -> Expected<int> { return 4; });
+        QTRY_VERIFY(store.failure({"wild"}) == nullptr && store.value<int>({"wild"}) != nullptr);
+    }
+
+    void whatIsUrgentComesBeforeWhatWaits() {
+        AnswerStore store;
+        std::atomic<bool> first_may_end = false;
+        QStringList order;
+        const auto note = [&](const char* name) {
+            connect(&store, &AnswerStore::changed, this, [&store, &order, name] {
+                if (store.value<int>({name}) != nullptr && !order.contains(QLatin1String(name)))
+                    order << QLatin1String(name);
+            });
+        };
+        for (const char* name : {"first", "waits", "urgent"}) note(name);
+        store.want<int>({"first"}, {1}, false, [&](const Asked& asked) -> Expected<int> {
+            while (!first_may_end) std::this_thread::yield();
+            asked.progress(1.0);
+            return 1;
+        });
+        QSignalSpy progress(&store, &AnswerStore::progressed);
+        store.want<int>({"waits"}, {1}, false, [](const Asked&) -> Expected<int> { return 2; });
+        store.want<int>({"urgent"}, {1}, true, [](const Asked&) -> Expected<int> { return 3; });
+        QVERIFY(store.state({"waits"}) == AnswerState::Waiting);
+        first_may_end = true;
+        QTRY_VERIFY(!store.busy());
+        QCOMPARE(order,
+                 (QStringList{QStringLiteral("first"), QStringLiteral("urgent"), QStringLiteral("waits")}));
+        QCOMPARE(progress.count(), 1);
+    }
+
+    void moreDetailHoldsWhatLessWould() {
+        AnswerStore store;
+        const auto ask = [&](std::int64_t detail) {
+            store.want<int>({"fit"}, {1, 0, 0, detail}, false,
+                            [](const Asked&) -> Expected<int> { return 1; });
+        };
+        ask(1);
+        QTRY_VERIFY(!store.busy());
+        ask(0);
+        QVERIFY(!store.busy());
+        ask(2);
+        QVERIFY(store.busy());
+        QTRY_VERIFY(!store.busy());
+        store.forget();
+        QVERIFY(store.state({"fit"}) == AnswerState::None);
+    }
+
+    void oneReadingMoreIsTakenIntoTheLastFit() {
+        auto before = demo();
+        const auto& sweep = sweepOf("Osier 60", "warm white");
+        byId(before.runs, sweep.runs.back())->planes.back().readings.pop_back();
+        KeptFit kept;
+        const auto first = fitSweep(before, sweep, kept, {});
+        QVERIFY(first.fit);
+        QCOMPARE(kept.added, 0);
+        const auto second = fitSweep(demo(), sweep, kept, {});
+        QVERIFY(second.fit);
+        QCOMPARE(kept.added, 1);
+        QCOMPARE(second.fit->model.readings, first.fit->model.readings + 1);
+        // Near to what a fit from the beginning finds.
+        KeptFit anew;
+        const auto whole = fitSweep(demo(), sweep, anew, {});
+        QVERIFY(std::abs(second.fit->model.flux() / whole.fit->model.flux() - 1.0) < 0.01);
+        // Something else edited: it begins anew.
+        auto edited = demo();
+        byId(edited.runs, sweep.runs.front())->planes[0].readings[0].flag = Mark::Excluded;
+        QVERIFY(fitSweep(edited, sweep, kept, {}).fit);
+        QCOMPARE(kept.added, 0);
+    }
+
+    void anotherGoalAsksTheSchoolsAnew() {
+        const auto& sweep = sweepOf("Osier 60", "warm white");
+        KeptFit kept;
+        const auto before = fitSweep(demo(), sweep, kept, {});
+        auto edited = demo();
+        edited.method.goal.ceiling = Ppfd(120);  // the peak cap's
+        const auto after = fitSweep(edited, sweep, kept, {});
+        QCOMPARE(after.fit->model, before.fit->model);  // no reading changed
+        const auto cap = [](const SweepFit& found) {
+            for (const auto& height : found.heights)
+                if (height.school == HeightSchool::PeakCap) return height.height;
+            return std::optional<Millimetre>();
+        };
+        QVERIFY(cap(before) != cap(after));
+    }
+
+    void whatWasBrokenOffIsNotKept() {
+        const auto& sweep = sweepOf("Osier 60", "warm white");
+        KeptFit kept;
+        QVERIFY(!fitSweep(demo(), sweep, kept, {}).heights.empty());
+        auto edited = demo();
+        edited.method.goal.ceiling = Ppfd(120);
+        std::stop_source stopped;
+        stopped.request_stop();
+        QVERIFY(fitSweep(edited, sweep, kept, stopped.get_token()).heights.empty());
+        KeptFit anew;
+        const auto whole = fitSweep(edited, sweep, anew, {});
+        const auto resumed = fitSweep(edited, sweep, kept, {});
+        for (std::size_t i = 0; i < whole.heights.size(); ++i)
+            QCOMPARE(resumed.heights[i].height, whole.heights[i].height);
+    }
+
+    void aSweepThatCannotBeFittedSaysWhy() {
+        auto bench = demo();
+        const auto& sweep = sweepOf("Osier 60", "deep red");
+        for (const auto run : sweep.runs)
+            for (auto& plane : byId(bench.runs, run)->planes) plane.readings.clear();
+        KeptFit kept;
+        const auto found = fitSweep(bench, sweep, kept, {});
+        QVERIFY(!found.fit);
+        QVERIFY(!found.fit.error().sentence().empty());
+        QVERIFY(found.heights.empty());
+    }
+};
+
+QTEST_MAIN(TestAnswerStore)
+#include "test_answer_store.moc"
