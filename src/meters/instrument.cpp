@@ -3,13 +3,11 @@
 #include <QDir>
 #include <QFile>
 #include <QFileInfo>
-#include <QJsonArray>
-#include <QJsonDocument>
-#include <QJsonObject>
 #include <QSaveFile>
 #include <QSerialPortInfo>
 #include <array>
 #include <cmath>
+#include <nlohmann/json.hpp>
 
 #include "meters/line_meter.h"
 
@@ -21,71 +19,69 @@ constexpr std::array kMeasures{"light", "power", "spectrum"};
 constexpr std::array kSpectralUnits{"W", "umol"};
 constexpr std::array kTypes{"u16", "s16", "u32", "s32", "f32"};
 
+using Json = nlohmann::json;
+
 template <class Enum, std::size_t N>
-QString wordOf(const std::array<const char*, N>& words, Enum value) {
-    return QLatin1String(words[static_cast<std::size_t>(value)]);
+const char* wordOf(const std::array<const char*, N>& words, Enum value) {
+    return words[static_cast<std::size_t>(value)];
 }
 
 template <class Enum, std::size_t N>
-std::optional<Enum> enumOf(const std::array<const char*, N>& words, const QString& word) {
+std::optional<Enum> enumOf(const std::array<const char*, N>& words, const std::string& word) {
     for (std::size_t i = 0; i < N; ++i)
-        if (word == QLatin1String(words[i])) return static_cast<Enum>(i);
+        if (word == words[i]) return static_cast<Enum>(i);
     return std::nullopt;
 }
 
-QJsonObject basicJsonOf(const InstrumentProfile& p) {
-    return {{QStringLiteral("name"), p.name},
-            {QStringLiteral("measures"), wordOf(kMeasures, p.measures)},
-            {QStringLiteral("transport"), wordOf(kTransports, p.transport)},
-            {QStringLiteral("place"), p.place},
-            {QStringLiteral("number"), p.number},
-            {QStringLiteral("column"), p.format.column},
-            {QStringLiteral("pattern"), p.format.pattern},
-            {QStringLiteral("factor"), p.format.factor},
-            {QStringLiteral("question"), p.question},
-            {QStringLiteral("every_ms"), p.every_ms},
-            {QStringLiteral("unit"), p.modbus.unit},
-            {QStringLiteral("address"), p.modbus.address},
-            {QStringLiteral("input"), p.modbus.input},
-            {QStringLiteral("type"), wordOf(kTypes, p.modbus.type)},
-            {QStringLiteral("swapped"), p.modbus.swapped},
-            {QStringLiteral("scale"), p.modbus.scale}};
+Json jsonOf(const InstrumentProfile& p) {
+    Json json{{"name", p.name.toStdString()},
+              {"measures", wordOf(kMeasures, p.measures)},
+              {"transport", wordOf(kTransports, p.transport)},
+              {"place", p.place.toStdString()},
+              {"number", p.number},
+              {"column", p.format.column},
+              {"pattern", p.format.pattern.toStdString()},
+              {"factor", p.format.factor},
+              {"question", p.question.toStdString()},
+              {"every_ms", p.every_ms},
+              {"unit", p.modbus.unit},
+              {"address", p.modbus.address},
+              {"input", p.modbus.input},
+              {"type", wordOf(kTypes, p.modbus.type)},
+              {"swapped", p.modbus.swapped},
+              {"scale", p.modbus.scale}};
+    if (!p.format.spectrum) return json;
+    json["first_nm"] = p.format.spectrum->first_nm;
+    json["step_nm"] = p.format.spectrum->step_nm;
+    json["spectral_unit"] = wordOf(kSpectralUnits, p.format.spectrum->unit);
+    return json;
 }
 
-QJsonObject jsonOf(const InstrumentProfile& p) {
-    QJsonObject o = basicJsonOf(p);
-    if (!p.format.spectrum) return o;
-    o[QStringLiteral("first_nm")] = p.format.spectrum->first_nm;
-    o[QStringLiteral("step_nm")] = p.format.spectrum->step_nm;
-    o[QStringLiteral("spectral_unit")] = wordOf(kSpectralUnits, p.format.spectrum->unit);
-    return o;
-}
-
-std::optional<InstrumentProfile> profileOf(const QJsonObject& o) {
-    const auto text = [&](const char* key) { return o[QLatin1String(key)].toString(); };
-    const auto measures = enumOf<Measures>(kMeasures, text("measures"));
-    const auto transport = enumOf<Transport>(kTransports, text("transport"));
-    const auto type = enumOf<ModbusRegister::Type>(kTypes, text("type"));
+/// Throws nlohmann's exceptions where a value is of the wrong kind.
+std::optional<InstrumentProfile> profileOf(const Json& json) {
+    const auto word = [&](const char* key) { return json.value(key, std::string()); };
+    const auto text = [&](const char* key) { return QString::fromStdString(word(key)); };
+    const auto measures = enumOf<Measures>(kMeasures, word("measures"));
+    const auto transport = enumOf<Transport>(kTransports, word("transport"));
+    const auto type = enumOf<ModbusRegister::Type>(kTypes, word("type"));
     if (!measures || !transport || !type) return std::nullopt;
     InstrumentProfile p;
     p.name = text("name");
     p.measures = *measures;
     p.transport = *transport;
     p.place = text("place");
-    p.number = o[QStringLiteral("number")].toInt();
-    p.format = {o[QStringLiteral("column")].toInt(1), text("pattern"),
-                o[QStringLiteral("factor")].toDouble(1.0), std::nullopt};
+    p.number = json.value("number", 0);
+    p.format = {json.value("column", 1), text("pattern"), json.value("factor", 1.0), std::nullopt};
     if (p.measures == Measures::Spectrum)
         p.format.spectrum = SpectralSample{
-            o[QStringLiteral("first_nm")].toDouble(380.0),
-            o[QStringLiteral("step_nm")].toDouble(5.0),
-            enumOf<SpectralUnit>(kSpectralUnits, text("spectral_unit")).value_or(SpectralUnit{}),
+            json.value("first_nm", 380.0),
+            json.value("step_nm", 5.0),
+            enumOf<SpectralUnit>(kSpectralUnits, word("spectral_unit")).value_or(SpectralUnit{}),
             {}};
     p.question = text("question");
-    p.every_ms = o[QStringLiteral("every_ms")].toInt(200);
-    p.modbus = {o[QStringLiteral("unit")].toInt(1),    o[QStringLiteral("address")].toInt(),
-                o[QStringLiteral("input")].toBool(),   *type,
-                o[QStringLiteral("swapped")].toBool(), o[QStringLiteral("scale")].toDouble(1.0)};
+    p.every_ms = json.value("every_ms", 200);
+    p.modbus = {json.value("unit", 1),       json.value("address", 0), json.value("input", false), *type,
+                json.value("swapped", false), json.value("scale", 1.0)};
     return p;
 }
 
@@ -152,24 +148,31 @@ Expected<QList<InstrumentProfile>> InstrumentStore::load() const {
     if (!file.exists()) return QList<InstrumentProfile>();
     const auto wrong = [&](const QString& what) { return problem(path_.toStdString(), what.toStdString()); };
     if (!file.open(QIODevice::ReadOnly)) return wrong(file.errorString());
-    const auto document = QJsonDocument::fromJson(file.readAll());
-    if (!document.isArray()) return wrong(QStringLiteral("is not a list of instruments"));
+    const auto json = Json::parse(file.readAll().toStdString(), nullptr, false);
+    if (!json.is_array()) return wrong(QStringLiteral("is not a list of instruments"));
     QList<InstrumentProfile> profiles;
-    for (const auto& item : document.array()) {
-        const auto profile = profileOf(item.toObject());
-        if (!profile)
-            return wrong(QStringLiteral("instrument %1 is not understood").arg(profiles.size() + 1));
-        profiles << *profile;
+    const auto not_understood = [&] {
+        return wrong(QStringLiteral("instrument %1 is not understood").arg(profiles.size() + 1));
+    };
+    try {
+        for (const auto& item : json) {
+            const auto profile = profileOf(item);
+            if (!profile) return not_understood();
+            profiles << *profile;
+        }
+    } catch (const Json::exception&) {
+        return not_understood();
     }
     return profiles;
 }
 
 Expected<bool> InstrumentStore::save(const QList<InstrumentProfile>& profiles) const {
     QDir().mkpath(QFileInfo(path_).absolutePath());
-    QJsonArray list;
-    for (const auto& profile : profiles) list.append(jsonOf(profile));
+    Json list = Json::array();
+    for (const auto& profile : profiles) list.push_back(jsonOf(profile));
+    const auto bytes = list.dump(4, ' ', false, Json::error_handler_t::replace) + "\n";
     QSaveFile file(path_);
-    if (!file.open(QIODevice::WriteOnly) || file.write(QJsonDocument(list).toJson()) < 0 || !file.commit())
+    if (!file.open(QIODevice::WriteOnly) || file.write(QByteArray::fromStdString(bytes)) < 0 || !file.commit())
         return problem(path_.toStdString(), file.errorString().toStdString());
     return true;
 }

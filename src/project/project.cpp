@@ -187,27 +187,19 @@ Expected<Id> Project::removeRun(Id run) {
 
 int Project::schemaVersion() { return kSchemaVersion; }
 
-bool Project::undo() {
+Expected<bool> Project::replay(bool (UndoJournal::*step)() const) {
     try {
-        if (!journal_.undo()) return false;
-    } catch (const SqlFault&) {
-        return false;
+        if (!(journal_.*step)()) return false;
+    } catch (const SqlFault& fault) {
+        return tl::make_unexpected(notStored(fault.text));
     }
     reload();
     emit changed();
     return true;
 }
 
-bool Project::redo() {
-    try {
-        if (!journal_.redo()) return false;
-    } catch (const SqlFault&) {
-        return false;
-    }
-    reload();
-    emit changed();
-    return true;
-}
+Expected<bool> Project::undo() { return replay(&UndoJournal::undo); }
+Expected<bool> Project::redo() { return replay(&UndoJournal::redo); }
 
 void Project::storeAdded(const Bench& after, const std::vector<Id>& superseded) {
     described::StoredIds ids;

@@ -51,8 +51,9 @@ class Project : public QObject {
     static int schemaVersion();
     QString undoTitle() const { return journal_.undoTitle(); }
     QString redoTitle() const { return journal_.redoTitle(); }
-    bool undo();
-    bool redo();
+    /// Takes one step back or forward; false when there is none.
+    Expected<bool> undo();
+    Expected<bool> redo();
 
     Expected<bool> copyTo(const QString& path) const { return file_.copyTo(path); }
 
@@ -64,6 +65,7 @@ class Project : public QObject {
   private:
     explicit Project(ProjectFile file);
 
+    Expected<bool> replay(bool (UndoJournal::*step)() const);
     template <class Work>
     Expected<Id> edit(const QString& title, Work work);
     template <class Work>

@@ -238,7 +238,7 @@ class TestStages : public QObject {
         QCOMPARE(goal().ceiling->value(), 90.0);
         type("goalName", "");
         QVERIFY(w_->session.bench().method.goals.empty());
-        QVERIFY(w_->session.project()->undo());
+        QVERIFY(*w_->session.project()->undo());
         QCOMPARE(w_->session.bench().method.goals.size(), std::size_t{1});
     }
 

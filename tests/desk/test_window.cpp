@@ -1,6 +1,7 @@
 #include <QComboBox>
 #include <QPlainTextEdit>
 #include <QPushButton>
+#include <QTableWidget>
 #include <QTimer>
 
 #include "desk/bench/bench_stage.h"
@@ -68,13 +69,13 @@ class TestWindow : public QObject {
         QVERIFY(w_->createWithRuns({200}));
         w_->window.showStage(QStringLiteral("bench"));
         w_->settle();
-        auto* name = w_->find<QLineEdit>("fixtureName");
+        auto* name = w_->find<QLineEdit>("fixture_name");
         name->setFocus();
         name->selectAll();
         QTest::keyClicks(name, QStringLiteral("Fern 24"));
         w_->key(Qt::Key_Return);
         QCOMPARE(w_->session.bench().fixtures[0].name, std::string("Fern 24"));
-        auto* length = w_->find<QLineEdit>("tankLength");
+        auto* length = w_->find<QLineEdit>("tank_length_mm");
         length->setFocus();
         length->selectAll();
         QTest::keyClicks(length, QStringLiteral("23 5/8 in"));
@@ -89,7 +90,7 @@ class TestWindow : public QObject {
         w_->window.showStage(QStringLiteral("bench"));
         w_->settle();
         for (const auto& [object, typed] :
-             {std::pair{"ratedPower", "-5"}, {"tankLength", "wide"}, {"targetBand", "300-100"}}) {
+             {std::pair{"fixture_rated_power_w", "-5"}, {"tank_length_mm", "wide"}, {"targetBand", "300-100"}}) {
             auto* edit = w_->find<QLineEdit>(object);
             edit->setFocus();
             edit->selectAll();
@@ -205,6 +206,66 @@ class TestWindow : public QObject {
         });
         w_->key(Qt::Key_K, Qt::ControlModifier);
         QCOMPARE(w_->window.stage(), QStringLiteral("height"));
+    }
+
+    /// What is typed lands on the row it was typed for, whatever is chosen next.
+    void typedTextStaysWithItsFixture() {
+        QVERIFY(w_->createWithRuns({200}));
+        Fixture other;
+        other.name = "Moss 30";
+        Run run = *w_->session.run();
+        run.id = 0;
+        run.planes.clear();
+        run.fixture = *w_->session.project()->save(other);
+        QVERIFY(w_->session.project()->save(run));
+        w_->window.showStage(QStringLiteral("bench"));
+        w_->settle();
+        auto* name = w_->find<QLineEdit>("fixture_name");
+        name->setFocus();
+        name->selectAll();
+        QTest::keyClicks(name, QStringLiteral("Fern 21"));
+        w_->session.chooseConfiguration(w_->session.sweeps()[1].configuration);
+        w_->settle();
+        QCOMPARE(w_->session.bench().fixtures[0].name, std::string("Fern 21"));
+        QCOMPARE(w_->session.bench().fixtures[1].name, std::string("Moss 30"));
+        QCOMPARE(name->text(), QStringLiteral("Moss 30"));
+    }
+
+    void whatIsBeingTypedIsKeptOnClosing() {
+        QVERIFY(w_->createWithRuns({200}));
+        w_->window.showStage(QStringLiteral("bench"));
+        w_->settle();
+        auto* maker = w_->find<QLineEdit>("fixture_maker");
+        maker->setFocus();
+        QTest::keyClicks(maker, QStringLiteral("Withy & Fen"));
+        w_->window.close();
+        QCOMPARE(w_->session.bench().fixtures[0].maker, std::string("Withy & Fen"));
+    }
+
+    void aRepeatedRunOfTheSameHeightIsChosenAndRemoved() {
+        QVERIFY(w_->createWithRuns({150, 200}));
+        Run again = *w_->session.run();
+        again.id = 0;
+        again.height = Millimetre(200);
+        again.label = "again";
+        again.planes.front().id = 0;
+        again.planes.front().readings.clear();
+        QVERIFY(w_->session.project()->save(again));
+        w_->window.showStage(QStringLiteral("bench"));
+        w_->settle();
+        const auto runs = w_->session.sweep()->runs;
+        QCOMPARE(runs.size(), std::size_t{3});
+        auto* table = w_->find<QTableWidget>("runTable");
+        table->setCurrentCell(1, 0);
+        w_->settle();
+        QCOMPARE(w_->session.runId(), runs[1]);
+        QVERIFY(w_->session.run()->label != "again");
+        table->setCurrentCell(2, 0);
+        w_->settle();
+        QCOMPARE(w_->session.run()->label, std::string("again"));
+        w_->find<QPushButton>("removeRun")->click();
+        w_->settle();
+        QCOMPARE(w_->session.sweep()->runs, (std::vector<Id>{runs[0], runs[1]}));
     }
 
     void theKeySheetOpens() {

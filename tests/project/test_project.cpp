@@ -76,11 +76,11 @@ class TestProject : public QObject {
         project = opened();
         QVERIFY(project->bench().fixtures[0] == fixture);
         // What was done before the change of format can still be undone, and so can what came after.
-        QVERIFY(project->undo());
+        QVERIFY(*project->undo());
         QVERIFY(!project->bench().fixtures[0].beam);
-        QVERIFY(project->undo());
+        QVERIFY(*project->undo());
         QVERIFY(project->bench().runs.empty());
-        QVERIFY(project->redo() && project->redo());
+        QVERIFY(*project->redo() && *project->redo());
         QVERIFY(project->bench().fixtures[0] == fixture);
     }
 
@@ -101,7 +101,7 @@ class TestProject : public QObject {
         QVERIFY(project->saveMethod(QStringLiteral("t"), method));
         project = opened();
         QVERIFY(project->bench().method == method);
-        QVERIFY(project->undo());
+        QVERIFY(*project->undo());
         QVERIFY(project->bench().method.goals.empty());
         QCOMPARE(project->bench().method.goal.band.low.value(), 150.0);
     }
@@ -132,20 +132,20 @@ class TestProject : public QObject {
             QCOMPARE(project->bench().method.goals.front().ceiling->value(), 500.0);
         }
         const auto now = described(project->bench());
-        QVERIFY(project->redo());
+        QVERIFY(*project->redo());
         QCOMPARE(channelNames(fixture()), std::string("blue"));
-        QVERIFY(project->undo());
+        QVERIFY(*project->undo());
         QCOMPARE(described(project->bench()), now);
-        QVERIFY(project->undo());  // the method
+        QVERIFY(*project->undo());  // the method
         QCOMPARE(project->bench().method.spill_limit, 0.15);
         QCOMPARE(project->bench().method.goal.band.high.value(), 300.0);
-        QVERIFY(project->undo());  // the second run
-        QVERIFY(project->undo());  // the third channel
+        QVERIFY(*project->undo());  // the second run
+        QVERIFY(*project->undo());  // the third channel
         QCOMPARE(channelNames(fixture()), std::string("warm white, deep red"));
         QCOMPARE(project->bench().runs.front().planes.front().readings.size(), std::size_t{2});
-        while (project->undo()) continue;
+        while (*project->undo()) continue;
         QVERIFY(project->bench().fixtures.empty() && project->bench().runs.empty());
-        for (int i = 0; i < 8; ++i) QVERIFY(project->redo());
+        for (int i = 0; i < 8; ++i) QVERIFY(*project->redo());
         QCOMPARE(described(project->bench()), now);
         project = opened();
         QCOMPARE(described(project->bench()), now);
@@ -180,11 +180,11 @@ class TestProject : public QObject {
         QVERIFY(project->bench().meters[0] == meter);
         QVERIFY(*project->bench().runs[1].planes[0].grid == *grid);
         QVERIFY(project->bench().checks.size() == 1 && project->bench().checks[0] == check);
-        QVERIFY(project->undo() && project->undo());
+        QVERIFY(*project->undo() && *project->undo());
         QVERIFY(project->bench().checks.empty());
-        QVERIFY(project->undo());
+        QVERIFY(*project->undo());
         QVERIFY(project->bench().runs.empty());  // both runs were one step
-        QVERIFY(project->redo() && project->redo() && project->redo());
+        QVERIFY(*project->redo() && *project->redo() && *project->redo());
         QCOMPARE(project->bench().checks[0].overruled, std::string("in a hurry"));
     }
 
@@ -231,19 +231,19 @@ class TestProject : public QObject {
         QVERIFY(project->removeRun(project->bench().runs[0].id));
         note();
         for (auto state = states.rbegin() + 1; state != states.rend(); ++state) {
-            QVERIFY(project->undo());
+            QVERIFY(*project->undo());
             QCOMPARE(described(project->bench()), *state);
             if (state == states.rbegin() + 4) {
                 project.reset();
                 project = opened();
             }
         }
-        QVERIFY(!project->undo());
+        QVERIFY(!*project->undo());
         for (std::size_t i = 1; i < states.size(); ++i) {
-            QVERIFY(project->redo());
+            QVERIFY(*project->redo());
             QCOMPARE(described(project->bench()), states[i]);
         }
-        QVERIFY(!project->redo());
+        QVERIFY(!*project->redo());
     }
 
     void aNewEditForgetsWhatWasUndone() {
@@ -251,10 +251,10 @@ class TestProject : public QObject {
         Accessory accessory;
         accessory.name = "shroud";
         QVERIFY(project->save(accessory));
-        QVERIFY(project->undo());
+        QVERIFY(*project->undo());
         accessory.name = "lens kit";
         QVERIFY(project->save(accessory));
-        QVERIFY(!project->redo());
+        QVERIFY(!*project->redo());
         QCOMPARE(project->bench().accessories.size(), std::size_t{1});
         QCOMPARE(project->undoTitle(), QStringLiteral("accessory lens kit"));
     }
@@ -287,8 +287,8 @@ class TestProject : public QObject {
         QCOMPARE(project->bench().runs.size(), std::size_t{3});
         const auto twice = project->importRows(rows, QStringLiteral("a.csv"));
         QCOMPARE(twice->already_there, 3);
-        QVERIFY(project->undo());
-        QVERIFY(project->undo());
+        QVERIFY(*project->undo());
+        QVERIFY(*project->undo());
         QCOMPARE(described(project->bench()), before);
         // A height no table allows breaks the last row: the sound ones before it must not stay.
         auto broken = rows;

@@ -72,6 +72,10 @@ struct Field {
             f.unstated = true;
         });
     }
+    /// A text that must not be empty.
+    constexpr Field needed() const {
+        return with([](Field& f) { f.required = true; });
+    }
     constexpr Field row(const char* name, const char* example = "") const {
         return with([&](Field& f) {
             f.label = name;

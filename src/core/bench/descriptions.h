@@ -124,7 +124,7 @@ constexpr auto fieldsOf(Of<Tank>) {
                               .keptIn(KeptIn::Table)};
     };
     return std::tuple_cat(
-        std::tuple{field("name", &Tank::name).row("name"),
+        std::tuple{field("name", &Tank::name).needed().row("name"),
                    field("length_mm", &Tank::length).moreThan(0).row("length"),
                    field("width_mm", &Tank::width).moreThan(0).row("width"),
                    field("water_depth_mm", &Tank::water_depth).moreThan(0).row("water depth"),
@@ -206,7 +206,7 @@ constexpr auto fieldsOf(Of<Accessory>) {
 
 constexpr const char* tableOf(Of<MeterProfile>) { return "meter"; }
 constexpr auto fieldsOf(Of<MeterProfile>) {
-    return std::tuple{field("name", &MeterProfile::name).row("name"),
+    return std::tuple{field("name", &MeterProfile::name).needed().row("name"),
                       field("kind", &MeterProfile::kind),
                       field("immersion_factor", &MeterProfile::immersion_factor).atLeast(0),
                       field("immersion_by", &MeterProfile::immersion_by),

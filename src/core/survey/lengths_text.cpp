@@ -5,6 +5,8 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/words/typed.h"
+
 namespace glumet {
 namespace {
 
@@ -37,23 +39,6 @@ std::string replaced(std::string_view text, std::string_view from, char to) {
     }
 }
 
-struct Range {
-    Millimetre from;
-    Millimetre to;
-};
-
-/// "28-32", "28-32 cm": the unit after the last figure holds for both.
-std::optional<Range> rangeOf(const std::string& text, LengthUnit unit) {
-    const auto ends = pieces(text, "-");
-    if (ends.size() != 2) return std::nullopt;
-    const auto to = parseLength(ends[1], unit);
-    const auto named = ends[1].find_first_of("cmi");
-    const bool borrowed = named != std::string::npos && ends[0].find_first_of("cmi") == std::string::npos;
-    const auto from = parseLength(borrowed ? ends[0] + ends[1].substr(named) : ends[0], unit);
-    if (!from || !to || from->value() < 0.0 || *to < *from) return std::nullopt;
-    return Range{*from, *to};
-}
-
 }  // namespace
 
 std::string obstaclesText(const std::vector<Obstacle>& obstacles, LengthUnit unit) {
@@ -74,21 +59,21 @@ Expected<std::vector<Obstacle>> parseObstacles(std::string_view text, LengthUnit
         const auto sides = pieces(piece, "*");
         // The name ends where the first figure begins.
         const auto figure = sides.empty() ? std::string::npos : sides.front().find_first_of("0123456789");
-        std::optional<Range> along;
-        std::optional<Range> across;
+        std::optional<std::pair<Millimetre, Millimetre>> along;
+        std::optional<std::pair<Millimetre, Millimetre>> across;
         if (sides.size() == 2 && figure != std::string::npos) {
-            along = rangeOf(sides[0].substr(figure), unit);
-            across = rangeOf(sides[1], unit);
+            along = parseLengthRange(sides[0].substr(figure), unit);
+            across = parseLengthRange(sides[1], unit);
         }
         if (!along || !across)
             return problem("",
                            fmt::format("\"{}\" is not understood: write name, range along the length × range "
                                        "along the width, such as brace 28–32 × 0–60",
                                        piece));
-        if (along->from >= tank.length || across->from >= tank.width)
+        if (along->first >= tank.length || across->first >= tank.width)
             return problem("", fmt::format("\"{}\" lies outside the tank", piece));
         auto name = trimmed(sides.front().substr(0, figure));
-        out.push_back({name.empty() ? "obstacle" : name, along->from, along->to, across->from, across->to});
+        out.push_back({name.empty() ? "obstacle" : name, along->first, along->second, across->first, across->second});
     }
     return out;
 }
@@ -110,13 +95,13 @@ Expected<std::vector<Millimetre>> parseLengths(std::string_view text, LengthUnit
             out.push_back(*length);
             continue;
         }
-        const auto range = rangeOf(piece.substr(0, by), unit);
+        const auto range = parseLengthRange(piece.substr(0, by), unit);
         const auto step = parseLength(piece.substr(by + 4), unit);
         if (!range || !step || step->value() <= 0.0) return wrong(piece);
-        const double count = std::floor((range->to - range->from) / *step + 1e-9);
+        const double count = std::floor((range->second - range->first) / *step + 1e-9);
         if (count > static_cast<double>(kMostLengths))
             return problem("", "more than 200 steps are asked for");
-        for (int i = 0; i <= static_cast<int>(count); ++i) out.push_back(range->from + *step * i);
+        for (int i = 0; i <= static_cast<int>(count); ++i) out.push_back(range->first + *step * i);
     }
     if (out.size() > kMostLengths) return problem("", "more than 200 lengths are asked for");
     std::sort(out.begin(), out.end());

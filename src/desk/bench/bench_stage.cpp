@@ -11,18 +11,17 @@
 #include "core/survey/findings.h"
 #include "core/survey/lengths_text.h"
 #include "core/words/finding.h"
-#include "core/words/wording.h"
+#include "core/words/typed.h"
 #include "desk/bench/goal_rows.h"
 #include "desk/bench/run_dialog.h"
 #include "desk/bench/twin_dialog.h"
 #include "desk/measure/sweep_progress.h"
+#include "desk/shared/described_row.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
 
 namespace glumet {
 namespace {
-
-QString number(double value) { return value == 0.0 ? QString() : QString::number(value); }
 
 /// The item of that id, else the first, else a blank to read from.
 template <class T>
@@ -133,9 +132,7 @@ const MeterProfile& BenchStage::meter() const { return itemOr(session().bench().
 
 template <class T>
 QString BenchStage::keep(const T& item) {
-    if (session().project() == nullptr) return tr("Open or make a project first.");
-    const auto done = session().project()->save(item);
-    return done ? QString() : text(done.error().sentence());
+    return session().edit([&](Project& project) { return project.save(item); });
 }
 
 template <class T, class Change>
@@ -145,20 +142,6 @@ FormColumn::Write BenchStage::writer(const T& (BenchStage::*current)() const, Ch
         const QString fault = change(item, typed);
         return fault.isEmpty() ? keep(item) : fault;
     };
-}
-
-template <class T>
-FormColumn::Write BenchStage::lengthWriter(const T& (BenchStage::*current)() const, Millimetre T::*member,
-                                           double least) {
-    return writer(current, [this, member, least](T& item, const QString& typed) -> QString {
-        const auto length = typed.trimmed().isEmpty() ? std::optional(Millimetre(0))
-                                                      : parseLength(typed.toStdString(), session().unit());
-        if (!length || length->value() < least)
-            return tr("\"%1\" is not a length of %2 or more.")
-                .arg(typed, session().length(Millimetre(least)));
-        item.*member = *length;
-        return {};
-    });
 }
 
 FormColumn::Write BenchStage::fixtureWriter(std::function<QString(Fixture&, const QString&)> change) {
@@ -173,59 +156,14 @@ void BenchStage::fillFixtureForm() {
         ->addHeadingChoice(
             tr("Fixture shown"), [this] { return indexOfId(session().bench().fixtures, fixture_); },
             [this](int index) -> QString {
+                session().settle();
                 fixture_ = session().bench().fixtures[static_cast<std::size_t>(index)].id;
                 left_->refresh();
                 return {};
             })
         ->setObjectName(QStringLiteral("fixtureChoice"));
-    const auto words = [this](const QString& name, std::string Fixture::*member, const QString& hint = {}) {
-        return left_->addText(
-            name, [this, member] { return text(fixture().*member); },
-            writer(&BenchStage::fixture,
-                   [member](Fixture& f, const QString& typed) {
-                       f.*member = typed.trimmed().toStdString();
-                       return QString();
-                   }),
-            hint);
-    };
-    const auto length = [this](const QString& name, Millimetre Fixture::*member) {
-        left_->addText(
-            name,
-            [this, member] {
-                return (fixture().*member).value() == 0 ? QString() : session().length(fixture().*member);
-            },
-            lengthWriter(&BenchStage::fixture, member, 0.0));
-    };
-    words(tr("name"), &Fixture::name)->setObjectName(QStringLiteral("fixtureName"));
-    words(tr("maker"), &Fixture::maker);
-    words(tr("kind"), &Fixture::kind, tr("cluster, bar, panel …"));
-    length(tr("length"), &Fixture::length);
-    length(tr("width"), &Fixture::width);
-    left_
-        ->addText(
-            tr("rated power, W"),
-            [this] {
-                return fixture().rated_power ? QString::number(fixture().rated_power->value()) : QString();
-            },
-            writer(&BenchStage::fixture,
-                   [](Fixture& f, const QString& typed) -> QString {
-                       f.rated_power.reset();
-                       if (typed.trimmed().isEmpty()) return {};
-                       const auto watt = parseNumber(typed.toStdString());
-                       if (!watt || *watt <= 0.0) return tr("\"%1\" is not a power above 0 W.").arg(typed);
-                       f.rated_power = Watt(*watt);
-                       return {};
-                   }))
-        ->setObjectName(QStringLiteral("ratedPower"));
-    left_->addText(
-        tr("mass, kg"), [this] { return number(fixture().mass_kg); },
-        writer(&BenchStage::fixture, [](Fixture& f, const QString& typed) -> QString {
-            const auto mass =
-                typed.trimmed().isEmpty() ? std::optional(0.0) : parseNumber(typed.toStdString());
-            if (!mass || *mass < 0.0) return tr("\"%1\" is not a mass.").arg(typed);
-            f.mass_kg = *mass;
-            return {};
-        }));
+    addDescribedRows<Fixture>(session(), *left_, [this]() -> const Fixture& { return fixture(); },
+                              [this](const Fixture& f) { return keep(f); });
     left_->addText(
         tr("maker's height"),
         [this] {
@@ -239,20 +177,14 @@ void BenchStage::fillFixtureForm() {
                    f.claimed_height_low.reset();
                    f.claimed_height_high.reset();
                    if (typed.trimmed().isEmpty()) return {};
-                   const auto ends =
-                       typed.split(QRegularExpression(QStringLiteral("[–-]")), Qt::SkipEmptyParts);
-                   if (ends.size() != 2) return tr("Give the maker's height as a range, such as 13–18.");
-                   // "13–18 cm": the unit after the last figure holds for both.
-                   const auto high = parseLength(ends[1].toStdString(), session().unit());
-                   auto low = parseLength(ends[0].toStdString(), session().unit());
-                   if (!low || !high || low->value() <= 0 || *high < *low)
+                   const auto ends = parseLengthRange(typed.toStdString(), session().unit());
+                   if (!ends || ends->first.value() <= 0.0)
                        return tr("Give the maker's height as a range, such as 13–18.");
-                   f.claimed_height_low = low;
-                   f.claimed_height_high = high;
+                   f.claimed_height_low = ends->first;
+                   f.claimed_height_high = ends->second;
                    return {};
                }),
         tr("13–18"));
-    words(tr("maker's coverage"), &Fixture::claimed_coverage);
     left_->addText(
         tr("channels"), [this] { return text(channelNames(fixture())); },
         writer(&BenchStage::fixture, [](Fixture& f, const QString& typed) {
@@ -270,25 +202,14 @@ void BenchStage::fillTankForm() {
         ->addHeadingChoice(
             tr("Tank shown"), [this] { return indexOfId(session().bench().tanks, tank_); },
             [this](int index) -> QString {
+                session().settle();
                 tank_ = session().bench().tanks[static_cast<std::size_t>(index)].id;
                 right_->refresh();
                 return {};
             })
         ->setObjectName(QStringLiteral("tankChoice"));
-    right_->addText(
-        tr("name"), [this] { return text(tank().name); },
-        writer(&BenchStage::tank, [](Tank& t, const QString& typed) {
-            t.name = typed.trimmed().toStdString();
-            return t.name.empty() ? tr("The tank needs a name.") : QString();
-        }));
-    const auto length = [this](const QString& name, Millimetre Tank::*member) {
-        return right_->addText(
-            name, [this, member] { return session().length(tank().*member); },
-            lengthWriter(&BenchStage::tank, member, 10.0));
-    };
-    length(tr("length"), &Tank::length)->setObjectName(QStringLiteral("tankLength"));
-    length(tr("width"), &Tank::width);
-    length(tr("water depth"), &Tank::water_depth);
+    addDescribedRows<Tank>(session(), *right_, [this]() -> const Tank& { return tank(); },
+                           [this](const Tank& t) { return keep(t); });
     const std::array names{tr("left wall"), tr("right wall"), tr("front wall"), tr("back wall")};
     for (const auto side : kSides)
         right_->addChoice(
@@ -326,12 +247,8 @@ void BenchStage::fillMeterForm() {
     auto* add = quietButton(tr("new"));
     connect(add, &QPushButton::clicked, this, &BenchStage::newMeter);
     right_->addHeading(tr("Meter"), add);
-    right_->addText(
-        tr("name"), [this] { return text(meter().name); },
-        writer(&BenchStage::meter, [](MeterProfile& m, const QString& typed) {
-            m.name = typed.trimmed().toStdString();
-            return m.name.empty() ? tr("The meter needs a name.") : QString();
-        }));
+    addDescribedRows<MeterProfile>(session(), *right_, [this]() -> const MeterProfile& { return meter(); },
+                                   [this](const MeterProfile& m) { return keep(m); });
     right_->addText(
         tr("immersion ×"), [this] { return QString::number(meter().immersion_factor); },
         writer(&BenchStage::meter, [](MeterProfile& m, const QString& typed) -> QString {
@@ -420,12 +337,11 @@ void BenchStage::fillMeterTruthRows() {
 
 FormColumn::Write BenchStage::methodWriter(std::function<QString(Method&, const QString&)> change) {
     return [this, change = std::move(change)](const QString& typed) -> QString {
-        if (session().project() == nullptr) return tr("Open or make a project first.");
         Method method = session().bench().method;
         const QString fault = change(method, typed);
         if (!fault.isEmpty()) return fault;
-        const auto done = session().project()->saveMethod(text(session().bench().title), method);
-        return done ? QString() : text(done.error().sentence());
+        return session().edit(
+            [&](Project& project) { return project.saveMethod(text(session().bench().title), method); });
     };
 }
 
@@ -434,9 +350,9 @@ void BenchStage::fillMethodForm() {
     right_->addText(
         tr("title"), [this] { return text(session().bench().title); },
         [this](const QString& typed) -> QString {
-            if (session().project() == nullptr) return tr("Open or make a project first.");
-            const auto done = session().project()->saveMethod(typed.trimmed(), session().bench().method);
-            return done ? QString() : text(done.error().sentence());
+            return session().edit([&](Project& project) {
+                return project.saveMethod(typed.trimmed(), session().bench().method);
+            });
         });
     addGoalRows(session(), *right_);
     right_->addText(
@@ -479,7 +395,7 @@ void BenchStage::twinReading() {
     if (dialog.exec() != QDialog::Accepted) return;
     const auto corrected = dialog.corrected();
     if (!corrected) return session().warn(text(corrected.error().sentence()));
-    if (const QString fault = keep(*corrected); !fault.isEmpty()) return session().warn(fault);
+    if (!keep(*corrected).isEmpty()) return;
     session().say(tr("Readings of %1 are corrected from now on; raw values stay beside them.")
                       .arg(text(corrected->name)));
 }
@@ -487,7 +403,7 @@ void BenchStage::twinReading() {
 void BenchStage::newFixture() {
     Fixture fresh;
     fresh.name = tr("New fixture %1").arg(session().bench().fixtures.size() + 1).toStdString();
-    if (const QString fault = keep(fresh); !fault.isEmpty()) return session().warn(fault);
+    if (!keep(fresh).isEmpty()) return;
     fixture_ = session().bench().fixtures.back().id;
     refresh();
 }
@@ -495,7 +411,7 @@ void BenchStage::newFixture() {
 void BenchStage::newTank() {
     Tank fresh;
     fresh.name = tr("New tank %1").arg(session().bench().tanks.size() + 1).toStdString();
-    if (const QString fault = keep(fresh); !fault.isEmpty()) return session().warn(fault);
+    if (!keep(fresh).isEmpty()) return;
     tank_ = session().bench().tanks.back().id;
     refresh();
 }
@@ -503,7 +419,7 @@ void BenchStage::newTank() {
 void BenchStage::newMeter() {
     MeterProfile fresh;
     fresh.name = tr("New meter %1").arg(session().bench().meters.size() + 1).toStdString();
-    if (const QString fault = keep(fresh); !fault.isEmpty()) return session().warn(fault);
+    if (!keep(fresh).isEmpty()) return;
     meter_ = session().bench().meters.back().id;
     refresh();
 }
@@ -514,7 +430,7 @@ void BenchStage::newAccessory() {
     if (name.isEmpty()) return;
     Accessory fresh;
     fresh.name = name.toStdString();
-    if (const QString fault = keep(fresh); !fault.isEmpty()) session().warn(fault);
+    keep(fresh);
 }
 
 void BenchStage::newRun() {
@@ -525,9 +441,14 @@ void BenchStage::newRun() {
     if (dialog.exec() != QDialog::Accepted) return;
     const auto runs = dialog.runs();
     if (!runs) return session().warn(text(runs.error().what));
-    const auto saved = session().project()->addRuns(*runs, tr("run %1").arg(text(runs->runs.front().label)));
-    if (!saved) return session().warn(text(saved.error().sentence()));
-    session().chooseRun(*saved);
+    Id first = 0;
+    const QString fault = session().edit([&](Project& project) {
+        const auto saved = project.addRuns(*runs, tr("run %1").arg(text(runs->runs.front().label)));
+        first = saved.value_or(0);
+        return saved;
+    });
+    if (!fault.isEmpty()) return;
+    session().chooseRun(first);
     session().say(tr("Run planned; Measure shows its first point."));
 }
 
@@ -535,8 +456,8 @@ void BenchStage::removeRun() {
     const auto* run = session().run();
     if (run == nullptr) return;
     const QString name = text(run->label);
-    const auto done = session().project()->removeRun(run->id);
-    if (!done) return session().warn(text(done.error().sentence()));
+    const Id id = run->id;
+    if (!session().edit([&](Project& project) { return project.removeRun(id); }).isEmpty()) return;
     session().say(tr("%1 removed; Ctrl+Z brings it back.").arg(name));
 }
 

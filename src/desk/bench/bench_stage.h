@@ -51,9 +51,6 @@ class BenchStage : public Stage {
     QString keep(const T& item);
     template <class T, class Change>
     FormColumn::Write writer(const T& (BenchStage::*current)() const, Change change);
-    template <class T>
-    FormColumn::Write lengthWriter(const T& (BenchStage::*current)() const, Millimetre T::*member,
-                                   double least);
     FormColumn::Write fixtureWriter(std::function<QString(Fixture&, const QString&)> change);
     FormColumn::Write methodWriter(std::function<QString(Method&, const QString&)> change);
 

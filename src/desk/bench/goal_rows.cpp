@@ -1,22 +1,15 @@
 #include "desk/bench/goal_rows.h"
 
-#include <QRegularExpression>
 #include <algorithm>
 
 #include "core/verdicts/goals.h"
+#include "core/words/typed.h"
 #include "report/text.h"
 
 namespace glumet {
 namespace {
 
 QString tr(const char* words) { return FormColumn::tr(words); }
-
-/// Two figures with a dash between them.
-std::optional<std::pair<QString, QString>> range(const QString& typed) {
-    const auto ends = typed.split(QRegularExpression(QStringLiteral("[–:-]")), Qt::SkipEmptyParts);
-    if (ends.size() != 2) return std::nullopt;
-    return std::pair{ends[0].trimmed(), ends[1].trimmed()};
-}
 
 /// Writes the goal as one undo step, unless it is wrong.
 class GoalWriter {
@@ -34,9 +27,7 @@ class GoalWriter {
 
     static QString put(Session& session, const Goal& goal) {
         if (const auto wrong = wrongWith(goal)) return glumet::text(*wrong);
-        if (session.project() == nullptr) return tr("Open or make a project first.");
-        session.changeMethod([&](Method& m) { m.goal = goal; });
-        return {};
+        return session.changeMethod([&](Method& m) { m.goal = goal; });
     }
 
   private:
@@ -117,11 +108,9 @@ void addLevels(Session& session, FormColumn& form) {
     form.addText(
             tr("target band"), [&session] { return bandText(session.band()); },
             write.text([](Goal& goal, const QString& typed) -> QString {
-                const auto ends = range(typed);
-                const auto low = ends ? parseNumber(ends->first.toStdString()) : std::nullopt;
-                const auto high = ends ? parseNumber(ends->second.toStdString()) : std::nullopt;
-                if (!low || !high) return tr("Give the band as low–high, such as 150–300.");
-                goal.band = {Ppfd(*low), Ppfd(*high)};
+                const auto ends = parseNumberRange(typed.toStdString());
+                if (!ends) return tr("Give the band as low–high, such as 150–300.");
+                goal.band = {Ppfd(ends->first), Ppfd(ends->second)};
                 return {};
             }))
         ->setObjectName(QStringLiteral("targetBand"));
@@ -152,13 +141,10 @@ void addZoneAndDay(Session& session, FormColumn& form) {
             write.text([&session](Goal& goal, const QString& typed) -> QString {
                 goal.zone_from = goal.zone_to = Millimetre(0);
                 if (typed.trimmed().isEmpty()) return {};
-                const auto ends = range(typed);
-                const auto from =
-                    ends ? parseLength(ends->first.toStdString(), session.unit()) : std::nullopt;
-                const auto to = ends ? parseLength(ends->second.toStdString(), session.unit()) : std::nullopt;
-                if (!from || !to) return tr("Give the zone as depths from–to, such as 0–20 cm, or nothing.");
-                goal.zone_from = *from;
-                goal.zone_to = *to;
+                const auto ends = parseLengthRange(typed.toStdString(), session.unit());
+                if (!ends) return tr("Give the zone as depths from–to, such as 0–20 cm, or nothing.");
+                goal.zone_from = ends->first;
+                goal.zone_to = ends->second;
                 return {};
             }),
             tr("all of it"))
@@ -198,14 +184,12 @@ void addKeep(Session& session, FormColumn& form) {
                 if (std::any_of(readyGoals().begin(), readyGoals().end(),
                                 [&](const Goal& g) { return g.name == name; }))
                     return tr("A ready goal has that name.");
-                if (session.project() == nullptr) return tr("Open or make a project first.");
-                session.changeMethod([&](Method& m) {
+                return session.changeMethod([&](Method& m) {
                     const auto old = name.empty() ? m.goal.name : name;
                     std::erase_if(m.goals, [&](const Goal& g) { return g.name == old; });
                     m.goal.name = name;
                     if (!name.empty()) m.goals.push_back(m.goal);
                 });
-                return {};
             },
             tr("a name keeps it as yours"))
         ->setObjectName(QStringLiteral("goalName"));

@@ -4,7 +4,7 @@
 #include <QFileInfo>
 #include <QRegularExpression>
 
-#include "core/words/wording.h"
+#include "core/words/typed.h"
 #include "desk/bench/bench_stage.h"
 #include "formats/lm63.h"
 #include "report/text.h"
@@ -26,44 +26,21 @@ QString beamText(const std::optional<Beam>& beam) {
     return BenchStage::tr("table of %1 angles").arg(beam->thetaDeg().size());
 }
 
-/// "4 × 3", "4x3" or "4 3"; nothing for anything else.
-std::optional<std::pair<QString, QString>> pairOf(const QString& typed) {
-    auto parts = typed.split(QRegularExpression(QStringLiteral("\\s*[×x*]\\s*")), Qt::SkipEmptyParts);
-    if (parts.size() == 1) parts << parts.front();
-    if (parts.size() != 2) return std::nullopt;
-    return std::pair{parts[0].trimmed(), parts[1].trimmed()};
-}
-
 QString takeEmitters(Fixture& f, const QString& typed) {
     constexpr int kMostAlong = 200;
-    const auto pair = pairOf(typed);
-    bool columns_fine = false;
-    bool rows_fine = false;
-    const int columns = pair ? pair->first.toInt(&columns_fine) : 0;
-    const int rows = pair ? pair->second.toInt(&rows_fine) : 0;
-    if (!columns_fine || !rows_fine || columns < 1 || rows < 1 || columns > kMostAlong || rows > kMostAlong)
-        return BenchStage::tr("Give the emitters as columns × rows, such as 4 × 3.");
-    f.emitters.columns = columns;
-    f.emitters.rows = rows;
+    const auto counts = parseCounts(typed.toStdString(), kMostAlong);
+    if (!counts) return BenchStage::tr("Give the emitters as columns × rows, such as 4 × 3.");
+    f.emitters.columns = counts->first;
+    f.emitters.rows = counts->second;
     return {};
 }
 
 QString takeSpacing(Fixture& f, const QString& typed, LengthUnit unit) {
-    // "2.8 × 3 cm": the unit at the end holds for both figures.
-    const auto pair = pairOf(typed);
-    const auto y = pair ? parseLength(pair->second.toStdString(), unit) : std::nullopt;
-    const QString ending =
-        pair ? pair->second.mid(pair->second.indexOf(QRegularExpression(QStringLiteral("[a-z\"]"))))
-             : QString();
-    const bool own_unit = pair && pair->first.contains(QRegularExpression(QStringLiteral("[a-z\"]")));
-    const bool named = pair && pair->second.contains(QRegularExpression(QStringLiteral("[a-z\"]")));
-    const auto x =
-        pair ? parseLength((own_unit || !named ? pair->first : pair->first + ending).toStdString(), unit)
-             : std::nullopt;
-    if (!x || !y || x->value() < 0.0 || y->value() < 0.0)
+    const auto apart = parseLengthPair(typed.toStdString(), unit);
+    if (!apart)
         return BenchStage::tr("Give the distance between emitters along and across, such as 2.8 × 2.8 cm.");
-    f.emitters.pitch_x = *x;
-    f.emitters.pitch_y = *y;
+    f.emitters.pitch_x = apart->first;
+    f.emitters.pitch_y = apart->second;
     return {};
 }
 
@@ -159,8 +136,7 @@ void BenchStage::takeBeam(const QString& name, const QByteArray& bytes) {
     if (!read) return session().warn(tr("%1: %2.").arg(name, text(read.error().sentence())));
     Fixture changed = fixture();
     changed.beam = read->beam;
-    const auto done = session().project()->save(changed);
-    if (!done) return session().warn(text(done.error().sentence()));
+    if (!session().edit([&](Project& project) { return project.save(changed); }).isEmpty()) return;
     QString said = tr("%1 has the beam of %2").arg(text(changed.name), name);
     if (read->unevenness > kUneven)
         said +=

@@ -6,7 +6,7 @@
 #include <cmath>
 
 #include "core/bench/grid.h"
-#include "core/words/wording.h"
+#include "core/words/typed.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
 
@@ -118,19 +118,15 @@ RunDialog::RunDialog(Session& session, const Run* like, QWidget* parent)
 
 std::vector<Plane> RunDialog::planesFor(const Run& run) const {
     std::vector<Plane> planes;
-    const auto sides = grid_->text().split(QRegularExpression(QStringLiteral("[x×* ]+")), Qt::SkipEmptyParts);
-    const int columns = sides.value(0).toInt();
-    const int rows = sides.value(1).toInt();
+    const auto counts = parseCounts(grid_->text().toStdString(), kMostCells);
     const auto* tank = byId(session_.bench().tanks, run.tank);
-    if (sides.size() != 2 || columns < 1 || rows < 1 || columns > kMostCells || rows > kMostCells ||
-        tank == nullptr)
-        return planes;
+    if (!counts || tank == nullptr) return planes;
     for (const auto& word : depths_->text().split(QLatin1Char(';'), Qt::SkipEmptyParts)) {
         const auto depth = parseLength(word.toStdString(), session_.unit());
         if (!depth || depth->value() < 0.0 || *depth > tank->water_depth) return {};
         Plane plane;
         plane.depth = *depth;
-        plane.grid = cellCentres(tank->length, tank->width, columns, rows);
+        plane.grid = cellCentres(tank->length, tank->width, counts->first, counts->second);
         planes.push_back(plane);
     }
     std::sort(planes.begin(), planes.end(), [](const Plane& a, const Plane& b) { return a.depth < b.depth; });

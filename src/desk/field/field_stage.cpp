@@ -362,8 +362,8 @@ void FieldStage::markCell(Mark mark) {
     const auto* reading = session().cell() ? readingAt(*session().cell()) : nullptr;
     if (reading == nullptr) return;
     const bool on = reading->flag != mark;
-    const auto done = session().project()->setFlag(reading->id, on ? mark : Mark::None);
-    if (!done) session().warn(text(done.error().sentence()));
+    const Id id = reading->id;
+    session().edit([&](Project& project) { return project.setFlag(id, on ? mark : Mark::None); });
 }
 
 void FieldStage::keyPressEvent(QKeyEvent* event) {

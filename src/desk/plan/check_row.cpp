@@ -250,8 +250,7 @@ void CheckRow::record() {
     check.verdict = verdict->sentence;
     check.time = session_.now().toStdString();
     if (value_ != nullptr) value_->clear();
-    const auto done = session_.project()->save(check);
-    if (!done) return session_.warn(text(done.error().sentence()));
+    if (!session_.edit([&](Project& project) { return project.save(check); }).isEmpty()) return;
     check.passed ? session_.say(text(check.verdict)) : session_.warn(text(check.verdict));
 }
 
@@ -261,9 +260,8 @@ void CheckRow::overrule(const QString& reason) {
         return session_.warn(tr("A failed check is overruled only with a reason."));
     auto check = *latest_;
     check.overruled = reason.trimmed().toStdString();
-    const auto done = session_.project()->save(check);
-    done ? session_.say(tr("Overruled; the reason is published."))
-         : session_.warn(text(done.error().sentence()));
+    if (session_.edit([&](Project& project) { return project.save(check); }).isEmpty())
+        session_.say(tr("Overruled; the reason is published."));
 }
 
 }  // namespace glumet

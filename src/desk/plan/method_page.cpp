@@ -8,6 +8,7 @@
 
 #include "core/bench/sweep.h"
 #include "core/survey/lengths_text.h"
+#include "core/words/typed.h"
 #include "core/survey/pace.h"
 #include "core/survey/route.h"
 #include "desk/shared/theme.h"
@@ -39,15 +40,14 @@ QString spotsText(const std::vector<Spot>& spots, LengthUnit unit) {
 
 /// "left 12 × 30; middle 30 × 30": nothing when a piece is not understood.
 std::optional<std::vector<Spot>> parseSpots(const QString& typed, LengthUnit unit) {
-    static const QRegularExpression form(
-        QStringLiteral(R"(^\s*(.*?)\s+([\d.,/ ]+?)\s*[x×*]\s*([\d.,/ ]+)\s*$)"));
     std::vector<Spot> spots;
     for (const auto& piece : typed.split(QLatin1Char(';'), Qt::SkipEmptyParts)) {
-        const auto match = form.match(piece);
-        const auto x = parseLength(match.captured(2).toStdString(), unit);
-        const auto y = parseLength(match.captured(3).toStdString(), unit);
-        if (!match.hasMatch() || !x || !y) return std::nullopt;
-        spots.push_back({match.captured(1).toStdString(), *x, *y});
+        // The name ends where the first figure of the place begins.
+        static const QRegularExpression place(QStringLiteral(R"(\s[\d.,/ ]+\s*[x×*])"));
+        const auto at = piece.indexOf(place);
+        const auto where = at < 0 ? std::nullopt : parseLengthPair(piece.mid(at).toStdString(), unit);
+        if (!where) return std::nullopt;
+        spots.push_back({piece.left(at).trimmed().toStdString(), where->first, where->second});
     }
     return spots;
 }
@@ -184,14 +184,11 @@ void MethodPage::addMatrixRows() {
         ->addText(
             tr("grid"), [this] { return QStringLiteral("%1 × %2").arg(method_.columns).arg(method_.rows); },
             [this](const QString& typed) -> QString {
-                const auto sides =
-                    typed.split(QRegularExpression(QStringLiteral("[x×* ]+")), Qt::SkipEmptyParts);
+                const auto counts = parseCounts(typed.toStdString(), 60);
+                if (!counts) return tr("A grid is columns × rows, 1 to 60 each, such as 6 × 6.");
                 auto changed = method_;
-                changed.columns = sides.value(0).toInt();
-                changed.rows = sides.value(1).toInt();
-                if (sides.size() != 2 || changed.columns < 1 || changed.rows < 1 || changed.columns > 60 ||
-                    changed.rows > 60)
-                    return tr("A grid is columns × rows, 1 to 60 each, such as 6 × 6.");
+                changed.columns = counts->first;
+                changed.rows = counts->second;
                 method_ = changed;
                 edited();
                 return {};
@@ -362,9 +359,14 @@ void MethodPage::addRuns() {
     const auto runs = plannedRuns(session_.bench(), method_, subject());
     if (!runs) return session_.warn(text(runs.error().sentence()));
     if (runs->runs.empty()) return session_.say(tr("All of it is planned already."));
-    const auto done = session_.project()->addRuns(*runs, tr("plan: %1").arg(text(method_.name)));
-    if (!done) return session_.warn(text(done.error().sentence()));
-    session_.chooseRun(*done);
+    Id first = 0;
+    const QString fault = session_.edit([&](Project& project) {
+        const auto done = project.addRuns(*runs, tr("plan: %1").arg(text(method_.name)));
+        first = done.value_or(0);
+        return done;
+    });
+    if (!fault.isEmpty()) return;
+    session_.chooseRun(first);
     session_.say(tr("%1 runs planned; Ctrl+Z takes them back.").arg(runs->runs.size()));
     emit runsAdded();
 }

@@ -22,6 +22,10 @@ void markWrong(QLineEdit* edit, bool wrong) {
 }  // namespace
 
 FormColumn::FormColumn(Session& session) : session_(session), grid_(new QGridLayout(this)) {
+    connect(&session, &Session::settling, this, [this] {
+        for (const auto& field : texts_)
+            if (field.edit->isModified()) finish(field);
+    });
     setObjectName(QStringLiteral("formColumn"));
     grid_->setContentsMargins(0, 0, 0, 0);
     grid_->setHorizontalSpacing(12);
@@ -100,6 +104,7 @@ void FormColumn::letShrink() {
 }
 
 void FormColumn::finish(const TextField& field) {
+    field.edit->setModified(false);
     if (field.edit->text() == field.read()) {
         markWrong(field.edit, false);
         return;

@@ -40,6 +40,7 @@ const Bench& Session::bench() const {
 }
 
 void Session::setProject(std::unique_ptr<Project> project) {
+    settle();
     answers_.forget();
     kept_ = std::make_shared<KeptFit>();
     project_ = std::move(project);
@@ -101,6 +102,7 @@ const Sweep* Session::sweep() const {
 
 void Session::chooseConfiguration(const Configuration& configuration) {
     if (configuration_ == configuration) return;
+    settle();
     configuration_ = configuration;
     height_.reset();
     cell_.reset();
@@ -133,6 +135,7 @@ void Session::chooseHeight(Millimetre height) {
 void Session::chooseRun(Id id) {
     const auto* wanted = byId(bench().runs, id);
     if (wanted == nullptr) return;
+    settle();
     chooseConfiguration(configurationOf(*wanted));
     if (run_ == id) return;
     run_ = id;
@@ -169,13 +172,19 @@ void Session::chooseCell(std::optional<Cell> cell) {
     emit selectionChanged();
 }
 
-bool Session::changeMethod(const std::function<void(Method&)>& change) {
-    if (project_ == nullptr) return false;
-    auto method = bench().method;
-    change(method);
-    const auto done = project_->saveMethod(QString::fromStdString(bench().title), method);
-    if (!done) warn(QString::fromStdString(done.error().sentence()));
-    return done.has_value();
+QString Session::changeMethod(const std::function<void(Method&)>& change) {
+    return edit([&](Project& project) {
+        auto method = bench().method;
+        change(method);
+        return project.saveMethod(QString::fromStdString(bench().title), method);
+    });
+}
+
+void Session::settle() {
+    if (settling_) return;
+    settling_ = true;
+    emit settling();
+    settling_ = false;
 }
 
 Band Session::band() const { return goal().band; }

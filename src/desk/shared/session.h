@@ -63,8 +63,20 @@ class Session : public QObject {
     std::optional<Cell> cell() const { return cell_; }
     void chooseCell(std::optional<Cell> cell);
 
-    /// Changes how is measured and judged, as one step; false and a warning when that fails.
-    bool changeMethod(const std::function<void(Method&)>& change);
+    /// The one way to edit the project: commits what is being typed elsewhere, then does `work(Project&) → Expected`,
+    /// one undo step. A failure is said in the ledger line; its sentence is returned, empty when it was done.
+    template <class Work>
+    QString edit(Work work) {
+        settle();
+        if (!project_) return failed(tr("Open or make a project first."));
+        const auto done = work(*project_);
+        return done ? QString() : failed(QString::fromStdString(done.error().sentence()));
+    }
+    /// Commits a field that is being typed in to the row it was opened for; before anything else is chosen, opened
+    /// or closed.
+    void settle();
+    /// Changes how is measured and judged, as one step.
+    QString changeMethod(const std::function<void(Method&)>& change);
     const Goal& goal() const { return bench().method.goal; }
     Band band() const;
     FindingContext findingContext() const { return {unit_, band()}; }
@@ -139,6 +151,7 @@ class Session : public QObject {
     void goTo(EvidenceView view) { emit evidenceWanted(view); }
 
   signals:
+    void settling();  ///< fields: commit what is typed
     void projectChanged();  ///< another project, or none
     void dataChanged();     ///< an edit of this project
     void selectionChanged();
@@ -150,6 +163,10 @@ class Session : public QObject {
     void evidenceWanted(glumet::EvidenceView view);
 
   private:
+    QString failed(const QString& why) {
+        warn(why);
+        return why;
+    }
     void rebuild();
     void wantFit(const Sweep& sweep, bool looked_at);
     AnswerKey keyOf(const char* question) const;
@@ -173,6 +190,7 @@ class Session : public QObject {
     std::shared_ptr<KeptFit> kept_ = std::make_shared<KeptFit>();
     mutable AnswerStore answers_;
     std::int64_t bench_revision_ = 0;
+    bool settling_ = false;
     LengthUnit unit_ = LengthUnit::Cm;
     bool dark_ = true;
 };

@@ -278,6 +278,7 @@ void MainWindow::showStage(const QString& id) {
 }
 
 void MainWindow::showAt(std::size_t index) {
+    session_.settle();
     bar_->setCurrent(static_cast<int>(index));
     if (session_.project() == nullptr) return;
     section_->setShowsRecommendation(entries_[index].recommends);
@@ -395,8 +396,8 @@ void MainWindow::importFile(const QString& path) {
     }
     const auto bench = readBench(std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
     if (!bench) return session_.warn(tr("%1: %2").arg(name, text(bench.error().sentence())));
-    const auto done = session_.project()->importBench(*bench, {}, name);
-    done ? session_.say(tr("%1 imported").arg(name)) : session_.warn(text(done.error().sentence()));
+    if (session_.edit([&](Project& project) { return project.importBench(*bench, {}, name); }).isEmpty())
+        session_.say(tr("%1 imported").arg(name));
 }
 
 void MainWindow::exportTo(const QString& folder) {
@@ -443,18 +444,25 @@ void MainWindow::togglePractice() {
 }
 
 void MainWindow::undo() {
-    if (session_.project() == nullptr) return;
-    const QString title = session_.project()->undoTitle();
-    session_.say(session_.project()->undo() ? tr("Undone: %1").arg(title) : tr("Nothing to undo."));
+    session_.edit([this](Project& project) {
+        const QString title = project.undoTitle();
+        auto done = project.undo();
+        if (done) session_.say(*done ? tr("Undone: %1").arg(title) : tr("Nothing to undo."));
+        return done;
+    });
 }
 
 void MainWindow::redo() {
-    if (session_.project() == nullptr) return;
-    const QString title = session_.project()->redoTitle();
-    session_.say(session_.project()->redo() ? tr("Done again: %1").arg(title) : tr("Nothing to do again."));
+    session_.edit([this](Project& project) {
+        const QString title = project.redoTitle();
+        auto done = project.redo();
+        if (done) session_.say(*done ? tr("Done again: %1").arg(title) : tr("Nothing to do again."));
+        return done;
+    });
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {
+    session_.settle();
     if (session_.meter() != nullptr) session_.meter()->stop();
     event->accept();
 }
