@@ -131,16 +131,28 @@ std::unique_ptr<QCoreApplication> applicationFor(bool figures, int& argc, char**
     return std::make_unique<QGuiApplication>(argc, argv);
 }
 
-}  // namespace
+/// A verb with what it does once the arguments are there.
+struct Verb {
+    CLI::App* parsed_as;
+    Answer run;
+    bool figures = false;  ///< needs fonts
+};
+using Verbs = std::vector<Verb>;
 
-int main(int argc, char** argv) {
-    Arguments a;
-    CLI::App app{"Glumet without a window: statistics, verdicts, files. 'glumet-cli help VERB' tells more.",
-                 "glumet-cli"};
-    app.require_subcommand(1);
-    constexpr int kManyFiles = 1000;
+std::string firstFile(const Arguments& a) { return a.files.empty() ? std::string() : a.files.front(); }
+
+Expected<cli::Output> runHeight(Arguments& a, const CLI::Option& ceiling, const CLI::Option& depth) {
+    a.height.file = firstFile(a);
+    if (ceiling.count() > 0) a.height.ceiling = a.ceiling;
+    if (const auto wrong = takeBand(a, a.height.band)) return tl::make_unexpected(*wrong);
+    if (depth.count() > 0) a.height.depth_mm = a.depth_mm;
+    return cli::height(a.height);
+}
+
+void addReadingVerbs(CLI::App& app, Arguments& a, Verbs& verbs) {
     auto* stats = addVerb(app, "stats", "statistics of every plane of a readings file", a, 1);
     stats->add_option("--band", a.band, "LO:HI in µmol·m⁻²·s⁻¹");
+    verbs.push_back({stats, [&a] { return runStats(a); }});
     auto* height = addVerb(app, "height", "recommended mounting height from a readings file", a, 1);
     height->add_option("--limit", a.height.limit_pct, "loss allowed, percent");
     auto* depth = height->add_option("--depth-mm", a.depth_mm, "plane to judge by");
@@ -149,13 +161,42 @@ int main(int argc, char** argv) {
     auto* ceiling =
         height->add_option("--ceiling", a.ceiling, "of the peak cap; default: the band's upper end");
     height->add_option("--claim", a.height.fixture, "fixture file with the maker's claimed heights");
+    verbs.push_back({height, [&a, ceiling, depth] { return runHeight(a, *ceiling, *depth); }});
+}
+
+void addFitVerbs(CLI::App& app, Arguments& a, Verbs& verbs) {
     auto* fit = addVerb(app, "fit", "a light model of a fixture from its readings", a, 1);
     fit->add_option("--tank", a.fit.tank, "tank file")->required();
     fit->add_option("--fixture", a.fit.fixture, "fixture file: its emitters");
     fit->add_option("-o,--out", a.fit.out, "model file to write");
+    verbs.push_back({fit, [&a] {
+                         a.fit.file = firstFile(a);
+                         return cli::fit(a.fit);
+                     }});
     auto* predict =
         addVerb(app, "predict", "the field of a scene of fitted fixtures, with its interval", a, 1);
     predict->add_option("--model", a.model, "model file")->required();
+    verbs.push_back({predict, [&a] { return cli::predicted(a.model, firstFile(a)); }});
+    auto* intensity = addVerb(app, "intensity", "how bright to run a scene of fitted fixtures", a, 1);
+    intensity->add_option("--model", a.models, "model file; several are channels of one fixture")
+        ->required()
+        ->allow_extra_args(false);
+    intensity->add_option("--band", a.band, "LO:HI in µmol·m⁻²·s⁻¹")->required();
+    verbs.push_back({intensity, [&a]() -> Expected<cli::Output> {
+                         const auto band = cli::bandFrom(a.band);
+                         if (!band) return tl::make_unexpected(band.error());
+                         return cli::intensityVerb(a.models, firstFile(a), *band);
+                     }});
+}
+
+Expected<cli::Output> runSpacing(Arguments& a, const CLI::Option& depth) {
+    if (depth.count() > 0) a.spacing.depth_mm = a.depth_mm;
+    if (const auto wrong = takeBand(a, a.spacing.band)) return tl::make_unexpected(*wrong);
+    if (const auto wrong = takeGrid(a)) return tl::make_unexpected(*wrong);
+    return cli::spacingVerb(a.spacing);
+}
+
+void addSpacingVerb(CLI::App& app, Arguments& a, Verbs& verbs) {
     auto* spacing = app.add_subcommand("spacing", "where to hang several fitted fixtures");
     spacing->add_flag("--json", a.json, "one JSON object");
     spacing->add_option("--model", a.spacing.model, "model file")->required();
@@ -163,7 +204,7 @@ int main(int argc, char** argv) {
     spacing->add_option("--count", a.spacing.count, "how many")->required();
     spacing->add_option("--height-mm", a.spacing.height_mm, "of the emitters over the surface")->required();
     spacing->add_option("--share", a.spacing.share_pct, "of the centre's light at the edge, percent");
-    auto* spacing_depth = spacing->add_option("--depth-mm", a.depth_mm, "default: half the water");
+    auto* depth = spacing->add_option("--depth-mm", a.depth_mm, "default: half the water");
     spacing->add_option("--grid", a.grid, "NXxNY; default: cells of about 100 mm");
     spacing->add_option("--band", a.band, "LO:HI, for band fill");
     spacing->add_option("--ceiling", a.spacing.ceiling, "nothing above it, for band fill");
@@ -177,25 +218,53 @@ int main(int argc, char** argv) {
     spacing->add_option("--canopy-width-mm", a.spacing.canopy_width_mm, "bodies stay within it");
     spacing->add_option("--fewest-for", a.spacing.fewest_pct,
                         "also the fewest fixtures that put so many percent into the band");
-    auto* intensity = addVerb(app, "intensity", "how bright to run a scene of fitted fixtures", a, 1);
-    intensity->add_option("--model", a.models, "model file; several are channels of one fixture")
-        ->required()
-        ->allow_extra_args(false);
-    intensity->add_option("--band", a.band, "LO:HI in µmol·m⁻²·s⁻¹")->required();
+    verbs.push_back({spacing, [&a, depth] { return runSpacing(a, *depth); }});
+}
+
+void addProjectVerbs(CLI::App& app, Arguments& a, Verbs& verbs) {
+    constexpr int kManyFiles = 1000;
     auto* import = addVerb(app, "import", "add files to a project", a, kManyFiles);
     import->add_option("--into", a.into, "project")->required();
     addSheetOptions(*import, a);
+    verbs.push_back({import, [&a] { return runImport(a); }});
     auto* exporting = addVerb(app, "export", "write a project as open formats", a, 1);
     exporting->add_option("--out", a.out, "folder")->required();
+    verbs.push_back({exporting, [&a] { return cli::exportProject(firstFile(a), a.out); }});
     auto* publish = addVerb(app, "publish", "write the review", a, 1);
     publish->add_option("--out", a.out, "folder")->required();
     publish->add_option("--fixture", a.publish.fixture, "fixture or configuration");
     publish->add_option("--unit", a.publish.unit, "cm, mm or in")->check(CLI::IsMember({"cm", "mm", "in"}));
+    verbs.push_back({publish,
+                     [&a] {
+                         a.publish.project = firstFile(a);
+                         a.publish.folder = a.out;
+                         a.publish.day = QDate::currentDate().toString(Qt::ISODate).toStdString();
+                         return cli::publish(a.publish);
+                     },
+                     true});
     auto* check = addVerb(app, "check", "check a project file", a, 1);
+    verbs.push_back({check, [&a] { return cli::check(firstFile(a)); }});
+}
+
+void addLightVerbs(CLI::App& app, Arguments& a, Verbs& verbs) {
     auto* field = addVerb(app, "field", "the exact light field of a described scene", a, 1);
     field->add_flag("--budget", a.budget, "also where the photons go");
+    verbs.push_back({field, [&a] { return cli::field(firstFile(a), a.budget); }});
     auto* beam = addVerb(app, "beam", "a photometric file (LM-63) as a beam table", a, 1);
     beam->add_option("--out", a.out, "write it back as LM-63-2019");
+    verbs.push_back({beam, [&a] { return cli::beam(firstFile(a), a.out); }});
+}
+
+}  // namespace
+
+int main(int argc, char** argv) {
+    Arguments a;
+    CLI::App app{"Glumet without a window: statistics, verdicts, files. 'glumet-cli help VERB' tells more.",
+                 "glumet-cli"};
+    app.require_subcommand(1);
+    Verbs verbs;
+    for (const auto add : {addReadingVerbs, addFitVerbs, addSpacingVerb, addProjectVerbs, addLightVerbs})
+        add(app, a, verbs);
     auto* help_verb = app.add_subcommand("help", "what a verb does");
     help_verb->add_option("VERB", a.verb)->required();
     try {
@@ -208,55 +277,10 @@ int main(int argc, char** argv) {
         return 2;
     }
     if (help_verb->parsed()) return help(a.verb);
-    const auto application = applicationFor(publish->parsed(), argc, argv);
-    const auto file = a.files.empty() ? std::string() : a.files.front();
-    if (stats->parsed()) return answer([&] { return runStats(a); }, a.json);
-    if (height->parsed())
-        return answer(
-            [&] {
-                a.height.file = file;
-                if (ceiling->count() > 0) a.height.ceiling = a.ceiling;
-                if (const auto wrong = takeBand(a, a.height.band))
-                    return Expected<cli::Output>(tl::make_unexpected(*wrong));
-                if (depth->count() > 0) a.height.depth_mm = a.depth_mm;
-                return cli::height(a.height);
-            },
-            a.json);
-    if (fit->parsed()) {
-        a.fit.file = file;
-        return answer([&] { return cli::fit(a.fit); }, a.json);
-    }
-    if (predict->parsed()) return answer([&] { return cli::predicted(a.model, file); }, a.json);
-    if (spacing->parsed())
-        return answer(
-            [&]() -> Expected<cli::Output> {
-                if (spacing_depth->count() > 0) a.spacing.depth_mm = a.depth_mm;
-                if (const auto wrong = takeBand(a, a.spacing.band)) return tl::make_unexpected(*wrong);
-                if (const auto wrong = takeGrid(a)) return tl::make_unexpected(*wrong);
-                return cli::spacingVerb(a.spacing);
-            },
-            a.json);
-    if (intensity->parsed())
-        return answer(
-            [&]() -> Expected<cli::Output> {
-                const auto band = cli::bandFrom(a.band);
-                if (!band) return tl::make_unexpected(band.error());
-                return cli::intensityVerb(a.models, file, *band);
-            },
-            a.json);
-    if (import->parsed()) return answer([&] { return runImport(a); }, a.json);
-    if (exporting->parsed()) return answer([&] { return cli::exportProject(file, a.out); }, a.json);
-    if (publish->parsed())
-        return answer(
-            [&] {
-                a.publish.project = file;
-                a.publish.folder = a.out;
-                a.publish.day = QDate::currentDate().toString(Qt::ISODate).toStdString();
-                return cli::publish(a.publish);
-            },
-            a.json);
-    if (field->parsed()) return answer([&] { return cli::field(file, a.budget); }, a.json);
-    if (beam->parsed()) return answer([&] { return cli::beam(file, a.out); }, a.json);
-    if (check->parsed()) return answer([&] { return cli::check(file); }, a.json);
+    for (const auto& verb : verbs)
+        if (verb.parsed_as->parsed()) {
+            const auto application = applicationFor(verb.figures, argc, argv);
+            return answer(verb.run, a.json);
+        }
     return 2;
 }

@@ -65,67 +65,76 @@ int score(const QString& name, const LightScene& scene) {
     return 0;
 }
 
+struct Options {
+    QCommandLineParser parser;
+
+    Options() {
+        parser.setApplicationDescription(QStringLiteral(
+            "Simulated instruments over a simulated tank, on pseudo-terminals and 127.0.0.1. Prints "
+            "where each can be reached, one a line. Commands on the control port: probe X Y DEPTH, "
+            "fault NAME [VALUE], mend."));
+        parser.addHelpOption();
+        add("scene", "what shines (scene JSON); else the demonstration's first fixture", "FILE");
+        add("seed", "of ripple and noise", "N", "1");
+        add("tcp", "send lines on this port, 0 for a free one", "PORT");
+        add("spectra", "send a spectrum a line on this port", "PORT");
+        add("score", "compare a readings CSV with this scene's truth and exit", "FILE");
+        add("response", "the sensor's spectral response, such as 400:0.8,450:0.9,550:1", "CURVE");
+        add("scpi", "answer questions on this port", "PORT");
+        add("control", "take commands on this port", "PORT");
+        add("modbus-tcp", "serve registers on this port", "PORT");
+        add("serial", "send lines on a pseudo-terminal");
+        add("modbus-rtu", "serve registers on a pseudo-terminal");
+        add("hand", "an automatic hand walks a 6 x 6 grid at three depths: human or fast", "PACE");
+    }
+
+    bool has(const char* name) const { return parser.isSet(QLatin1String(name)); }
+    QString value(const char* name) const { return parser.value(QLatin1String(name)); }
+    quint16 port(const char* name) const { return static_cast<quint16>(value(name).toUInt()); }
+
+  private:
+    void add(const char* name, const char* what, const char* value_name = "", const char* usual = "") {
+        parser.addOption(
+            {QLatin1String(name), QLatin1String(what), QLatin1String(value_name), QLatin1String(usual)});
+    }
+};
+
+/// Where each instrument that was asked for can be reached; lines on a free port when none was.
+std::vector<Expected<QString>> open(rig::Servers& servers, const Options& options) {
+    std::vector<Expected<QString>> places;
+    if (options.has("tcp")) places.push_back(servers.lines(options.port("tcp")));
+    if (options.has("spectra")) places.push_back(servers.spectra(options.port("spectra")));
+    if (options.has("scpi")) places.push_back(servers.scpi(options.port("scpi")));
+    if (options.has("control")) places.push_back(servers.control(options.port("control")));
+    if (options.has("modbus-tcp")) places.push_back(servers.modbusTcp(options.port("modbus-tcp")));
+    if (options.has("serial")) places.push_back(servers.terminal());
+    if (options.has("modbus-rtu")) places.push_back(servers.modbusRtu());
+    if (places.empty()) places.push_back(servers.lines(0));
+    return places;
+}
+
 }  // namespace
 
 int main(int argc, char** argv) {
     QCoreApplication app(argc, argv);
     QCoreApplication::setApplicationName(QStringLiteral("glumet-rig"));
-    QCommandLineParser parser;
-    parser.setApplicationDescription(QStringLiteral(
-        "Simulated instruments over a simulated tank, on pseudo-terminals and 127.0.0.1. Prints where each "
-        "can be "
-        "reached, one a line. Commands on the control port: probe X Y DEPTH, fault NAME [VALUE], mend."));
-    parser.addHelpOption();
-    const auto option = [&](const char* name, const char* what, const char* value = "",
-                            const char* usual = "") {
-        const QCommandLineOption made{QLatin1String(name), QLatin1String(what), QLatin1String(value),
-                                      QLatin1String(usual)};
-        parser.addOption(made);
-        return made;
-    };
-    const auto scene_option =
-        option("scene", "what shines (scene JSON); else the demonstration's first fixture", "FILE");
-    const auto seed = option("seed", "of ripple and noise", "N", "1");
-    const auto tcp = option("tcp", "send lines on this port, 0 for a free one", "PORT");
-    const auto spectra = option("spectra", "send a spectrum a line on this port", "PORT");
-    const auto scored = option("score", "compare a readings CSV with this scene's truth and exit", "FILE");
-    const auto response =
-        option("response", "the sensor's spectral response, such as 400:0.8,450:0.9,550:1", "CURVE");
-    const auto scpi = option("scpi", "answer questions on this port", "PORT");
-    const auto control = option("control", "take commands on this port", "PORT");
-    const auto modbus = option("modbus-tcp", "serve registers on this port", "PORT");
-    const auto serial = option("serial", "send lines on a pseudo-terminal");
-    const auto rtu = option("modbus-rtu", "serve registers on a pseudo-terminal");
-    const auto hand =
-        option("hand", "an automatic hand walks a 6 x 6 grid at three depths: human or fast", "PACE");
-    parser.process(app);
-    auto scene = parser.isSet(scene_option) ? sceneOfFile(parser.value(scene_option)) : demoScene();
+    Options options;
+    options.parser.process(app);
+    auto scene = options.has("scene") ? sceneOfFile(options.value("scene")) : demoScene();
     if (!scene) return fail(scene.error());
-    if (parser.isSet(scored)) return score(parser.value(scored), *scene);
-    rig::Rig rig(*scene, parser.value(seed).toULongLong());
-    if (parser.isSet(response)) {
-        const auto curve = parseResponse(parser.value(response).toStdString());
+    if (options.has("score")) return score(options.value("score"), *scene);
+    rig::Rig rig(*scene, options.value("seed").toULongLong());
+    if (options.has("response")) {
+        const auto curve = parseResponse(options.value("response").toStdString());
         if (!curve) return fail({"--response", curve.error().what});
         rig.setResponse(*curve);
     }
-    if (parser.isSet(hand)) {
-        const bool fast = parser.value(hand) == QLatin1String("fast");
+    if (options.has("hand")) {
+        const bool fast = options.value("hand") == QLatin1String("fast");
         rig.setRoute(routeOver(*scene), {true, fast ? 16.0 : 30.0, fast ? 0.8 : 3.0});
     }
     rig::Servers servers(rig);
-    std::vector<Expected<QString>> places;
-    const auto port = [&](const QCommandLineOption& of) {
-        return static_cast<quint16>(parser.value(of).toUInt());
-    };
-    if (parser.isSet(tcp)) places.push_back(servers.lines(port(tcp)));
-    if (parser.isSet(spectra)) places.push_back(servers.spectra(port(spectra)));
-    if (parser.isSet(scpi)) places.push_back(servers.scpi(port(scpi)));
-    if (parser.isSet(control)) places.push_back(servers.control(port(control)));
-    if (parser.isSet(modbus)) places.push_back(servers.modbusTcp(port(modbus)));
-    if (parser.isSet(serial)) places.push_back(servers.terminal());
-    if (parser.isSet(rtu)) places.push_back(servers.modbusRtu());
-    if (places.empty()) places.push_back(servers.lines(0));
-    for (const auto& place : places) {
+    for (const auto& place : open(servers, options)) {
         if (!place) return fail(place.error());
         std::printf("%s\n", qPrintable(*place));
     }

@@ -33,6 +33,13 @@ std::vector<Millimetre> threeDepths(const Tank& tank) {
     return out;
 }
 
+std::vector<Spot> threeSpots(const Tank& tank) {
+    const auto middle = tank.width * 0.5;
+    return {{"left", tank.length * 0.2, middle},
+            {"middle", tank.length * 0.5, middle},
+            {"right", tank.length * 0.8, middle}};
+}
+
 Grid gridOfSpots(const std::vector<Spot>& spots) {
     std::set<double> xs;
     std::set<double> ys;
@@ -217,13 +224,7 @@ std::vector<SurveyMethod> readyMethods(const Tank& tank, const Fixture& fixture,
         [](SurveyMethod& m) { m.heights = steps(150, 2 * kFewCm, 3); });
     add("Spots before and after", "Named places, read before a change and again after it.",
         [&](SurveyMethod& m) {
-            const auto at = [&](double x, double y) { return std::pair{tank.length * x, tank.width * y}; };
-            const auto spot = [&](const char* name, double x, double y) {
-                m.spots.push_back({name, at(x, y).first, at(x, y).second});
-            };
-            spot("left", 0.2, 0.5);
-            spot("middle", 0.5, 0.5);
-            spot("right", 0.8, 0.5);
+            m.spots = threeSpots(tank);
             m.depths = {base.depths[1]};
             m.presets = {"before", "after"};
         });

@@ -19,7 +19,8 @@ std::vector<std::string> partsOf(std::string_view text, const std::vector<std::s
     std::vector<std::string> parts;
     std::size_t from = 0;
     const auto take = [&](std::size_t to) {
-        if (auto part = trimmed(text.substr(from, to - from)); !part.empty()) parts.push_back(std::move(part));
+        if (auto part = trimmed(text.substr(from, to - from)); !part.empty())
+            parts.push_back(std::move(part));
     };
     for (std::size_t at = 0; at < text.size();) {
         std::size_t length = 0;
@@ -63,7 +64,8 @@ std::optional<std::pair<Millimetre, Millimetre>> lengthsOf(std::optional<TypedPa
 
 std::optional<TypedParts> typedPair(std::string_view text) {
     auto parts = partsOf(text, {"×", "x", "*"});
-    if (parts.size() == 1) {
+    if (parts.size() == 1 && text.find_first_of("x*") == std::string_view::npos &&
+        text.find("×") == std::string_view::npos) {
         // "4 3", but not "2.8 cm": a second figure stands alone.
         auto words = partsOf(parts.front(), {" "});
         const bool figures = words.size() == 2 && parseNumber(words[0]) && parseNumber(words[1]);
@@ -96,7 +98,9 @@ std::optional<std::pair<int, int>> parseCounts(std::string_view text, int most) 
     const auto parts = typedPair(text);
     const auto first = parts ? parseNumber(parts->first) : std::nullopt;
     const auto second = parts ? parseNumber(parts->second) : std::nullopt;
-    const auto counts = [most](double value) { return value >= 1.0 && value <= most && value == std::floor(value); };
+    const auto counts = [most](double value) {
+        return value >= 1.0 && value <= most && value == std::floor(value);
+    };
     if (!first || !second || !counts(*first) || !counts(*second)) return std::nullopt;
     return std::pair{static_cast<int>(*first), static_cast<int>(*second)};
 }

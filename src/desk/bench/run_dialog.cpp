@@ -69,6 +69,13 @@ RunDialog::RunDialog(Session& session, const Run* like, QWidget* parent)
                  "grid");
     dark_ = line({}, "dark");
     warm_up_ = line({}, "warmUp");
+    layOut();
+    check();
+    height_->setFocus();
+    height_->selectAll();
+}
+
+void RunDialog::layOut() {
     fault_ = makeLabel({}, TextRole::Problem);
     fault_->setWordWrap(true);
     make_ = new QPushButton(tr("Plan this run"));
@@ -77,7 +84,7 @@ RunDialog::RunDialog(Session& session, const Run* like, QWidget* parent)
     auto* form = new QFormLayout;
     form->setHorizontalSpacing(14);
     form->setVerticalSpacing(6);
-    const QString unit = text(unitName(session.unit()));
+    const QString unit = text(unitName(session_.unit()));
     for (const auto& [name, widget] : {std::pair<QString, QWidget*>{tr("Fixture"), fixture_},
                                        {tr("Accessory"), accessory_},
                                        {tr("Channels"), preset_},
@@ -111,9 +118,6 @@ RunDialog::RunDialog(Session& session, const Run* like, QWidget* parent)
     layout->addLayout(buttons);
     connect(cancel, &QPushButton::clicked, this, &QDialog::reject);
     connect(make_, &QPushButton::clicked, this, &QDialog::accept);
-    check();
-    height_->setFocus();
-    height_->selectAll();
 }
 
 std::vector<Plane> RunDialog::planesFor(const Run& run) const {

@@ -22,6 +22,7 @@ class RunDialog : public QDialog {
     Expected<NewRuns> runs() const;
 
   private:
+    void layOut();
     void check();
     template <class T>
     QComboBox* makeChoice(const std::vector<T>& items, Id chosen, const QString& none);

@@ -155,6 +155,15 @@ QWidget* InstrumentDialog::makeFields() {
                   "instrumentType");
     input_ = new QCheckBox(tr("input register"));
     swapped_ = new QCheckBox(tr("low word first"));
+    addFieldRows();
+    connect(measures_, &QComboBox::currentIndexChanged, this,
+            [this] { showFieldsOf(static_cast<Transport>(transport_->currentIndex())); });
+    connect(transport_, &QComboBox::currentIndexChanged, this,
+            [this](int index) { showFieldsOf(static_cast<Transport>(index)); });
+    return column;
+}
+
+void InstrumentDialog::addFieldRows() {
     const auto row = [this](const QString& name, QWidget* field) {
         field->setAccessibleName(name);
         form_->addRow(makeLabel(name, TextRole::Muted), field);
@@ -177,11 +186,6 @@ QWidget* InstrumentDialog::makeFields() {
     row(tr("step, nm"), step_nm_);
     row(tr("values are"), spectral_unit_);
     row(tr("times"), factor_);
-    connect(measures_, &QComboBox::currentIndexChanged, this,
-            [this] { showFieldsOf(static_cast<Transport>(transport_->currentIndex())); });
-    connect(transport_, &QComboBox::currentIndexChanged, this,
-            [this](int index) { showFieldsOf(static_cast<Transport>(index)); });
-    return column;
 }
 
 QWidget* InstrumentDialog::makePreview() {

@@ -32,6 +32,7 @@ class InstrumentDialog : public QDialog {
   private:
     QWidget* makeList();
     QWidget* makeFields();
+    void addFieldRows();
     QWidget* makePreview();
     void fill(const InstrumentProfile& profile);
     void showChosen(int row);

@@ -8,9 +8,9 @@
 
 #include "core/bench/sweep.h"
 #include "core/survey/lengths_text.h"
-#include "core/words/typed.h"
 #include "core/survey/pace.h"
 #include "core/survey/route.h"
+#include "core/words/typed.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
 
@@ -75,6 +75,18 @@ MethodPage::MethodPage(Session& session, MethodStore store)
     fault_->setObjectName(QStringLiteral("planFault"));
     map_->setFocusPolicy(Qt::NoFocus);
     makeForm();
+    layOut();
+    connect(methods_, &QComboBox::activated, this, &MethodPage::choose);
+    connect(add_, &QPushButton::clicked, this, &MethodPage::addRuns);
+    connect(remove_, &QPushButton::clicked, this, &MethodPage::removeMethod);
+    auto own = store_.load();
+    if (own)
+        own_ = std::move(*own);
+    else
+        session_.warn(text(own.error().sentence()));
+}
+
+void MethodPage::layOut() {
     auto* keep = new QPushButton(tr("Keep as my method…"));
     keep->setObjectName(QStringLiteral("keepMethod"));
     remove_->setProperty("quiet", true);
@@ -108,15 +120,7 @@ MethodPage::MethodPage(Session& session, MethodStore store)
     columns->setSpacing(24);
     columns->addWidget(scroll, 1);
     columns->addLayout(right, 1);
-    connect(methods_, &QComboBox::activated, this, &MethodPage::choose);
-    connect(add_, &QPushButton::clicked, this, &MethodPage::addRuns);
     connect(keep, &QPushButton::clicked, this, &MethodPage::keepMethod);
-    connect(remove_, &QPushButton::clicked, this, &MethodPage::removeMethod);
-    auto own = store_.load();
-    if (own)
-        own_ = std::move(*own);
-    else
-        session_.warn(text(own.error().sentence()));
 }
 
 void MethodPage::makeForm() {

@@ -30,6 +30,7 @@ class MethodPage : public QWidget {
     void runsAdded();
 
   private:
+    void layOut();
     void makeForm();
     void addSubjectRows();
     void addMatrixRows();
