@@ -1,3 +1,5 @@
+#include <QSignalSpy>
+
 #include "desk/shared/command_list.h"
 #include "desk/shared/stage_bar.h"
 #include "desk/window_fixture.h"
@@ -106,6 +108,27 @@ class TestStageList : public QObject {
             if (width == 1224)
                 for (int i = 0; i < 10; ++i) QVERIFY(!bar->rectOf(i).isEmpty());
         }
+    }
+
+    /// Where even the names do not fit, the other acts close to theirs and open at the stage last shown in them.
+    void aNarrowBarClosesTheOtherActs() {
+        auto stages = allStages();
+        StageBar bar(w_->session, stages);
+        const auto index = [&](const char* id) {
+            for (std::size_t i = 0; i < stages.size(); ++i)
+                if (stages[i].id == QLatin1String(id)) return static_cast<int>(i);
+            return -1;
+        };
+        bar.setCurrent(index("array"));
+        bar.setCurrent(index("plan"));
+        bar.resize(bar.minimumSizeHint());
+        QVERIFY(!bar.rectOf(index("bench")).isEmpty());
+        QVERIFY(bar.rectOf(index("array")).isEmpty());
+        QSignalSpy chosen(&bar, &StageBar::chosen);
+        QTest::mouseClick(&bar, Qt::LeftButton, {},
+                          QPoint(bar.rectOf(index("measure")).right() + 30, bar.height() / 2));
+        QCOMPARE(chosen.count(), 1);
+        QCOMPARE(chosen.front().front().toInt(), index("array"));
     }
 
   private:

@@ -21,13 +21,14 @@ class ElidedButton : public QPushButton {
         QStylePainter painter(this);
         QStyleOptionButton option;
         initStyleOption(&option);
-        option.text = fontMetrics().elidedText(text(), Qt::ElideRight, width() - kPadding);
+        const int around = sizeHint().width() - fontMetrics().horizontalAdvance(text());
+        if (width() < sizeHint().width())
+            option.text = fontMetrics().elidedText(text(), Qt::ElideRight, width() - around);
         painter.drawControl(QStyle::CE_PushButton, option);
     }
 
   private:
     static constexpr int kLeast = 90;
-    static constexpr int kPadding = 20;
 };
 
 }  // namespace glumet
