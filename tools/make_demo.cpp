@@ -12,12 +12,10 @@ constexpr std::uint64_t kSeed = 20261124;
 
 /// Ids of a made bench turned negative: new, in the words of importBench.
 glumet::Bench asNew(glumet::Bench bench) {
-    for (auto* list : {&bench.tanks})
-        for (auto& item : *list) item.id = -item.id;
     glumet::Id next = -1;
     const auto renumber = [&](auto& items, auto member) {
         for (auto& item : items) {
-            const auto old = item.id < 0 ? -item.id : item.id;
+            const auto old = item.id;
             item.id = next--;
             for (auto& run : bench.runs)
                 if (run.*member == old) run.*member = item.id;
@@ -27,6 +25,15 @@ glumet::Bench asNew(glumet::Bench bench) {
     renumber(bench.fixtures, &glumet::Run::fixture);
     renumber(bench.accessories, &glumet::Run::accessory);
     renumber(bench.meters, &glumet::Run::meter);
+    for (auto& fixture : bench.fixtures) {
+        for (auto& channel : fixture.channels) {
+            for (auto& preset : fixture.presets)
+                for (auto& level : preset.levels)
+                    if (level.channel == channel.id) level.channel = next;
+            channel.id = next--;
+        }
+        renumber(fixture.presets, &glumet::Run::preset);
+    }
     for (auto& run : bench.runs) {
         const auto old = run.id;
         run.id = next--;
