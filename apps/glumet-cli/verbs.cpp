@@ -105,6 +105,12 @@ Json evidenceJson(const SpillLimitVerdict& verdict) {
     return rows;
 }
 
+Json englishOf(const std::vector<Words>& list) {
+    Json out = Json::array();
+    for (const auto& words : list) out.push_back(english(words, LengthUnit::Mm));
+    return out;
+}
+
 Json verdictJson(const Bench& bench, const Sweep& sweep, const SpillLimitVerdict& v) {
     return {{"school", "spill-limit"},
             {"fixture", nameOf(bench, sweep.configuration.fixture)},
@@ -116,8 +122,8 @@ Json verdictJson(const Bench& bench, const Sweep& sweep, const SpillLimitVerdict
             {"crossing_height_mm", optional(v.crossing)},
             {"lo_mm", optional(v.low)},
             {"hi_mm", optional(v.high)},
-            {"reason", v.reason},
-            {"doubts", v.doubts},
+            {"reason", english(v.reason, LengthUnit::Mm)},
+            {"doubts", englishOf(v.doubts)},
             {"evidence", evidenceJson(v)}};
 }
 
@@ -215,7 +221,9 @@ namespace {
 Json schoolJson(const Bench& bench, const Sweep& sweep, const SchoolVerdict& verdict) {
     Json evidence = Json::array();
     for (const auto& row : verdict.evidence)
-        evidence.push_back({{"height_mm", row.height.value()}, {"figure", row.figure}, {"words", row.words}});
+        evidence.push_back({{"height_mm", row.height.value()},
+                            {"figure", row.figure},
+                            {"words", english(row.words, LengthUnit::Mm)}});
     return {{"school", wordOf(verdict.school)},
             {"fixture", nameOf(bench, sweep.configuration.fixture)},
             {"configuration", configurationName(bench, sweep.configuration)},
@@ -223,7 +231,7 @@ Json schoolJson(const Bench& bench, const Sweep& sweep, const SchoolVerdict& ver
             {"crossing_height_mm", optional(verdict.crossing)},
             {"lo_mm", optional(verdict.low)},
             {"hi_mm", optional(verdict.high)},
-            {"reason", verdict.reason},
+            {"reason", english(verdict.reason, LengthUnit::Mm)},
             {"evidence", evidence}};
 }
 
@@ -256,7 +264,6 @@ Expected<Output> height(const HeightQuestion& question) {
                            "\" is not a school: spill-limit, flattest, band-fill, peak-cap, makers-range");
     SchoolOptions options;
     options.spill.limit = question.limit_pct / 100.0;
-    options.words = options.spill.words = LengthUnit::Mm;
     if (question.depth_mm) options.spill.depth = Millimetre(*question.depth_mm);
     if (const auto wrong = options.spill.invalid()) return problem("--" + wrong->where, wrong->what);
     if (question.band) options.band = *question.band;
@@ -276,7 +283,7 @@ Expected<Output> height(const HeightQuestion& question) {
                 schools.push_back(verdictJson(*bench, sweep, spillLimit(*bench, sweep, options.spill)));
             else
                 schools.push_back(schoolJson(*bench, sweep, school));
-            text += schoolText(wordOf(school.school), school.height, school.reason);
+            text += schoolText(wordOf(school.school), school.height, english(school.reason, LengthUnit::Mm));
         }
     }
     return Output{Json{{"schools", schools}}.dump(2), text};

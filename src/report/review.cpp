@@ -107,7 +107,7 @@ class ReviewMaker {
             return problem(configurationName(r_.bench, choice_.configuration), "has no reading to publish");
         r_.title = text(configurationName(r_.bench, choice_.configuration));
         r_.subtitle = tr("%1, %2").arg(text(r_.bench.title), choice_.day);
-        const auto asked = schoolOptions(r_.bench, r_.sweep, r_.unit);
+        const auto asked = schoolOptions(r_.bench, r_.sweep);
         r_.verdict = spillLimit(r_.bench, r_.sweep, asked.spill);
         r_.scale_top = scaleTop(r_.bench, r_.sweep.runs);
         r_.schools = heightSchools(r_.bench, r_.sweep, asked);
@@ -166,7 +166,8 @@ class ReviewMaker {
         QString others;
         for (const auto& school : r_.schools) {
             const QString said = school.speaks() ? length(*school.height) : tr("cannot speak");
-            r_.opinions.push_back({text(wordOf(school.school)), tr("%1. %2").arg(said, text(school.reason))});
+            r_.opinions.push_back(
+                {text(wordOf(school.school)), tr("%1. %2").arg(said, text(school.reason, r_.unit))});
             if (school.school != r_.bench.method.school && school.speaks())
                 others += tr("%1%2 %3").arg(others.isEmpty() ? QString() : QStringLiteral(", "),
                                             text(wordOf(school.school)), said);
@@ -286,7 +287,7 @@ class ReviewMaker {
     }
 
     void doubts() {
-        for (const auto& doubt : r_.verdict.doubts) r_.doubts.push_back(text(doubt));
+        for (const auto& doubt : r_.verdict.doubts) r_.doubts.push_back(text(doubt, r_.unit));
         for (const auto index : r_.sweep.runs)
             for (const auto& finding : runDoubts(r_.bench, index, {r_.unit, r_.band}))
                 if (finding.kind == FindingKind::Doubt)

@@ -9,6 +9,7 @@
 #include "core/survey/findings.h"
 #include "core/verdicts/height_schools.h"
 #include "core/verdicts/spill_limit.h"
+#include "report/text.h"
 
 namespace glumet {
 
@@ -60,7 +61,7 @@ struct Review {
     }
     QString headlineReason() const {
         const auto* head = headline();
-        return QString::fromStdString(head == nullptr ? verdict.reason : head->reason);
+        return text(head == nullptr ? verdict.reason : head->reason, unit);
     }
     QString provenance;  ///< said when any reading is not from a real instrument; else empty
 };

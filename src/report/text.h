@@ -1,11 +1,21 @@
 #pragma once
 
+#include <QCoreApplication>
 #include <QString>
 #include <string>
+
+#include "core/words/sentence.h"
 
 namespace glumet {
 
 /// The core's UTF-8 words as Qt's.
 inline QString text(const std::string& utf8) { return QString::fromStdString(utf8); }
+
+/// Sentences of the core in the reader's unit and language.
+inline QString text(const Words& words, LengthUnit unit) {
+    return text(spoken(words, unit, [](const char* message, int count) {
+        return QCoreApplication::translate("Core", message, nullptr, count).toStdString();
+    }));
+}
 
 }  // namespace glumet

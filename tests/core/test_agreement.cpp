@@ -180,7 +180,7 @@ class TestAgreement : public QObject {
     void schoolsSpeakByTheFitBetweenTheHeights() {
         const auto& f = fitted();
         FittedHeightsQuestion question;
-        question.schools = schoolOptions(f.bench, f.sweeps.front(), LengthUnit::Cm);
+        question.schools = schoolOptions(f.bench, f.sweeps.front());
         question.draws = 20;
         const auto heights = fittedHeights(f.fit, f.bench, f.sweeps.front(), question);
         QCOMPARE(heights.size(), kHeightSchools.size());
@@ -201,7 +201,7 @@ class TestAgreement : public QObject {
     void surerReadingsGiveNarrowerHeights() {
         const auto& f = fitted();
         FittedHeightsQuestion question;
-        question.schools = schoolOptions(f.bench, f.sweeps.front(), LengthUnit::Cm);
+        question.schools = schoolOptions(f.bench, f.sweeps.front());
         question.draws = 20;
         auto unsure = f.fit;
         for (auto& entry : unsure.model.covariance) entry *= 9.0;

@@ -75,7 +75,7 @@ class TestVerdicts : public QObject {
         options.band = {Ppfd(150), Ppfd(300)};
         const auto verdict = bandFill(bench, sweepsOf(bench).front(), options);
         QCOMPARE(verdict.height->value(), 200.0);
-        QVERIFY(verdict.reason.find("100 %") != std::string::npos);
+        QVERIFY(english(verdict.reason, LengthUnit::Cm).find("100 %") != std::string::npos);
         options.band = {Ppfd(5000), Ppfd(6000)};
         QVERIFY(!bandFill(bench, sweepsOf(bench).front(), options).speaks());
     }
@@ -100,7 +100,7 @@ class TestVerdicts : public QObject {
         bench.fixtures[0].claimed_height_high = Millimetre(350);
         const auto verdict = makersRange(bench, sweepsOf(bench).front(), {});
         QCOMPARE(verdict.height->value(), 200.0);
-        QVERIFY(verdict.reason.find("more light is lost") != std::string::npos);
+        QVERIFY(english(verdict.reason, LengthUnit::Cm).find("more light is lost") != std::string::npos);
         bench.fixtures[0].claimed_height_low = bench.fixtures[0].claimed_height_high = Millimetre(900);
         QVERIFY(!makersRange(bench, sweepsOf(bench).front(), {}).speaks());
     }

@@ -295,6 +295,21 @@ class TestStages : public QObject {
         QVERIFY(w_->lastWord().contains(QStringLiteral("cannot be made")));
     }
 
+    /// The unit is the reader's: no verdict of the Height stage is judged anew for it.
+    void anotherUnitRecomputesNoHeight() {
+        goTo(QStringLiteral("height"));
+        QTRY_VERIFY_WITH_TIMEOUT(!w_->session.fitting(), 30'000);
+        w_->settle();
+        const auto cm = w_->find<QLabel>("heightReason")->text();
+        QVERIFY(cm.contains(QStringLiteral(" cm")));
+        const int computed = w_->session.answers().computed();
+        w_->session.setUnit(LengthUnit::Inch);
+        w_->settle();
+        QVERIFY(w_->find<QLabel>("heightReason")->text().contains(QStringLiteral(" in")));
+        QCOMPARE(w_->session.answers().computed(), computed);
+        QVERIFY(!w_->session.fitting());
+    }
+
     void stageAndPlaneChangesKeepTheChoice() {
         w_->session.stepHeight(1);
         const auto height = *w_->session.height();

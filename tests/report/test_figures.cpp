@@ -9,6 +9,7 @@
 #include "report/publish.h"
 #include "report/review_figures.h"
 #include "report/section_figure.h"
+#include "report/text.h"
 #include "report/tide.h"
 
 using namespace glumet;
@@ -125,7 +126,7 @@ class TestFigures : public QObject {
 
     void theReviewFollowsTheUnit() {
         const auto review = reviewOfFirst(LengthUnit::Inch);
-        QVERIFY(QString::fromStdString(review->verdict.reason).contains(QStringLiteral(" in ")));
+        QVERIFY(text(review->verdict.reason, review->unit).contains(QStringLiteral(" in ")));
         QVERIFY(QString::fromUtf8(htmlOf(*review)).contains(QStringLiteral("7 1/8 in")));
     }
 

@@ -14,7 +14,7 @@ struct FittedHeight {
     std::optional<Millimetre> height;
     std::optional<Millimetre> low;  ///< 95 % interval
     std::optional<Millimetre> high;
-    std::string reason = "not computed";
+    Words reason;
 
     bool speaks() const { return height.has_value(); }
 };

@@ -62,21 +62,23 @@ std::vector<Finding> heightFindings(const Bench& bench, const Sweep& sweep, cons
                                     const FindingContext& context) {
     std::vector<Finding> out;
     if (!verdict.speaks()) {
-        out.push_back(
-            finding(FindingKind::Next, "No height can be named yet", verdict.reason, EvidenceView::Measure));
+        out.push_back(finding(FindingKind::Next, "No height can be named yet",
+                              english(verdict.reason, context.unit), EvidenceView::Measure));
         return out;
     }
     const auto at = std::find_if(verdict.evidence.begin(), verdict.evidence.end(),
                                  [&](const SpillEvidence& row) { return row.height == *verdict.height; });
     out.push_back(finding(FindingKind::Fact,
                           "Hang it " + lengthText(*verdict.height, context.unit) + " over the water",
-                          verdict.reason, EvidenceView::Height, FindingPlace{at->run, *verdict.depth_used}));
+                          english(verdict.reason, context.unit), EvidenceView::Height,
+                          FindingPlace{at->run, *verdict.depth_used}));
     if (at + 1 != verdict.evidence.end()) addStep(*at, *(at + 1), *verdict.depth_used, context, out);
     if (at != verdict.evidence.begin()) addStep(*at, *(at - 1), *verdict.depth_used, context, out);
     addInterval(verdict, context, out);
     addClaim(bench, sweep, verdict, context, out);
     for (const auto& doubt : verdict.doubts)
-        out.push_back(finding(FindingKind::Doubt, "Evidence with a hole", doubt, EvidenceView::Height));
+        out.push_back(finding(FindingKind::Doubt, "Evidence with a hole", english(doubt, context.unit),
+                              EvidenceView::Height));
     if (!verdict.next_height) {
         out.push_back(finding(FindingKind::Next, "Read higher",
                               "The limit was not reached, so the answer may lie above.",

@@ -1,7 +1,5 @@
 #include "core/verdicts/height_schools.h"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 
@@ -52,7 +50,7 @@ std::vector<double> valuesOf(const Run& run) {
     return values;
 }
 
-SchoolVerdict silent(HeightSchool school, std::string why) {
+SchoolVerdict silent(HeightSchool school, Words why) {
     SchoolVerdict out;
     out.school = school;
     out.reason = std::move(why);
@@ -108,22 +106,19 @@ void addBottom(const std::array<double, 3>& h, const std::array<double, 3>& y,
     verdict.high = Millimetre(std::min(h[2], *at + kTwoSided95 * std::sqrt(moved)));
 }
 
-std::string bandText(const Band& band) {
-    return fmt::format("{}–{}", ppfdFigure(band.low), ppfdFigure(band.high));
-}
+PpfdSpan span(const Band& band) { return {band.low, band.high}; }
 
 }  // namespace
 
-SchoolOptions schoolOptions(const Bench& bench, const Sweep& sweep, LengthUnit words) {
+SchoolOptions schoolOptions(const Bench& bench, const Sweep& sweep) {
     SchoolOptions options;
     options.band = bench.method.goal.band;
     options.ceiling = bench.method.goal.ceiling;
     options.spill = spillLimitOptions(bench, sweep);
-    options.words = options.spill.words = words;
     return options;
 }
 
-SchoolVerdict flattestField(const Bench& bench, const Sweep& sweep, const SchoolOptions& options) {
+SchoolVerdict flattestField(const Bench& bench, const Sweep& sweep, const SchoolOptions& /*options*/) {
     std::vector<Unevenness> figures;
     std::vector<Level> levels;
     for (const auto& level : levelsOf(bench, sweep))
@@ -132,32 +127,39 @@ SchoolVerdict flattestField(const Bench& bench, const Sweep& sweep, const School
             figures.push_back(*figure);
         }
     if (levels.size() < 3)
-        return silent(HeightSchool::Flattest,
-                      "The flattest field needs complete grids with rings at three heights or more.");
+        return silent(
+            HeightSchool::Flattest,
+            say(GLUMET_SAY("Core",
+                           "The flattest field needs complete grids with rings at three heights or more.")));
     SchoolVerdict out;
     out.school = HeightSchool::Flattest;
     std::size_t least = 0;
     for (std::size_t i = 0; i < levels.size(); ++i) {
         out.evidence.push_back(
             {levels[i].height, figures[i].figure,
-             fmt::format("centre and edge {} apart", percentText(std::expm1(figures[i].figure)))});
+             say(GLUMET_SAY("Core", "centre and edge {} apart"), Share{std::expm1(figures[i].figure)})});
         if (figures[i].figure < figures[least].figure) least = i;
     }
     out.height = levels[least].height;
-    const auto apart = percentText(std::expm1(figures[least].figure));
+    const Share apart{std::expm1(figures[least].figure)};
     if (least > 0 && least + 1 < levels.size()) {
         addBottom({levels[least - 1].height.value(), levels[least].height.value(),
                    levels[least + 1].height.value()},
                   {figures[least - 1].figure, figures[least].figure, figures[least + 1].figure},
                   {figures[least - 1].error, figures[least].error, figures[least + 1].error}, out);
         out.reason =
-            fmt::format("At {} centre and edge are {} apart over all depths, the least of {} heights.",
-                        lengthText(*out.height, options.words), apart, levels.size());
+            say(GLUMET_SAY("Core",
+                           "At {} centre and edge are {} apart over all depths, the least of {} heights."),
+                *out.height, apart, Count{static_cast<int>(levels.size())});
     } else {
-        out.reason = fmt::format(
-            "At {}, the {} read, centre and edge are {} apart, the least of all: the flattest "
-            "field may lie beyond.",
-            lengthText(*out.height, options.words), least == 0 ? "lowest" : "highest", apart);
+        out.reason = least == 0 ? say(GLUMET_SAY("Core",
+                                                 "At {}, the lowest read, centre and edge are {} apart, the "
+                                                 "least of all: the flattest field may lie beyond."),
+                                      *out.height, apart)
+                                : say(GLUMET_SAY("Core",
+                                                 "At {}, the highest read, centre and edge are {} apart, the "
+                                                 "least of all: the flattest field may lie beyond."),
+                                      *out.height, apart);
     }
     return out;
 }
@@ -165,16 +167,17 @@ SchoolVerdict flattestField(const Bench& bench, const Sweep& sweep, const School
 SchoolVerdict bandFill(const Bench& bench, const Sweep& sweep, const SchoolOptions& options) {
     const auto levels = levelsOf(bench, sweep);
     if (levels.empty())
-        return silent(HeightSchool::BandFill, "Band fill needs complete planes at one height or more.");
+        return silent(HeightSchool::BandFill,
+                      say(GLUMET_SAY("Core", "Band fill needs complete planes at one height or more.")));
     SchoolVerdict out;
     out.school = HeightSchool::BandFill;
     double most = -1.0;
     double level_pct = 100.0;
     for (const auto& level : levels) {
         const auto best = bestLevel(valuesOf(*level.run), options.band);
-        out.evidence.push_back(
-            {level.height, best.share,
-             fmt::format("{} in band at {:.0f} %", percentText(best.share), best.level_pct)});
+        out.evidence.push_back({level.height, best.share,
+                                say(GLUMET_SAY("Core", "{} in band at {}"), Share{best.share},
+                                    Share{std::round(best.level_pct) / 100.0})});
         if (best.share <= most + 1e-9) continue;
         most = best.share;
         level_pct = best.level_pct;
@@ -183,7 +186,7 @@ SchoolVerdict bandFill(const Bench& bench, const Sweep& sweep, const SchoolOptio
     if (most <= 0.0) {
         out.height.reset();
         out.reason =
-            fmt::format("No point reaches {} at any height, however dimmed.", bandText(options.band));
+            say(GLUMET_SAY("Core", "No point reaches {} at any height, however dimmed."), span(options.band));
         return out;
     }
     // Heights whose share is no worse than chance tells apart: one point in the whole.
@@ -193,9 +196,9 @@ SchoolVerdict bandFill(const Bench& bench, const Sweep& sweep, const SchoolOptio
             if (!out.low) out.low = row.height;
             out.high = row.height;
         }
-    out.reason = fmt::format(
-        "At {} and {:.0f} % output {} of all points lie in {}, more than at any other height.",
-        lengthText(*out.height, options.words), level_pct, percentText(most), bandText(options.band));
+    out.reason = say(
+        GLUMET_SAY("Core", "At {} and {} output {} of all points lie in {}, more than at any other height."),
+        *out.height, Share{std::round(level_pct) / 100.0}, Share{most}, span(options.band));
     return out;
 }
 
@@ -203,28 +206,29 @@ SchoolVerdict peakCap(const Bench& bench, const Sweep& sweep, const SchoolOption
     const auto levels = levelsOf(bench, sweep);
     const auto ceiling = options.ceiling.value_or(options.band.high);
     if (levels.empty())
-        return silent(HeightSchool::PeakCap, "The peak cap needs complete planes at one height or more.");
+        return silent(HeightSchool::PeakCap,
+                      say(GLUMET_SAY("Core", "The peak cap needs complete planes at one height or more.")));
     SchoolVerdict out;
     out.school = HeightSchool::PeakCap;
     for (const auto& level : levels) {
         const auto values = valuesOf(*level.run);
         const double peak = *std::max_element(values.begin(), values.end());
-        out.evidence.push_back({level.height, peak, fmt::format("peak {}", ppfdFigure(Ppfd(peak)))});
+        out.evidence.push_back({level.height, peak, say(GLUMET_SAY("Core", "peak {}"), Ppfd(peak))});
     }
     const auto fits = std::find_if(out.evidence.begin(), out.evidence.end(),
                                    [&](const SchoolEvidence& row) { return row.figure <= ceiling.value(); });
     if (fits == out.evidence.end()) {
-        out.reason =
-            fmt::format("Even at {}, the highest read, the peak is {}, above {}: hang it higher or dim it.",
-                        lengthText(levels.back().height, options.words),
-                        ppfdFigure(Ppfd(out.evidence.back().figure)), ppfdFigure(ceiling));
+        out.reason = say(
+            GLUMET_SAY("Core",
+                       "Even at {}, the highest read, the peak is {}, above {}: hang it higher or dim it."),
+            levels.back().height, Ppfd(out.evidence.back().figure), ceiling);
         return out;
     }
     out.height = fits->height;
-    out.reason = fmt::format("At {} the peak is {}, within {}", lengthText(*out.height, options.words),
-                             ppfdFigure(Ppfd(fits->figure)), ppfdFigure(ceiling));
     if (fits == out.evidence.begin()) {
-        out.reason += ", already at the lowest height read.";
+        out.reason =
+            say(GLUMET_SAY("Core", "At {} the peak is {}, within {}, already at the lowest height read."),
+                *out.height, Ppfd(fits->figure), ceiling);
         return out;
     }
     const auto& below = *(fits - 1);
@@ -237,8 +241,8 @@ SchoolVerdict peakCap(const Bench& bench, const Sweep& sweep, const SchoolOption
         out.low = Millimetre(out.crossing->value() - error);
         out.high = Millimetre(out.crossing->value() + error);
     }
-    out.reason += fmt::format("; at {} it was {}.", lengthText(below.height, options.words),
-                              ppfdFigure(Ppfd(below.figure)));
+    out.reason = say(GLUMET_SAY("Core", "At {} the peak is {}, within {}; at {} it was {}."), *out.height,
+                     Ppfd(fits->figure), ceiling, below.height, Ppfd(below.figure));
     return out;
 }
 
@@ -253,50 +257,54 @@ SchoolVerdict spillLimitSchool(const Bench& bench, const Sweep& sweep, const Sch
     out.reason = verdict.reason;
     for (const auto& row : verdict.evidence)
         out.evidence.push_back(
-            {row.height, row.loss, fmt::format("{} lost", percentText(std::max(0.0, row.loss)))});
+            {row.height, row.loss, say(GLUMET_SAY("Core", "{} lost"), Share{std::max(0.0, row.loss)})});
     return out;
 }
 
 SchoolVerdict makersRange(const Bench& bench, const Sweep& sweep, const SchoolOptions& options) {
     const auto* fixture = byId(bench.fixtures, sweep.configuration.fixture);
     if (fixture == nullptr || !fixture->claimed_height_low || !fixture->claimed_height_high)
-        return silent(HeightSchool::MakersRange, "The maker's claim is not described.");
+        return silent(HeightSchool::MakersRange,
+                      say(GLUMET_SAY("Core", "The maker's claim is not described.")));
     const auto claim_low = *fixture->claimed_height_low;
     const auto claim_high = *fixture->claimed_height_high;
-    const auto claim = lengthRange(claim_low, claim_high, options.words);
+    const LengthSpan claim{claim_low, claim_high};
     const auto spill = spillLimitSchool(bench, sweep, options);
     const auto peak = peakCap(bench, sweep, options);
     SchoolVerdict out;
     out.school = HeightSchool::MakersRange;
-    std::string fails;
+    Words fails;
     const auto spill_end = spill.crossing ? spill.crossing : spill.height;
     if (spill.speaks() && *spill_end < claim_high)
-        fails += fmt::format(" Above {} more light is lost than the spill limit allows.",
-                             lengthText(*spill_end, options.words));
+        fails +=
+            say(GLUMET_SAY("Core", "Above {} more light is lost than the spill limit allows."), *spill_end);
     const auto peak_end = peak.crossing ? peak.crossing : peak.height;
     if (peak.speaks() && *peak_end > claim_low)
-        fails +=
-            fmt::format(" Below {} the peak is above the ceiling.", lengthText(*peak_end, options.words));
+        fails += say(GLUMET_SAY("Core", "Below {} the peak is above the ceiling."), *peak_end);
     if (!peak.speaks() && !peak.evidence.empty())
-        fails += " The peak is above the ceiling at every height read.";
+        fails += say(GLUMET_SAY("Core", "The peak is above the ceiling at every height read."));
     for (const auto& level : levelsOf(bench, sweep)) {
         if (level.height < claim_low || level.height > claim_high) continue;
         const bool spills = spill.speaks() && level.height > *spill_end;
         const bool dazzles = peak.speaks() ? level.height < *peak_end : !peak.evidence.empty();
         out.evidence.push_back({level.height, spills || dazzles ? 0.0 : 1.0,
-                                spills    ? "spills too much"
-                                : dazzles ? "too bright"
-                                          : "holds"});
+                                spills    ? say(GLUMET_SAY("Core", "spills too much"))
+                                : dazzles ? say(GLUMET_SAY("Core", "too bright"))
+                                          : say(GLUMET_SAY("Core", "holds"))});
         if (!spills && !dazzles) out.height = level.height;
     }
     if (out.evidence.empty())
         return silent(HeightSchool::MakersRange,
-                      fmt::format("Nothing was read within the maker's {}.", claim));
+                      say(GLUMET_SAY("Core", "Nothing was read within the maker's {}."), claim));
     out.low = claim_low;
     out.high = claim_high;
-    out.reason = fails.empty()
-                     ? fmt::format("The maker's {} holds against the spill limit and the peak cap.", claim)
-                     : fmt::format("The maker says {}.{}", claim, fails);
+    if (fails.empty()) {
+        out.reason =
+            say(GLUMET_SAY("Core", "The maker's {} holds against the spill limit and the peak cap."), claim);
+    } else {
+        out.reason = say(GLUMET_SAY("Core", "The maker says {}."), claim);
+        out.reason += fails;
+    }
     return out;
 }
 

@@ -14,7 +14,7 @@ namespace glumet {
 struct SchoolEvidence {
     Millimetre height{0};
     double figure = 0.0;  ///< what the school weighs, in its own unit
-    std::string words;    ///< the same as a sentence's piece
+    Words words;          ///< the same as a sentence's piece
 };
 
 /// A school's answer from readings alone. It starts as "cannot speak".
@@ -24,7 +24,7 @@ struct SchoolVerdict {
     std::optional<Millimetre> crossing;  ///< between measured heights, where the evidence carries it
     std::optional<Millimetre> low;       ///< 95 % interval
     std::optional<Millimetre> high;
-    std::string reason = "not computed";
+    Words reason = say(GLUMET_SAY("Core", "not computed"));
     std::vector<SchoolEvidence> evidence;  ///< ascending height
 
     bool speaks() const { return height.has_value(); }
@@ -35,11 +35,10 @@ struct SchoolOptions {
     Band band{Ppfd(150), Ppfd(300)};
     std::optional<Ppfd> ceiling;  ///< of the peak cap; default: the band's upper end
     SpillLimitOptions spill;
-    LengthUnit words = LengthUnit::Cm;
 };
 
 /// What the project's method, goal and repeats say for this sweep.
-SchoolOptions schoolOptions(const Bench& bench, const Sweep& sweep, LengthUnit words);
+SchoolOptions schoolOptions(const Bench& bench, const Sweep& sweep);
 
 /// Flattest field: the height at which centre and edge agree best over all depths. Figure: root mean square
 /// over the depths of ln(innermost / outermost ring mean). Needs rings at three heights; the crossing is the

@@ -28,15 +28,6 @@ struct Level {
     double relative_error = 0.0;  ///< of the grid mean: ripple, then placing
 };
 
-std::string lengths(const std::vector<Millimetre>& values, LengthUnit unit) {
-    std::string text;
-    for (std::size_t i = 0; i < values.size(); ++i) {
-        if (i > 0) text += i + 1 == values.size() ? " and " : ", ";
-        text += lengthFigure(values[i], unit);
-    }
-    return text + " " + unitName(unit);
-}
-
 /// The shallowest depth among those measured at the greatest number of heights.
 std::optional<Millimetre> sharedShallowDepth(const Bench& bench, const Sweep& sweep) {
     std::optional<Millimetre> best;
@@ -94,15 +85,17 @@ class Judge {
     }
 
     SpillLimitVerdict run() {
-        if (const auto wrong = options_.invalid()) return refuse(wrong->sentence());
+        if (const auto wrong = options_.invalid()) return refuse(say("{}", wrong->sentence()));
         verdict_.depth_used = options_.depth ? options_.depth : sharedShallowDepth(bench_, sweep_);
-        if (!verdict_.depth_used) return refuse("There are no readings to judge by.");
+        if (!verdict_.depth_used)
+            return refuse(say(GLUMET_SAY("Core", "There are no readings to judge by.")));
         collectLevels();
         keepLatestOfEachHeight();
         dropUnequalGrids();
         if (levels_.size() < 2) return refuse(tooFewSentence());
         if (levels_.front().statistics.mean.value() <= 0.0)
-            return refuse(fmt::format("The readings at {} carry no light.", text(levels_.front().height)));
+            return refuse(
+                say(GLUMET_SAY("Core", "The readings at {} carry no light."), levels_.front().height));
         estimateErrors();
         fillEvidence();
         if (const auto rise = risingStep()) return refuse(*rise);
@@ -111,9 +104,7 @@ class Judge {
     }
 
   private:
-    std::string text(Millimetre length) const { return lengthText(length, options_.words); }
-
-    SpillLimitVerdict refuse(std::string why) {
+    SpillLimitVerdict refuse(Words why) {
         verdict_.height.reset();
         verdict_.reason = std::move(why);
         return verdict_;
@@ -132,9 +123,9 @@ class Judge {
                 missing.push_back(run.height);
         }
         if (!missing.empty())
-            verdict_.doubts.push_back(fmt::format("Nothing was read {} under water at {}: left out.",
-                                                  text(*verdict_.depth_used),
-                                                  lengths(missing, options_.words)));
+            verdict_.doubts.push_back(
+                say(GLUMET_SAY("Core", "Nothing was read {} under water at {}: left out."),
+                    *verdict_.depth_used, missing));
     }
 
     void keepLatestOfEachHeight() {
@@ -152,8 +143,8 @@ class Judge {
         }
         levels_ = std::move(kept);
         if (!repeated.empty())
-            verdict_.doubts.push_back(fmt::format("Measured more than once at {}: the latest run counts.",
-                                                  lengths(repeated, options_.words)));
+            verdict_.doubts.push_back(
+                say(GLUMET_SAY("Core", "Measured more than once at {}: the latest run counts."), repeated));
     }
 
     void dropUnequalGrids() {
@@ -166,18 +157,23 @@ class Judge {
             return true;
         });
         if (!unequal.empty())
-            verdict_.doubts.push_back(fmt::format(
-                "The points at {} are not those read at {}, so their means cannot be compared: left out.",
-                lengths(unequal, options_.words), text(levels_.front().height)));
+            verdict_.doubts.push_back(say(GLUMET_SAY("Core",
+                                                     "The points at {} are not those read at {}, so their "
+                                                     "means cannot be compared: left out."),
+                                          unequal, levels_.front().height));
     }
 
-    std::string tooFewSentence() const {
-        std::string sentence =
-            fmt::format("A sweep needs the same points at two heights or more, {} under water; ",
-                        text(*verdict_.depth_used));
-        sentence += levels_.empty() ? "there is none."
-                                    : fmt::format("there is one, at {}.", text(levels_.front().height));
-        for (const auto& doubt : verdict_.doubts) sentence += " " + doubt;
+    Words tooFewSentence() const {
+        const auto depth = *verdict_.depth_used;
+        Words sentence = levels_.empty() ? say(GLUMET_SAY("Core",
+                                                          "A sweep needs the same points at two heights or "
+                                                          "more, {} under water; there is none."),
+                                               depth)
+                                         : say(GLUMET_SAY("Core",
+                                                          "A sweep needs the same points at two heights or "
+                                                          "more, {} under water; there is one, at {}."),
+                                               depth, levels_.front().height);
+        for (const auto& doubt : verdict_.doubts) sentence += doubt;
         return sentence;
     }
 
@@ -220,7 +216,7 @@ class Judge {
         }
     }
 
-    std::optional<std::string> risingStep() const {
+    std::optional<Words> risingStep() const {
         for (std::size_t i = 1; i < levels_.size(); ++i) {
             const auto& below = levels_[i - 1];
             const auto& here = levels_[i];
@@ -228,11 +224,10 @@ class Judge {
             const double allowed =
                 std::max(kSmallestRise, kTwoSided95 * std::hypot(here.relative_error, below.relative_error));
             if (rise > allowed)
-                return fmt::format(
-                    "The mean rises by {} from {} to {}, which raising a fixture cannot do: one of the two "
-                    "was not "
-                    "what it says. Read both again.",
-                    percentText(rise), text(below.height), text(here.height));
+                return say(GLUMET_SAY("Core",
+                                      "The mean rises by {} from {} to {}, which raising a fixture cannot "
+                                      "do: one of the two was not what it says. Read both again."),
+                           Share{rise}, below.height, here.height);
         }
         return std::nullopt;
     }
@@ -243,11 +238,11 @@ class Judge {
             std::find_if(rows.begin(), rows.end(), [](const SpillEvidence& row) { return !row.within; });
         verdict_.height = (beyond - 1)->height;  // the lowest height loses nothing, so it is always within
         if (beyond == rows.end()) {
-            verdict_.reason = fmt::format(
-                "At {}, the highest read, {} of the light at {} is lost: the limit of {} is not reached. "
-                "Read higher.",
-                text(rows.back().height), percentText(rows.back().loss), text(rows.front().height),
-                percentText(options_.limit));
+            verdict_.reason =
+                say(GLUMET_SAY("Core",
+                               "At {}, the highest read, {} of the light at {} is lost: the limit of {} is "
+                               "not reached. Read higher."),
+                    rows.back().height, Share{rows.back().loss}, rows.front().height, Share{options_.limit});
             return;
         }
         verdict_.next_height = beyond->height;
@@ -255,19 +250,22 @@ class Judge {
         verdict_.reason = spokenSentence(*(beyond - 1), *beyond);
     }
 
-    std::string spokenSentence(const SpillEvidence& last, const SpillEvidence& next) const {
-        std::string sentence =
+    Words spokenSentence(const SpillEvidence& last, const SpillEvidence& next) const {
+        const auto depth = *verdict_.depth_used;
+        Words words =
             &last == &verdict_.evidence.front()
-                ? fmt::format("Already the first step up, to {}, loses {} of the grid mean {} under water",
-                              text(next.height), percentText(next.loss), text(*verdict_.depth_used))
-                : fmt::format("{} loses {} of what {} gives {} under water; the next step, {}, loses {}",
-                              text(last.height), percentText(std::max(last.loss, 0.0)),
-                              text(verdict_.evidence.front().height), text(*verdict_.depth_used),
-                              text(next.height), percentText(next.loss));
+                ? say(GLUMET_SAY(
+                          "Core",
+                          "Already the first step up, to {}, loses {} of the grid mean {} under water."),
+                      next.height, Share{next.loss}, depth)
+                : say(GLUMET_SAY("Core",
+                                 "{} loses {} of what {} gives {} under water; the next step, {}, loses {}."),
+                      last.height, Share{std::max(last.loss, 0.0)}, verdict_.evidence.front().height, depth,
+                      next.height, Share{next.loss});
         if (verdict_.crossing)
-            sentence += fmt::format(". The limit of {} is met at {}", percentText(options_.limit),
-                                    text(*verdict_.crossing));
-        return sentence + ".";
+            words += say(GLUMET_SAY("Core", "The limit of {} is met at {}."), Share{options_.limit},
+                         *verdict_.crossing);
+        return words;
     }
 
     /// Crossing of the interpolated loss for given relative changes of each level's mean.
@@ -284,9 +282,10 @@ class Judge {
 
     void findCrossing(std::size_t beyond) {
         if (isGap(beyond)) {
-            verdict_.doubts.push_back(fmt::format(
-                "The limit is met somewhere between {} and {}, a gap in the sweep: read a height in between.",
-                text(levels_[beyond - 1].height), text(levels_[beyond].height)));
+            verdict_.doubts.push_back(say(GLUMET_SAY("Core",
+                                                     "The limit is met somewhere between {} and {}, a gap in "
+                                                     "the sweep: read a height in between."),
+                                          levels_[beyond - 1].height, levels_[beyond].height));
             return;
         }
         std::vector<double> unchanged(levels_.size(), 0.0);

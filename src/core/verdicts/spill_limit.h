@@ -7,7 +7,7 @@
 #include "core/base/problem.h"
 #include "core/bench/sweep.h"
 #include "core/plane/plane_statistics.h"
-#include "core/words/wording.h"
+#include "core/words/sentence.h"
 
 namespace glumet {
 
@@ -21,7 +21,6 @@ struct SpillLimitOptions {
     double repeatability =
         0.0;  ///< relative sd of one reading as repeats showed it, ≥ 0; it stands for any smaller
     double drift = 0.0;  ///< largest relative change seen at reference points, ≥ 0
-    LengthUnit words = LengthUnit::Cm;
 
     /// Names the first field that breaks its range.
     std::optional<Problem> invalid() const;
@@ -54,8 +53,8 @@ struct SpillLimitVerdict {
     std::optional<Millimetre> crossing;     ///< where the interpolated loss meets the limit
     std::optional<Millimetre> low;          ///< 95 % interval of the crossing
     std::optional<Millimetre> high;
-    std::string reason = "not computed";  ///< one or two sentences
-    std::vector<std::string> doubts;      ///< each a sentence, most serious first
+    Words reason = say(GLUMET_SAY("Core", "not computed"));
+    std::vector<Words> doubts;            ///< most serious first
     std::vector<SpillEvidence> evidence;  ///< ascending height
     int readings_assumed = 0;             ///< readings that had no swing of their own
 

@@ -161,7 +161,7 @@ void HeightStage::refreshSchools() {
         const bool speaks = i < all.size() && all[i].speaks();
         schools_[i]->setText(names[i] + QStringLiteral("\n") +
                              (speaks ? session().length(*all[i].height) : QStringLiteral("–")));
-        schools_[i]->setToolTip(i < all.size() ? text(all[i].reason) : QString());
+        schools_[i]->setToolTip(i < all.size() ? text(all[i].reason, session().unit()) : QString());
         schools_[i]->setChecked(i < all.size() && &all[i] == session().headline());
     }
     if (!dissent_->hasFocus()) dissent_->setText(text(session().bench().method.dissent));
@@ -212,7 +212,7 @@ void HeightStage::refresh() {
     interval_->setText(interval);
     by_fit_->setText(fittedWords(head));
     reason_->setText(verdict == nullptr ? tr("Measure one plane at two heights or more.")
-                                        : text(head.reason));
+                                        : text(head.reason, session().unit()));
     limit_row_->setVisible(by_spill);
     first_title_->setText(by_spill                                ? tr("Loss of the grid mean, %")
                           : head.school == HeightSchool::Flattest ? tr("Centre and edge apart, %")

@@ -88,7 +88,7 @@ std::vector<Finding> PublishStage::findings() const {
          tr("HTML with its figures inside, PDF, SVG and PNG figures, readings.csv and bench.json."),
          EvidenceView::None);
     if (!made->verdict.speaks())
-        fact(FindingKind::Doubt, tr("No height on the card"), QString::fromStdString(made->verdict.reason),
+        fact(FindingKind::Doubt, tr("No height on the card"), text(made->verdict.reason, session().unit()),
              EvidenceView::Height);
     if (!made->doubts.empty())
         fact(FindingKind::Doubt,

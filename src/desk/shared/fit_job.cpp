@@ -45,7 +45,7 @@ constexpr int kMostAdded = 36;
 std::vector<FittedHeight> heightsOf(const FitResult& fit, const Bench& bench, const Sweep& sweep,
                                     const std::stop_token& stop) {
     FittedHeightsQuestion question;
-    question.schools = schoolOptions(bench, sweep, LengthUnit::Cm);
+    question.schools = schoolOptions(bench, sweep);
     question.stop = stop;
     return fittedHeights(fit, bench, sweep, question);
 }

@@ -191,19 +191,17 @@ Band Session::band() const { return goal().band; }
 
 const SpillLimitVerdict* Session::verdict() const {
     if (sweep() == nullptr) return nullptr;
-    return &answers_.now<SpillLimitVerdict>(keyOf("spill limit"), byBench(static_cast<int>(unit_) + 1),
-                                            [&](const SpillLimitVerdict*) {
-                                                auto options = spillLimitOptions(bench(), *sweep());
-                                                options.words = unit_;
-                                                return spillLimit(bench(), *sweep(), options);
-                                            });
+    return &answers_.now<SpillLimitVerdict>(keyOf("spill limit"), byBench(), [&](const SpillLimitVerdict*) {
+        auto options = spillLimitOptions(bench(), *sweep());
+        return spillLimit(bench(), *sweep(), options);
+    });
 }
 
 const std::vector<SchoolVerdict>& Session::schools() const {
     using Schools = std::vector<SchoolVerdict>;
-    return answers_.now<Schools>(keyOf("schools"), byBench(static_cast<int>(unit_) + 1), [&](const Schools*) {
+    return answers_.now<Schools>(keyOf("schools"), byBench(), [&](const Schools*) {
         return sweep() == nullptr ? Schools{}
-                                  : heightSchools(bench(), *sweep(), schoolOptions(bench(), *sweep(), unit_));
+                                  : heightSchools(bench(), *sweep(), schoolOptions(bench(), *sweep()));
     });
 }
 
