@@ -130,19 +130,26 @@ void linkAllPresets(const ProjectFile& file) {
     }
 }
 
-}  // namespace
-
-void upgrade(const ProjectFile& file, int version) {
-    dropTriggers(file);
-    for (const char* table : {"run", "undo_run"})
-        file.run(
-            QStringLiteral("ALTER TABLE %1 RENAME COLUMN preset TO preset_name").arg(QLatin1String(table)));
-    addWhatIsNew(file, version);
+/// Format 5 made rows of what had been texts.
+void upgradeTexts(const ProjectFile& file) {
     upgradeGoals(file, QStringLiteral("project"), QStringLiteral("id"));
     upgradeGoals(file, QStringLiteral("undo_project"), QStringLiteral("seq"));
     upgradePresets(file);
     upgradeChannels(file);
     linkAllPresets(file);
+}
+
+}  // namespace
+
+void upgrade(const ProjectFile& file, int version) {
+    dropTriggers(file);
+    const bool has_texts = version < 5;
+    if (has_texts)
+        for (const char* table : {"run", "undo_run"})
+            file.run(QStringLiteral("ALTER TABLE %1 RENAME COLUMN preset TO preset_name")
+                         .arg(QLatin1String(table)));
+    addWhatIsNew(file, version);
+    if (has_texts) upgradeTexts(file);
     for (const auto& table : described::allTables())
         for (const auto& statement : undoTriggers(table.name, table.columnNames())) file.run(statement);
     file.run(QStringLiteral("PRAGMA user_version = %1").arg(kSchemaVersion));

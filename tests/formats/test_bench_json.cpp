@@ -1,9 +1,16 @@
 #include <QTest>
 
+#include "core/bench/descriptions.h"
 #include "core/simulation/demo_scenario.h"
 #include "formats/bench_json.h"
 
 using namespace glumet;
+
+namespace {
+
+QString versionNow() { return QStringLiteral("\"version\": %1").arg(kBenchFormat); }
+
+}  // namespace
 
 class TestBenchJson : public QObject {
     Q_OBJECT
@@ -68,7 +75,7 @@ class TestBenchJson : public QObject {
 
     void aMethodOfVersion3KnowsTheBandAlone() {
         auto words = QString::fromStdString(writeBench(demoBench()));
-        words.replace(QStringLiteral("\"version\": 5"), QStringLiteral("\"version\": 3"));
+        words.replace(versionNow(), QStringLiteral("\"version\": 3"));
         // The goal stood in the method itself.
         words.replace(
             QStringLiteral("\"goal\": {"),
@@ -82,7 +89,7 @@ class TestBenchJson : public QObject {
 
     void descriptionsOfEarlierVersionsAreRead() {
         auto words = QString::fromStdString(writeBench(demoBench()));
-        words.replace(QStringLiteral("\"version\": 5"), QStringLiteral("\"version\": 2"));
+        words.replace(versionNow(), QStringLiteral("\"version\": 2"));
         for (const char* later : {"obstacles", "response_nm_relative", "corrections"})
             words.replace(QStringLiteral("\"%1\"").arg(QLatin1String(later)),
                           QStringLiteral("\"not yet %1\"").arg(QLatin1String(later)));
@@ -95,8 +102,7 @@ class TestBenchJson : public QObject {
         QTest::addColumn<QString>("from");
         QTest::addColumn<QString>("to");
         QTest::addColumn<QString>("part");
-        QTest::newRow("newer") << "\"version\": 5"
-                               << "\"version\": 99"
+        QTest::newRow("newer") << versionNow() << "\"version\": 99"
                                << "newer";
         QTest::newRow("foreign") << "glumet bench"
                                  << "other"
