@@ -8,7 +8,7 @@
 namespace glumet {
 
 /// The format of projects and of bench descriptions; docs/file-formats.md tells what each brought.
-inline constexpr int kBenchFormat = 6;
+inline constexpr int kBenchFormat = 5;
 
 template <>
 struct WordsOf<WallKind> {
@@ -113,11 +113,6 @@ constexpr auto fieldsOf(Of<Goal>) {
 
 // Rows of a table, parents before children.
 
-constexpr const char* tableOf(Of<Anchor>) { return "anchor"; }
-constexpr auto fieldsOf(Of<Anchor>) {
-    return std::tuple{field("name", &Anchor::name), field("rated_kg", &Anchor::rated_kg).atLeast(0)};
-}
-
 constexpr const char* tableOf(Of<Tank>) { return "tank"; }
 constexpr auto fieldsOf(Of<Tank>) {
     const auto wall = [](const char* kind, const char* reflectance, Side side) {
@@ -139,8 +134,7 @@ constexpr auto fieldsOf(Of<Tank>) {
         wall("front_wall", "front_reflectance", Side::Front),
         wall("back_wall", "back_reflectance", Side::Back),
         std::tuple{field("water_kind", &Tank::water_kind), field("use", &Tank::use).in("tank_use"),
-                   field("obstacles", &Tank::obstacles).from(3),
-                   children("anchors", "tank", &Tank::anchors, 6)});
+                   field("obstacles", &Tank::obstacles).from(3)});
 }
 
 constexpr const char* tableOf(Of<Channel>) { return "channel"; }
@@ -195,7 +189,6 @@ constexpr auto fieldsOf(Of<Fixture>) {
                       field("claimed_height_high_mm", &Fixture::claimed_height_high).in("claimed_high_mm"),
                       field("claimed_coverage", &Fixture::claimed_coverage).row("maker's coverage"),
                       field("note", &Fixture::note),
-        field("cable_m", &Fixture::cable_m).orUnstated().row("cable, m").from(6),
                       field("beam", &Fixture::beam).from(2),
                       field("flux_umol_s", &Fixture::flux).moreThan(0).from(2),
                       fieldAt(

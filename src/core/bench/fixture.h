@@ -73,7 +73,6 @@ struct Fixture {
     bool power_supply_inside = false;
     std::optional<Millimetre> claimed_height_low;
     std::optional<Millimetre> claimed_height_high;
-    double cable_m = 0.0;
     std::string claimed_coverage;
     std::optional<Beam> beam;        ///< of each emitter, as described: stated, or from a photometric file
     std::optional<PhotonFlux> flux;  ///< of the whole fixture at full level, as described

@@ -43,13 +43,6 @@ struct Spot {
     bool operator==(const Spot&) const = default;
 };
 
-struct Anchor {
-    Id id = 0;
-    std::string name;
-    double rated_kg = 0.0;
-    bool operator==(const Anchor&) const = default;
-};
-
 /// Inner sizes, all > 0 mm. x runs along the length from the left, y from front to back, depth downward
 /// from the surface.
 struct Tank {
@@ -62,7 +55,6 @@ struct Tank {
     WaterKind water_kind = WaterKind::Fresh;
     TankUse use = TankUse::Bench;
     std::vector<Obstacle> obstacles;
-    std::vector<Anchor> anchors;
 
     const Wall& wall(Side side) const { return walls[static_cast<std::size_t>(side)]; }
     Wall& wall(Side side) { return walls[static_cast<std::size_t>(side)]; }
