@@ -11,7 +11,7 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
     const std::string_view bytes(reinterpret_cast<const char*>(data), size);
     const auto table = glumet::readReadings(bytes);
     for (const auto& row : table.rows)
-        if (!(row.height.value() > 0.0) || !(row.reading.mean.value() >= 0.0)) std::abort();
+        if (!(row.run.height.value() > 0.0) || !(row.reading.mean.value() >= 0.0)) std::abort();
     if (table.problems.empty() && !table.rows.empty() &&
         glumet::readReadings(glumet::writeReadings(table.rows)).rows.size() != table.rows.size())
         std::abort();

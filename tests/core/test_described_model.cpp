@@ -71,7 +71,8 @@ class TestDescribedModel : public QObject {
         reading.mean = reading.mean * 1.5;
         auto model = DescribedModel::of(bench, bench.runs[0]);
         QVERIFY(model->agreement().worst > 0.4);
-        const auto findings = modelFindings(bench, bench.runs[0].id, model, {LengthUnit::Cm, Band{Ppfd(150), Ppfd(300)}});
+        const auto findings =
+            modelFindings(bench, bench.runs[0].id, model, {LengthUnit::Cm, Band{Ppfd(150), Ppfd(300)}});
         const auto* fits = titled(findings, "The description");
         QVERIFY(fits != nullptr && fits->cell.has_value());
         QCOMPARE(*fits->cell, *cellAt(*bench.runs[0].planes[0].grid, reading.x, reading.y));
@@ -84,7 +85,8 @@ class TestDescribedModel : public QObject {
         bench.fixtures[0].beam = *Beam::halfAngle(20.0);
         auto model = DescribedModel::of(bench, bench.runs[0]);
         QVERIFY(model->agreement().rms > 0.1);
-        QCOMPARE(titled(modelFindings(bench, bench.runs[0].id, model, {}), "off by")->kind, FindingKind::Doubt);
+        QCOMPARE(titled(modelFindings(bench, bench.runs[0].id, model, {}), "off by")->kind,
+                 FindingKind::Doubt);
     }
 
     void whatIsMissingIsSaid() {
@@ -113,6 +115,27 @@ class TestDescribedModel : public QObject {
         auto second = DescribedModel::of(bench, bench.runs[0], std::move(field));
         QCOMPARE(second->agreement().n, 71);
         QCOMPARE(second->takeField()->effort().evaluations, made);
+    }
+
+    void aPresetShinesWithItsChannelsShares() {
+        auto bench = readBench(1.0);
+        auto& fixture = bench.fixtures[0];
+        fixture.flux = PhotonFlux(100);
+        fixture.channels[0].flux_share = 0.25;
+        fixture.channels[1].flux_share = 0.5;
+        fixture.presets = {
+            {7, "dawn", {{1, fixture.channels[0].id, 100.0}, {2, fixture.channels[1].id, 40.0}}},
+            {8, "red alone", {{3, fixture.channels[2].id, 100.0}}}};
+        const auto fluxAt = [&](Id preset) {
+            bench.runs[0].preset = preset;
+            double sum = 0.0;
+            for (const auto& source : sourcesOf(*describedScene(bench, bench.runs[0])))
+                sum += source.flux_umol_s;
+            return sum;
+        };
+        QVERIFY(std::abs(fluxAt(0) - 100.0) < 1e-9);
+        QVERIFY(std::abs(fluxAt(7) - 45.0) < 1e-9);
+        QVERIFY(std::abs(fluxAt(8) - 100.0) < 1e-9);  // its share is not stated
     }
 
     void emittersOfSomeSizeAreSpread() {

@@ -40,7 +40,10 @@ Expected<LightScene> describedScene(const Bench& bench, const Run& run) {
         return problem("", "an accessory changes the beam, and only the bare fixture's is described");
     auto scene = emptyScene(*tank, run.water == WaterState::Dry);
     scene.beams = {*fixture->beam};
-    const auto emitters = latticeEmitters(*fixture, fixture->flux.value_or(PhotonFlux(kUnstatedFlux)), 0);
+    // A preset whose channels' shares are not known is taken at full flux; the readings then say its level.
+    const auto flux =
+        fixture->flux.value_or(PhotonFlux(kUnstatedFlux)) * fluxShare(*fixture, run.preset).value_or(1.0);
+    const auto emitters = latticeEmitters(*fixture, flux, 0);
     hangAt(scene, hangingPlaces(run, scene.length_mm), run.height, run.level_pct.value_or(100.0) / 100.0,
            emitters);
     if (const auto wrong = wrongWith(scene)) return tl::make_unexpected(*wrong);
