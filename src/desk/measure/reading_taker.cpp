@@ -243,12 +243,9 @@ void ReadingTaker::store(Reading reading) {
     const auto cell = *target_;
     const bool doubtful = reading.flag == Mark::Doubtful;
     storing_ = true;
-    const auto done = session_.project()->take(plane_, reading);
+    const QString fault = session_.edit([&](Project& project) { return project.take(plane_, reading); });
     storing_ = false;
-    if (!done) {
-        session_.warn(QString::fromStdString(done.error().sentence()));
-        return;
-    }
+    if (!fault.isEmpty()) return;
     last_ = cell;
     last_kept_ = reading.mean;
     session_.say(tr("%1 kept at %2")

@@ -265,15 +265,20 @@ void ImportDialog::showPreview(const std::vector<ReadingRow>& rows) {
 void ImportDialog::import() {
     const auto checked = rows();
     if (!checked) return;
-    const auto report = session_.project()->importRows(*checked, name_);
-    if (!report) {
-        problems_->setPlainText(text(report.error().sentence()));
+    MergeReport report;
+    const QString fault = session_.edit([&](Project& project) {
+        auto done = project.importRows(*checked, name_);
+        if (done) report = *done;
+        return done;
+    });
+    if (!fault.isEmpty()) {
+        problems_->setPlainText(fault);
         problems_->show();
         return;
     }
-    QString sentence = tr("%1 readings imported").arg(report->added);
-    if (report->already_there > 0) sentence += tr(", %1 were there already").arg(report->already_there);
-    if (report->superseding > 0) sentence += tr(", %1 replace an earlier value").arg(report->superseding);
+    QString sentence = tr("%1 readings imported").arg(report.added);
+    if (report.already_there > 0) sentence += tr(", %1 were there already").arg(report.already_there);
+    if (report.superseding > 0) sentence += tr(", %1 replace an earlier value").arg(report.superseding);
     session_.say(sentence);
     accept();
 }
