@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/bench/reading_note.h"
 #include "core/meter/immersion.h"
 #include "core/meter/meter_correction.h"
 #include "core/survey/checks.h"
@@ -307,7 +308,7 @@ class ReviewMaker {
         for (const auto index : r_.sweep.runs)
             for (const auto& plane : r_.bench.run(index).planes)
                 for (const auto& reading : plane.readings)
-                    simulated |= reading.counts() && reading.note.find("simulated") != std::string::npos;
+                    simulated |= reading.counts() && isSimulated(reading);
         if (simulated)
             r_.provenance =
                 tr("Some readings come from the practice meter: they are simulated, not measured.");

@@ -51,7 +51,6 @@ Expected<ArrayVerdicts> judgeArray(const ArrayOrder& order, const Asked& asked) 
     question.stop = asked.stop;
     auto answer = spacing(order.model, question);
     if (!answer) return tl::make_unexpected(answer.error());
-    asked.progress(0.3);
     ArrayVerdicts out;
     const auto centres = places(order, *answer);
     out.spacing = std::move(*answer);
@@ -60,7 +59,6 @@ Expected<ArrayVerdicts> judgeArray(const ArrayOrder& order, const Asked& asked) 
     for (const auto run : order.measured_runs)
         if (!asked.stop.stop_requested())
             out.measured.push_back({run, arrayAgreement(order.fit, order.bench, run, question.words)});
-    asked.progress(0.5);
     // The numbers are only compared: each symmetric, however the chosen one may move.
     question.symmetric = true;
     if (auto rows = counts(order.model, question, order.goal_share, kMostFixtures))

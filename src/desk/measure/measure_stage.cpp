@@ -7,6 +7,7 @@
 #include <QVBoxLayout>
 
 #include "core/bench/grid.h"
+#include "core/bench/reading_note.h"
 #include "core/simulation/demo_scenario.h"
 #include "core/simulation/practice.h"
 #include "core/survey/findings.h"
@@ -202,9 +203,7 @@ std::vector<Finding> MeasureStage::practiceFindings() const {
     if (practice == nullptr || !practice->plants()) return {};
     Run taken = *session().run();
     for (auto& plane : taken.planes)
-        std::erase_if(plane.readings, [](const Reading& reading) {
-            return reading.note.find("simulated") == std::string::npos;
-        });
+        std::erase_if(plane.readings, [](const Reading& reading) { return !isSimulated(reading); });
     const auto score = scoreOf(taken, sceneOf(session().bench(), taken), practice->planted());
     if (score.points < kLeastScored) return {};
     Finding out;

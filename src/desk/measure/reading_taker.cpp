@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "core/bench/grid.h"
+#include "core/bench/reading_note.h"
 #include "core/meter/immersion.h"
 #include "core/meter/meter_correction.h"
 #include "core/simulation/demo_scenario.h"
@@ -200,10 +201,11 @@ void ReadingTaker::take() {
         reading.note = "taken before it settled";
     }
     if (now->timed_out && !now->within_error) reading.note = "not settled within the longest time";
-    if (now->left_out > 0)
-        reading.note += reading.note.empty() ? "a passing shadow left out" : "; a passing shadow left out";
-    if (session_.meter() != nullptr && session_.meter()->simulated())
-        reading.note += reading.note.empty() ? "simulated" : "; simulated";
+    if (now->left_out > 0) remark(reading, "a passing shadow left out");
+    if (const auto* meter = session_.meter(); meter != nullptr) {
+        if (meter->simulated()) remark(reading, kSimulatedRemark);
+        if (const auto spectrum = meter->spectrum()) reading.extra[kSpectrumColumn] = spectrum->text();
+    }
     const bool waits = hands_free_ && !session_.meter()->placesItself();
     store(reading);
     if (waits && target_) {
@@ -235,10 +237,6 @@ void ReadingTaker::store(Reading reading) {
         applyCorrection(reading, *profile, presetName(session_.bench(), *session_.run()));
         applyImmersion(reading, *profile, session_.run()->water);
     }
-    const bool typed = reading.note == "typed";
-    if (session_.meter() != nullptr && !typed)
-        if (const auto spectrum = session_.meter()->spectrum())
-            reading.extra[kSpectrumColumn] = spectrum->text();
     if (check_) reading.flag = check_->kind == CheckPointKind::Reference ? Mark::Reference : Mark::Repeat;
     const auto cell = *target_;
     const bool doubtful = reading.flag == Mark::Doubtful;
