@@ -13,6 +13,7 @@
 #include "core/fit/bench_scene.h"
 #include "core/fit/fit.h"
 #include "core/simulation/demo_scenario.h"
+#include "core/words/sentence.h"
 
 namespace {
 
@@ -138,7 +139,7 @@ Score trial(int number, std::uint64_t seed, std::vector<double>& pooled) {
     Score score;
     score.seconds = std::chrono::duration<double>(std::chrono::steady_clock::now() - start).count();
     if (!fit) {
-        std::printf("%s: %s\n", invented.fixture.name.c_str(), fit.error().sentence().c_str());
+        std::printf("%s: %s\n", invented.fixture.name.c_str(), english(fit.error()).c_str());
         return score;
     }
     Tank longer = cube;

@@ -4,6 +4,7 @@
 #include <cstdio>
 
 #include "core/simulation/demo_scenario.h"
+#include "core/words/sentence.h"
 #include "project/project.h"
 
 namespace {
@@ -63,13 +64,13 @@ int main(int argc, char** argv) {
     const auto bench = glumet::demoReadings(kSeed);
     auto project = glumet::Project::create(draft, QString::fromStdString(bench.title));
     if (!project) {
-        std::fprintf(stderr, "make_demo: %s\n", project.error().sentence().c_str());
+        std::fprintf(stderr, "make_demo: %s\n", english(project.error()).c_str());
         return 1;
     }
     const auto done =
         (*project)->importBench(asNew(bench), glumet::rowsOf(bench), QStringLiteral("the demonstration"));
     if (!done) {
-        std::fprintf(stderr, "make_demo: %s\n", done.error().sentence().c_str());
+        std::fprintf(stderr, "make_demo: %s\n", english(done.error()).c_str());
         return 1;
     }
     project->reset();
@@ -77,7 +78,7 @@ int main(int argc, char** argv) {
     const auto file = glumet::ProjectFile::open(draft);
     glumet::UndoJournal(*file).forget();
     if (const auto copied = file->copyTo(path); !copied) {
-        std::fprintf(stderr, "make_demo: %s\n", copied.error().sentence().c_str());
+        std::fprintf(stderr, "make_demo: %s\n", english(copied.error()).c_str());
         return 1;
     }
     for (const char* end : {"", "-wal", "-shm"}) QFile::remove(draft + QString::fromLatin1(end));

@@ -8,7 +8,7 @@ namespace glumet::cli {
 Expected<std::string> bytesOf(const std::string& name) {
     QFile file(path(name));
     if (!file.open(QIODevice::ReadOnly))
-        return problem(name, "cannot be read: " + file.errorString().toStdString());
+        return problem(name, verbatim("cannot be read: " + file.errorString().toStdString()));
     return file.readAll().toStdString();
 }
 
@@ -16,7 +16,8 @@ Expected<bool> writeText(const QString& name, const std::string& text) {
     QSaveFile file(name);
     if (!file.open(QIODevice::WriteOnly) || file.write(text.data(), static_cast<qint64>(text.size())) < 0 ||
         !file.commit())
-        return problem(name.toStdString(), "cannot be written: " + file.errorString().toStdString());
+        return problem(name.toStdString(),
+                       verbatim("cannot be written: " + file.errorString().toStdString()));
     return true;
 }
 

@@ -8,6 +8,7 @@
 #include "core/bench/sweep.h"
 #include "core/light/exact_field.h"
 #include "core/verdicts/array.h"
+#include "core/words/sentence.h"
 #include "files.h"
 #include "formats/model_json.h"
 #include "formats/readings_csv.h"
@@ -79,7 +80,7 @@ std::vector<Predicted> predictAt(const LightModel& model, const ModelScene& scen
 Json parametersJson(const FitResult& fit) {
     Json list = Json::array();
     for (const auto& p : fit.parameters)
-        list.push_back({{"name", p.name},
+        list.push_back({{"name", english(p.name)},
                         {"unit", p.unit},
                         {"value", p.value},
                         {"error", p.error},
@@ -106,7 +107,7 @@ Expected<Bench> benchFor(const FitQuestion& q, FitOptions& options, bool& layout
     auto table = readFile(q.file, [](std::string_view bytes) -> Expected<std::vector<ReadingRow>> {
         auto read = readReadings(bytes);
         if (!read.problems.empty()) return tl::make_unexpected(read.problems.front());
-        if (read.rows.empty()) return problem("", "holds no reading");
+        if (read.rows.empty()) return problem("", verbatim("holds no reading"));
         return std::move(read.rows);
     });
     if (!table) return tl::make_unexpected(table.error());
@@ -161,7 +162,8 @@ Expected<Output> fit(const FitQuestion& q) {
     if (!q.out.empty())
         if (const auto done = writeText(path(q.out), writeModel(fit->model)); !done)
             return tl::make_unexpected(done.error());
-    std::vector<std::string> doubts = fit->cannot_tell;
+    std::vector<std::string> doubts;
+    for (const auto& words : fit->cannot_tell) doubts.push_back(english(words));
     const auto& fixture = bench->fixtures.front();
     if (const auto factor = unitSuspicion(fit->model.flux(), fixture.rated_power))
         doubts.push_back(
@@ -183,7 +185,7 @@ Expected<Output> fit(const FitQuestion& q) {
                             fit->model.configuration, fit->model.readings, fit->model.flux(),
                             percentText(fit->model.relative_residual), fit->reduced_chi_square);
     for (const auto& p : fit->parameters)
-        text += fmt::format("  {:<30}{:>9.3f} ± {:.3f} {}\n", p.name, p.value, p.error, p.unit);
+        text += fmt::format("  {:<30}{:>9.3f} ± {:.3f} {}\n", english(p.name), p.value, p.error, p.unit);
     for (const auto& r : fit->residuals)
         if (r.distrusted)
             text += fmt::format(
@@ -199,7 +201,7 @@ Expected<Output> predicted(const std::string& model_file, const std::string& sce
     const auto scene = modelScene(scene_file);
     if (!scene) return tl::make_unexpected(scene.error());
     if (scene->of_model.empty())
-        return problem(scene_file, "no fixture names the model: give one \"use\": \"model\"");
+        return problem(scene_file, verbatim("no fixture names the model: give one \"use\": \"model\""));
     Json planes = Json::array();
     std::string text;
     for (const auto depth : scene->file.depths) {
@@ -263,9 +265,9 @@ Expected<Output> spacingVerb(const SpacingQuestion& q) {
                            {"centres_mm", school.speaks() ? Json(school.centres_mm) : Json(nullptr)},
                            {"share_pct", school.best * 100.0},
                            {"level_pct", school.level_pct},
-                           {"reason", school.reason},
+                           {"reason", english(school.reason)},
                            {"evidence", evidence}});
-        text += fmt::format("{}: {}\n", wordOf(school.school), school.reason);
+        text += fmt::format("{}: {}\n", wordOf(school.school), english(school.reason));
     }
     Json json{{"schools", schools}};
     if (q.fewest_pct) {
@@ -306,15 +308,15 @@ Expected<Output> intensityVerb(const std::vector<std::string>& model_files, cons
               {"plateau_pct", {verdict.best.plateau_low_pct, verdict.best.plateau_high_pct}},
               {"share_five_less", verdict.five_less},
               {"share_five_more", verdict.five_more},
-              {"reason", verdict.reason}};
-    std::string text = verdict.reason + "\n";
+              {"reason", english(verdict.reason)}};
+    std::string text = english(verdict.reason) + "\n";
     if (channels.size() > 1) {
         const auto mix = channelMix(names, channels, goal);
         json["channels"] = Json::array();
         for (std::size_t c = 0; c < names.size(); ++c)
             json["channels"].push_back({{"model", names[c]}, {"level_pct", mix.level_pct[c]}});
         json["mix_share_in_band"] = mix.share;
-        text += mix.reason + "\n";
+        text += english(mix.reason) + "\n";
     }
     return Output{json.dump(2), text};
 }

@@ -6,6 +6,7 @@
 #include <functional>
 #include <optional>
 
+#include "core/words/sentence.h"
 #include "verbs.h"
 
 namespace {
@@ -97,7 +98,7 @@ std::optional<Problem> takeGrid(Arguments& a) {
     const bool fine =
         std::sscanf(a.grid.c_str(), "%dx%d%n", &a.spacing.columns, &a.spacing.rows, &used) == 2 &&
         used == static_cast<int>(a.grid.size()) && a.spacing.columns > 0 && a.spacing.rows > 0;
-    return fine ? std::nullopt : std::optional(Problem{"--grid", "is NXxNY, such as 12x6"});
+    return fine ? std::nullopt : std::optional(Problem{"--grid", verbatim("is NXxNY, such as 12x6")});
 }
 
 int help(const std::string& verb) {
@@ -113,7 +114,7 @@ int help(const std::string& verb) {
 int answer(const Answer& work, bool json) {
     const auto output = work();
     if (!output) {
-        std::fprintf(stderr, "glumet-cli: %s\n", output.error().sentence().c_str());
+        std::fprintf(stderr, "glumet-cli: %s\n", english(output.error()).c_str());
         return 1;
     }
     std::fputs((json ? output->json + "\n" : output->text).c_str(), stdout);

@@ -12,6 +12,7 @@
 #include "core/plane/plane_statistics.h"
 #include "core/verdicts/height_schools.h"
 #include "core/verdicts/spill_limit.h"
+#include "core/words/sentence.h"
 #include "files.h"
 #include "formats/bench_json.h"
 #include "formats/model_json.h"
@@ -29,7 +30,8 @@ using Json = nlohmann::ordered_json;
 Problem firstOf(const std::string& file, const std::vector<Problem>& problems) {
     Problem first{file + (problems.front().where.empty() ? "" : ", " + problems.front().where),
                   problems.front().what};
-    if (problems.size() > 1) first.what += fmt::format(" (and {} more)", problems.size() - 1);
+    if (problems.size() > 1)
+        first.what = verbatim(fmt::format("{} (and {} more)", english(first.what), problems.size() - 1));
     return first;
 }
 
@@ -38,7 +40,7 @@ Expected<std::vector<ReadingRow>> rowsOfFile(const std::string& name) {
     if (!bytes) return tl::make_unexpected(bytes.error());
     auto table = readReadings(*bytes);
     if (!table.problems.empty()) return tl::make_unexpected(firstOf(name, table.problems));
-    if (table.rows.empty()) return problem(name, "holds no reading");
+    if (table.rows.empty()) return problem(name, verbatim("holds no reading"));
     return std::move(table.rows);
 }
 
@@ -161,7 +163,7 @@ Expected<bool> readInto(const std::string& name, const ImportQuestion& question,
         return problem(name + (bench.error().where.empty() ? "" : ", " + bench.error().where),
                        bench.error().what);
     if (!incoming.description.title.empty())
-        return problem(name, "is the second bench description; give one");
+        return problem(name, verbatim("is the second bench description; give one"));
     incoming.description = std::move(*bench);
     return true;
 }
@@ -180,8 +182,8 @@ Expected<Configuration> configurationFor(const Bench& bench, const std::string& 
         if (fixture.empty() || nameOf(bench, sweep.configuration.fixture) == fixture ||
             configurationName(bench, sweep.configuration) == fixture)
             return sweep.configuration;
-    return problem(
-        "", fixture.empty() ? "the project holds no run" : "no run has the fixture \"" + fixture + "\"");
+    return problem("", verbatim(fixture.empty() ? "the project holds no run"
+                                                : "no run has the fixture \"" + fixture + "\""));
 }
 
 }  // namespace
@@ -191,7 +193,7 @@ Expected<Band> bandFrom(const std::string& text) {
     const auto low = parseNumber(text.substr(0, colon));
     const auto high = colon == std::string::npos ? std::nullopt : parseNumber(text.substr(colon + 1));
     if (!low || !high || *low < 0.0 || *high < *low)
-        return problem("--band", "\"" + text + "\" is not LO:HI with 0 ≤ LO ≤ HI");
+        return problem("--band", verbatim("\"" + text + "\" is not LO:HI with 0 ≤ LO ≤ HI"));
     return Band{Ppfd(*low), Ppfd(*high)};
 }
 
@@ -259,9 +261,10 @@ Expected<bool> addClaim(Bench& bench, const std::string& file) {
 Expected<Output> height(const HeightQuestion& question) {
     HeightSchool asked{};
     if (!question.school.empty() && !readWord(question.school, asked))
-        return problem("--school",
-                       "\"" + question.school +
-                           "\" is not a school: spill-limit, flattest, band-fill, peak-cap, makers-range");
+        return problem(
+            "--school",
+            verbatim("\"" + question.school +
+                     "\" is not a school: spill-limit, flattest, band-fill, peak-cap, makers-range"));
     SchoolOptions options;
     options.spill.limit = question.limit_pct / 100.0;
     if (question.depth_mm) options.spill.depth = Millimetre(*question.depth_mm);
@@ -301,7 +304,7 @@ Expected<Output> importFiles(const ImportQuestion& question) {
     if (!project) return tl::make_unexpected(project.error());
     const auto report = (*project)->importBench(incoming.description, incoming.rows,
                                                 QFileInfo(path(question.files.front())).fileName());
-    if (!report) return problem(target, report.error().sentence());
+    if (!report) return problem(target, verbatim(english(report.error())));
     const Json json{{"project", target},
                     {"added", report->added},
                     {"already_there", report->already_there},
@@ -315,7 +318,7 @@ Expected<Output> exportProject(const std::string& source, const std::string& fol
     const auto project = Project::open(path(source));
     if (!project) return tl::make_unexpected(project.error());
     const QDir dir(path(folder));
-    if (!dir.mkpath(QStringLiteral("."))) return problem(folder, "the folder cannot be made");
+    if (!dir.mkpath(QStringLiteral("."))) return problem(folder, verbatim("the folder cannot be made"));
     const auto& bench = (*project)->bench();
     const auto rows = rowsOf(bench);
     if (const auto done = writeText(dir.filePath(QStringLiteral("readings.csv")), writeReadings(rows)); !done)
@@ -334,7 +337,7 @@ Expected<Output> publish(const PublishQuestion& question) {
     if (!configuration) return problem(question.project, configuration.error().what);
     const auto review = reviewOf(
         (*project)->bench(), {*configuration, unitFrom(question.unit), QString::fromStdString(question.day)});
-    if (!review) return problem(question.project, review.error().sentence());
+    if (!review) return problem(question.project, verbatim(english(review.error())));
     const auto files = publishTo(path(question.folder), *review);
     if (!files) return tl::make_unexpected(files.error());
     Json names = Json::array();

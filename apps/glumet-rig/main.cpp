@@ -11,6 +11,7 @@
 #include "core/meter/meter_correction.h"
 #include "core/simulation/demo_scenario.h"
 #include "core/simulation/practice.h"
+#include "core/words/sentence.h"
 #include "formats/readings_csv.h"
 #include "formats/scene_json.h"
 #include "servers.h"
@@ -21,12 +22,14 @@ using namespace glumet;  // one small program
 
 Expected<LightScene> sceneOfFile(const QString& name) {
     QFile file(name);
-    if (!file.open(QIODevice::ReadOnly)) return problem(name.toStdString(), file.errorString().toStdString());
+    if (!file.open(QIODevice::ReadOnly))
+        return problem(name.toStdString(), verbatim(file.errorString().toStdString()));
     const auto folder = QFileInfo(name).absolutePath();
     auto scene =
         readScene(file.readAll().toStdString(), [&](const std::string& beside) -> Expected<std::string> {
             QFile named(folder + QLatin1Char('/') + QString::fromStdString(beside));
-            if (!named.open(QIODevice::ReadOnly)) return problem(beside, named.errorString().toStdString());
+            if (!named.open(QIODevice::ReadOnly))
+                return problem(beside, verbatim(named.errorString().toStdString()));
             return named.readAll().toStdString();
         });
     if (!scene) return problem(name.toStdString() + ", " + scene.error().where, scene.error().what);
@@ -45,7 +48,7 @@ std::vector<Place> routeOver(const LightScene& scene) {
 }
 
 int fail(const Problem& problem) {
-    std::fprintf(stderr, "glumet-rig: %s\n", problem.sentence().c_str());
+    std::fprintf(stderr, "glumet-rig: %s\n", english(problem).c_str());
     return 1;
 }
 
@@ -53,7 +56,8 @@ int fail(const Problem& problem) {
 /// height is the scene's.
 int score(const QString& name, const LightScene& scene) {
     QFile file(name);
-    if (!file.open(QIODevice::ReadOnly)) return fail({name.toStdString(), file.errorString().toStdString()});
+    if (!file.open(QIODevice::ReadOnly))
+        return fail({name.toStdString(), verbatim(file.errorString().toStdString())});
     const auto table = readReadings(std::string_view(file.readAll().toStdString()));
     for (const auto& wrong : table.problems) fail(wrong);
     if (!table.problems.empty()) return 1;
@@ -61,7 +65,7 @@ int score(const QString& name, const LightScene& scene) {
     const Bench nothing;
     const auto bench = withRows(nothing, table.rows, merged);
     for (const auto& run : bench.runs)
-        std::printf("%s: %s\n", run.label.c_str(), scoreOf(run, scene, {}).sentence().c_str());
+        std::printf("%s: %s\n", run.label.c_str(), english(scoreOf(run, scene, {}).words()).c_str());
     return 0;
 }
 

@@ -29,7 +29,7 @@ Expected<Terminal> makeTerminal(std::vector<int>& descriptors) {
     int master = -1;
     int slave = -1;
     if (openpty(&master, &slave, name.data(), nullptr, nullptr) != 0)
-        return problem("pseudo-terminal", "cannot be opened");
+        return problem("pseudo-terminal", verbatim("cannot be opened"));
     termios settings{};
     tcgetattr(slave, &settings);
     cfmakeraw(&settings);
@@ -63,7 +63,7 @@ Servers::~Servers() {
 
 Expected<QString> Servers::listen(QTcpServer& server, quint16 port, const char* name) {
     if (!server.listen(QHostAddress::LocalHost, port))
-        return problem(fmt::format("{} port {}", name, port), server.errorString().toStdString());
+        return problem(fmt::format("{} port {}", name, port), verbatim(server.errorString().toStdString()));
     return QStringLiteral("%1 127.0.0.1 %2").arg(QLatin1String(name)).arg(server.serverPort());
 }
 
@@ -140,7 +140,8 @@ Expected<QString> Servers::serve(std::unique_ptr<QModbusServer> server, const QS
     map.insert(QModbusDataUnit::InputRegisters, {QModbusDataUnit::InputRegisters, 0, 4});
     server->setMap(map);
     server->setServerAddress(kUnit);
-    if (!server->connectDevice()) return problem(where.toStdString(), server->errorString().toStdString());
+    if (!server->connectDevice())
+        return problem(where.toStdString(), verbatim(server->errorString().toStdString()));
     modbus_.push_back(std::move(server));
     connect(&rig_, &Rig::line, this, &Servers::refreshRegisters, Qt::UniqueConnection);
     return where;

@@ -66,12 +66,13 @@ void upgrade(Json& json, int format) {
 
 Bench benchOf(Json json) {
     if (json.at("format").get<std::string>() != kName)
-        throw Fault{"format", "is not a Glumet bench description"};
+        throw Fault{"format", say(GLUMET_SAY("Core", "is not a Glumet bench description"))};
     Bench bench;
     Context context;
     context.bench = &bench;
     context.format = json.at("version").get<int>();
-    if (context.format > kBenchFormat) throw Fault{"version", "was written by a newer Glumet"};
+    if (context.format > kBenchFormat)
+        throw Fault{"version", say(GLUMET_SAY("Core", "was written by a newer Glumet"))};
     upgrade(json, context.format);
     bench.title = json.at("title").get<std::string>();
     described::read(json.at("method"), "method", bench.method, context);
@@ -108,11 +109,12 @@ Expected<Bench> readBench(std::string_view bytes) {
     } catch (const Fault& fault) {
         return problem(fault.key, fault.what);
     } catch (const nlohmann::json::parse_error& error) {
-        return problem("byte " + std::to_string(error.byte), "is not JSON");
+        return problem("byte " + std::to_string(error.byte), say(GLUMET_SAY("Core", "is not JSON")));
     } catch (const nlohmann::json::exception& error) {
         // "[json.exception.out_of_range.403] key 'x' not found": the part after the bracket is the sentence.
         const std::string text = error.what();
-        return problem("", text.substr(text.find("] ") == std::string::npos ? 0 : text.find("] ") + 2));
+        return problem("",
+                       verbatim(text.substr(text.find("] ") == std::string::npos ? 0 : text.find("] ") + 2)));
     }
 }
 

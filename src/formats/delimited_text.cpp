@@ -90,7 +90,7 @@ void onRow(int /*terminator*/, void* collector) { static_cast<Collector*>(collec
 Expected<std::vector<TextRow>> splitByCsv(const std::string& text, char delimiter) {
     csv_parser parser;
     if (csv_init(&parser, CSV_REPALL_NL | CSV_STRICT | CSV_STRICT_FINI) != 0)
-        return problem("", "out of memory");
+        return problem("", say(GLUMET_SAY("Core", "out of memory")));
     csv_set_delim(&parser, static_cast<unsigned char>(delimiter));
     Collector collector;
     const auto taken = csv_parse(&parser, text.data(), text.size(), onField, onRow, &collector);
@@ -98,7 +98,7 @@ Expected<std::vector<TextRow>> splitByCsv(const std::string& text, char delimite
     csv_free(&parser);
     if (!sound)
         return problem("line " + std::to_string(collector.line),
-                       "a quotation mark is opened or closed in the wrong place");
+                       say(GLUMET_SAY("Core", "a quotation mark is opened or closed in the wrong place")));
     return std::move(collector.rows);
 }
 
@@ -138,8 +138,9 @@ bool usesDecimalComma(const std::vector<TextRow>& rows) {
 
 Expected<DelimitedText> splitDelimited(std::string_view bytes) {
     if (bytes.size() > kLargestFile)
-        return problem("", "is larger than 64 MiB, which no table of readings is");
-    if (!isUtf8Text(bytes)) return problem("", "is not UTF-8 text; save it as CSV in UTF-8");
+        return problem("", say(GLUMET_SAY("Core", "is larger than 64 MiB, which no table of readings is")));
+    if (!isUtf8Text(bytes))
+        return problem("", say(GLUMET_SAY("Core", "is not UTF-8 text; save it as CSV in UTF-8")));
     DelimitedText out;
     out.delimiter = delimiterOf(bytes);
     auto rows = splitByCsv(normalised(bytes, out.delimiter), out.delimiter);

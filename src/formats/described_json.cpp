@@ -10,8 +10,8 @@ namespace {
 std::vector<double> ascendingAt(const Json& json, const char* key) {
     auto values = json.at(key).get<std::vector<double>>();
     for (std::size_t i = 1; i < values.size(); ++i)
-        if (!(values[i] > values[i - 1])) throw Fault{key, "does not ascend"};
-    if (values.empty()) throw Fault{key, "is empty"};
+        if (!(values[i] > values[i - 1])) throw Fault{key, say(GLUMET_SAY("Core", "does not ascend"))};
+    if (values.empty()) throw Fault{key, say(GLUMET_SAY("Core", "is empty"))};
     return values;
 }
 
@@ -38,13 +38,13 @@ Id idNamed(const std::vector<T>& items, const std::string& name, const char* key
     if (name.empty()) return 0;
     for (const auto& item : items)
         if (item.name == name) return item.id;
-    throw Fault{key, "\"" + name.substr(0, 40) + "\" is not described in the file"};
+    throw Fault{key, say(GLUMET_SAY("Core", "\"{}\" is not described in the file"), name.substr(0, 40))};
 }
 
 }  // namespace
 
 double numberOf(const Json& json, const char* key) {
-    if (!json.is_number()) throw Fault{key, "must be a number"};
+    if (!json.is_number()) throw Fault{key, say(GLUMET_SAY("Core", "must be a number"))};
     return json.get<double>();
 }
 
@@ -62,7 +62,7 @@ Grid gridOf(const Json& json) {
     const auto cellOf = [&](const Json& entry) {
         const Cell cell{entry.at(0).get<int>(), entry.at(1).get<int>()};
         if (cell.column < 0 || cell.column >= grid.columns() || cell.row < 0 || cell.row >= grid.rows())
-            throw Fault{"grid", "names a cell that is not in it"};
+            throw Fault{"grid", say(GLUMET_SAY("Core", "names a cell that is not in it"))};
         return cell;
     };
     for (const auto& entry : listAt(json, "left_out")) grid.left_out.push_back(cellOf(entry));
@@ -105,7 +105,7 @@ Beam beamOf(const Json& json) {
     if (!beam && json.is_object() && json.contains("values")) {
         const auto values = json.at("values").get<std::vector<double>>();
         const auto kind = json.at("kind").get<std::string>();
-        if (values.empty()) throw Fault{"beam", "is empty"};
+        if (values.empty()) throw Fault{"beam", say(GLUMET_SAY("Core", "is empty"))};
         beam = kind == "half_angle" ? Beam::halfAngle(values.front())
                : kind == "cosine_power"
                    ? Beam::cosinePower(values.front())

@@ -17,7 +17,7 @@ using Json = nlohmann::ordered_json;
 /// Thrown while reading; caught at the border of each format.
 struct Fault {
     std::string key;
-    std::string what;
+    Words what;
 };
 
 /// What references are looked up in, and which format the JSON is of.
@@ -93,7 +93,8 @@ void checkRange(const Entity& entity, const Part& part) {
     using Value = ValueOf<Entity, Part>;
     const auto check = [&](double value) {
         if (part.holds(value)) return;
-        throw Fault{part.key, value > part.most ? "is above its greatest value" : "is below its least value"};
+        throw Fault{part.key, value > part.most ? say(GLUMET_SAY("Core", "is above its greatest value"))
+                                                : say(GLUMET_SAY("Core", "is below its least value"))};
     };
     const auto& value = part.access(entity);
     if constexpr (kIsQuantity<Value>)
@@ -195,13 +196,14 @@ void read(const Json& in, const char* key, T& value, Context& context) {
         }
     } else if constexpr (kIsVector<T>) {
         value.clear();
-        if (!in.is_array()) throw Fault{key, "is not a list"};
+        if (!in.is_array()) throw Fault{key, say(GLUMET_SAY("Core", "is not a list"))};
         for (const auto& item : in) read(item, key, value.emplace_back(), context);
     } else if constexpr (kIsQuantity<T>) {
         value = T(numberOf(in, key));
     } else if constexpr (Worded<T>) {
         const auto word = in.get<std::string>();
-        if (!readWord(word, value)) throw Fault{key, "\"" + word.substr(0, 40) + "\" is not known"};
+        if (!readWord(word, value))
+            throw Fault{key, say(GLUMET_SAY("Core", "\"{}\" is not known"), word.substr(0, 40))};
     } else if constexpr (Spelled<T>) {
         value = T::of(in.get<std::string>());
     } else if constexpr (std::is_same_v<T, std::array<Wall, 4>>) {
@@ -214,7 +216,7 @@ void read(const Json& in, const char* key, T& value, Context& context) {
         value = numberOf(in, key);
     } else if constexpr (std::is_same_v<T, int>) {
         const double number = numberOf(in, key);
-        if (std::abs(number) > 1e9) throw Fault{key, "is too large"};
+        if (std::abs(number) > 1e9) throw Fault{key, say(GLUMET_SAY("Core", "is too large"))};
         value = static_cast<int>(number);
     } else {
         value = in.get<T>();

@@ -20,7 +20,7 @@ constexpr double kAngleSlack = 1e-6;
 struct Fault {
     Problem problem;
 };
-[[noreturn]] void fail(std::size_t line, std::string what) {
+[[noreturn]] void fail(std::size_t line, Words what) {
     throw Fault{Problem{fmt::format("line {}", line), std::move(what)}};
 }
 
@@ -43,20 +43,21 @@ class Source {
         rest_ = end == std::string_view::npos ? std::string_view{} : rest_.substr(end + 1);
         return trimmed(text);
     }
-    double number(const char* what) {
+    double number(const Words& what) {
         while (line_.empty()) {
             const auto next = line();
-            if (!next) fail(number_, fmt::format("the file ends before {}", what));
+            if (!next) fail(number_, say(GLUMET_SAY("Core", "the file ends before {}"), what));
             line_ = *next;
         }
         const auto end = line_.find_first_of(" \t,");
         const auto word = line_.substr(0, end);
         line_ = end == std::string_view::npos ? std::string_view{} : trimmed(line_.substr(end + 1));
         double value = 0.0;
-        const auto digits = word.starts_with('+') ? word.substr(1) : word;
+        const auto digits = word.starts_with('+') ? std::string(word.substr(1)) : word;
         const auto [stop, error] = std::from_chars(digits.data(), digits.data() + digits.size(), value);
         if (error != std::errc{} || stop != digits.data() + digits.size() || !std::isfinite(value))
-            fail(number_, fmt::format("\"{}\" stands where {} should", word.substr(0, 20), what));
+            fail(number_, say(GLUMET_SAY("Core", "\"{}\" stands where {} should"),
+                              std::string(word.substr(0, 20)), what));
         return value;
     }
     std::size_t lineNumber() const { return number_; }
@@ -73,66 +74,75 @@ struct Header {
     int horizontal = 0;
 };
 
-int wholeNumber(Source& source, const char* what, double least, double most) {
+int wholeNumber(Source& source, const Words& what, double least, double most) {
     const double value = source.number(what);
     if (!(value >= least && value <= most) || value != std::floor(value))
-        fail(source.lineNumber(),
-             fmt::format("{} must be a whole number from {:g} to {:g}, is {:g}", what, least, most, value));
+        fail(source.lineNumber(), say(GLUMET_SAY("Core", "{} must be a whole number from {} to {}, is {}"),
+                                      what, Figure{least}, Figure{most}, Figure{value}));
     return static_cast<int>(value);
 }
 
 void readRevision(Source& source) {
     const auto first = source.line();
-    if (!first) fail(1, "the file is empty");
+    if (!first) fail(1, say(GLUMET_SAY("Core", "the file is empty")));
     if (*first == "IESNA:LM-63-2002" || *first == "IES:LM-63-2019") return;
-    if (first->starts_with("IES")) fail(1, fmt::format("revision \"{}\" is not read", first->substr(0, 40)));
-    fail(1, "this is not an LM-63-2002 or LM-63-2019 file");
+    if (first->starts_with("IES"))
+        fail(1, say(GLUMET_SAY("Core", "revision \"{}\" is not read"), std::string(first->substr(0, 40))));
+    fail(1, say(GLUMET_SAY("Core", "this is not an LM-63-2002 or LM-63-2019 file")));
 }
 
 void readKeywords(Source& source, Photometry& out) {
     while (const auto line = source.line()) {
         if (line->starts_with("TILT=")) {
             if (*line != "TILT=NONE")
-                fail(source.lineNumber(), fmt::format("{} is not read, only TILT=NONE", line->substr(0, 40)));
+                fail(source.lineNumber(), say(GLUMET_SAY("Core", "{} is not read, only TILT=NONE"),
+                                              std::string(line->substr(0, 40))));
             return;
         }
         const auto end = line->find(']');
         if (!line->starts_with('[') || end == std::string_view::npos)
-            fail(source.lineNumber(), "a keyword in square brackets or TILT= is expected");
-        if (line->substr(0, end + 1) == "[LUMINAIRE]") out.name = trimmed(line->substr(end + 1));
+            fail(source.lineNumber(),
+                 say(GLUMET_SAY("Core", "a keyword in square brackets or TILT= is expected")));
+        if (std::string(line->substr(0, end + 1)) == "[LUMINAIRE]")
+            out.name = trimmed(std::string(line->substr(end + 1)));
     }
-    fail(source.lineNumber(), "the file ends before TILT=");
+    fail(source.lineNumber(), say(GLUMET_SAY("Core", "the file ends before TILT=")));
 }
 
 Header readHeader(Source& source, Photometry& out) {
     Header header;
-    source.number("the number of lamps");
-    source.number("the lumens per lamp");
-    header.candela_factor = source.number("the candela multiplier");
-    header.vertical = wholeNumber(source, "the number of vertical angles", 2, kMostAngles);
-    header.horizontal = wholeNumber(source, "the number of horizontal angles", 1, kMostAngles);
-    const int type = wholeNumber(source, "the photometric type", 1, 3);
+    source.number(say(GLUMET_SAY("Core", "the number of lamps")));
+    source.number(say(GLUMET_SAY("Core", "the lumens per lamp")));
+    header.candela_factor = source.number(say(GLUMET_SAY("Core", "the candela multiplier")));
+    header.vertical =
+        wholeNumber(source, say(GLUMET_SAY("Core", "the number of vertical angles")), 2, kMostAngles);
+    header.horizontal =
+        wholeNumber(source, say(GLUMET_SAY("Core", "the number of horizontal angles")), 1, kMostAngles);
+    const int type = wholeNumber(source, say(GLUMET_SAY("Core", "the photometric type")), 1, 3);
     if (type != 1)
         fail(source.lineNumber(),
-             fmt::format("photometric type {} is not read, only type C", type == 2 ? 'B' : 'A'));
-    const double unit = wholeNumber(source, "the unit of length", 1, 2) == 1 ? kFootMm : 1000.0;
+             say(GLUMET_SAY("Core", "photometric type {} is not read, only type C"), type == 2 ? "B" : "A"));
+    const double unit =
+        wholeNumber(source, say(GLUMET_SAY("Core", "the unit of length")), 1, 2) == 1 ? kFootMm : 1000.0;
     // Negative sizes stand for round openings: their magnitude is the diameter.
-    out.width_mm = std::abs(source.number("the width of the opening")) * unit;
-    out.length_mm = std::abs(source.number("the length of the opening")) * unit;
-    source.number("the height of the opening");
-    header.candela_factor *= source.number("the ballast factor");
-    source.number("the file generation type");  // once the ballast-lamp factor; neither shapes a beam
-    out.watt = source.number("the input watts");
-    if (!(header.candela_factor > 0.0)) fail(source.lineNumber(), "the multiplier must be above 0");
+    out.width_mm = std::abs(source.number(say(GLUMET_SAY("Core", "the width of the opening")))) * unit;
+    out.length_mm = std::abs(source.number(say(GLUMET_SAY("Core", "the length of the opening")))) * unit;
+    source.number(say(GLUMET_SAY("Core", "the height of the opening")));
+    header.candela_factor *= source.number(say(GLUMET_SAY("Core", "the ballast factor")));
+    source.number(say(GLUMET_SAY(
+        "Core", "the file generation type")));  // once the ballast-lamp factor; neither shapes a beam
+    out.watt = source.number(say(GLUMET_SAY("Core", "the input watts")));
+    if (!(header.candela_factor > 0.0))
+        fail(source.lineNumber(), say(GLUMET_SAY("Core", "the multiplier must be above 0")));
     return header;
 }
 
-std::vector<double> readAngles(Source& source, int count, const char* what) {
+std::vector<double> readAngles(Source& source, int count, const Words& what) {
     std::vector<double> angles;
     for (int i = 0; i < count; ++i) {
         angles.push_back(source.number(what));
         if (i > 0 && angles[angles.size() - 2] >= angles.back())
-            fail(source.lineNumber(), fmt::format("{}s must ascend", what));
+            fail(source.lineNumber(), say(GLUMET_SAY("Core", "{}s must ascend"), what));
     }
     return angles;
 }
@@ -142,9 +152,11 @@ bool near(double a, double b) { return std::abs(a - b) < kAngleSlack; }
 void checkVertical(const std::vector<double>& angles, std::size_t line) {
     const double first = angles.front();
     const double last = angles.back();
-    if (near(first, 90.0)) fail(line, "the luminaire shines upward only: there is no light for a tank");
+    if (near(first, 90.0))
+        fail(line, say(GLUMET_SAY("Core", "the luminaire shines upward only: there is no light for a tank")));
     if (!near(first, 0.0) || !(near(last, 90.0) || near(last, 180.0)))
-        fail(line, fmt::format("vertical angles {:g}…{:g} are not those of type C", first, last));
+        fail(line, say(GLUMET_SAY("Core", "vertical angles {}…{} are not those of type C"), Figure{first},
+                       Figure{last}));
 }
 
 void checkHorizontal(const std::vector<double>& angles, std::size_t line) {
@@ -153,8 +165,8 @@ void checkHorizontal(const std::vector<double>& angles, std::size_t line) {
     const bool from_zero = near(first, 0.0) &&
                            (angles.size() == 1 || near(last, 90.0) || near(last, 180.0) || near(last, 360.0));
     if (!from_zero && !(near(first, 90.0) && near(last, 270.0)))
-        fail(line,
-             fmt::format("horizontal angles {:g}…{:g} are not those of a symmetry of type C", first, last));
+        fail(line, say(GLUMET_SAY("Core", "horizontal angles {}…{} are not those of a symmetry of type C"),
+                       Figure{first}, Figure{last}));
 }
 
 /// Half the way to the neighbours; a whole turn counts its first plane, which is also its last, once in all.
@@ -177,9 +189,10 @@ struct Distribution {
 
 Distribution readCandela(Source& source, const Header& header) {
     Distribution out;
-    out.vertical = readAngles(source, header.vertical, "a vertical angle");
+    out.vertical = readAngles(source, header.vertical, say(GLUMET_SAY("Core", "a vertical angle")));
     checkVertical(out.vertical, source.lineNumber());
-    const auto horizontal = readAngles(source, header.horizontal, "a horizontal angle");
+    const auto horizontal =
+        readAngles(source, header.horizontal, say(GLUMET_SAY("Core", "a horizontal angle")));
     checkHorizontal(horizontal, source.lineNumber());
     const auto weights = planeWeights(horizontal);
     std::vector<std::vector<double>> planes;
@@ -188,14 +201,15 @@ Distribution readCandela(Source& source, const Header& header) {
     for (const double weight : weights) {
         auto& plane = planes.emplace_back();
         for (double& mean : out.mean) {
-            const double value = source.number("a candela value");
-            if (value < 0.0) fail(source.lineNumber(), "candela values must be 0 or more");
+            const double value = source.number(say(GLUMET_SAY("Core", "a candela value")));
+            if (value < 0.0)
+                fail(source.lineNumber(), say(GLUMET_SAY("Core", "candela values must be 0 or more")));
             plane.push_back(value);
             mean += weight * value;
             peak = std::max(peak, value);
         }
     }
-    if (!(peak > 0.0)) fail(source.lineNumber(), "the file carries no light");
+    if (!(peak > 0.0)) fail(source.lineNumber(), say(GLUMET_SAY("Core", "the file carries no light")));
     for (const auto& plane : planes)
         for (std::size_t i = 0; i < plane.size(); ++i)
             out.unevenness = std::max(out.unevenness, std::abs(plane[i] - out.mean[i]) / peak);
@@ -228,7 +242,7 @@ void keepDownward(const Distribution& d, std::size_t line, Photometry& out) {
         relative.push_back(d.mean[i - 1] + share * (d.mean[i] - d.mean[i - 1]));
     }
     auto beam = Beam::table(std::move(theta), std::move(relative));
-    if (!beam) fail(line, "below the horizontal: " + beam.error().what);
+    if (!beam) fail(line, say(GLUMET_SAY("Core", "below the horizontal: {}"), beam.error().what));
     out.beam = std::move(*beam);
     const double down = fluxBetween(d, 0.0, 90.0);
     const double up = fluxBetween(d, 90.0, 180.0);
@@ -239,9 +253,10 @@ void keepDownward(const Distribution& d, std::size_t line, Photometry& out) {
 
 Expected<Photometry> readLm63(std::string_view bytes) {
     if (bytes.size() > kMostBytes)
-        return problem("",
-                       fmt::format("the file has {} bytes, at most {} are read", bytes.size(), kMostBytes));
-    if (bytes.find('\0') != std::string_view::npos) return problem("", "the file is binary, not LM-63 text");
+        return problem("", say(GLUMET_SAY("Core", "the file has {} bytes, at most {} are read"),
+                               countOf(bytes.size()), countOf(kMostBytes)));
+    if (bytes.find('\0') != std::string_view::npos)
+        return problem("", say(GLUMET_SAY("Core", "the file is binary, not LM-63 text")));
     try {
         Photometry out{*Beam::cosinePower(1.0), {}};
         Source source(bytes);

@@ -22,9 +22,9 @@ Expected<std::vector<SurveyMethod>> readMethods(std::string_view bytes) {
     try {
         const auto json = Json::parse(bytes);
         if (json.at("format").get<std::string>() != kFormat)
-            return problem("format", "is not a list of methods");
+            return problem("format", say(GLUMET_SAY("Core", "is not a list of methods")));
         if (json.at("version").get<int>() > kVersion)
-            return problem("version", "was written by a newer Glumet");
+            return problem("version", say(GLUMET_SAY("Core", "was written by a newer Glumet")));
         for (const auto& item : json.at("methods")) {
             described::Context context;
             described::read(item, "methods", methods.emplace_back(), context);
@@ -34,7 +34,8 @@ Expected<std::vector<SurveyMethod>> readMethods(std::string_view bytes) {
     } catch (const described::Fault& fault) {
         return problem("method " + std::to_string(methods.size()) + ", " + fault.key, fault.what);
     } catch (const nlohmann::json::exception&) {
-        return problem("method " + std::to_string(methods.size()), "is not understood");
+        return problem("method " + std::to_string(methods.size()),
+                       say(GLUMET_SAY("Core", "is not understood")));
     }
     return methods;
 }

@@ -14,7 +14,7 @@ constexpr int kVersion = 1;
 Problem problemOf(const nlohmann::json::exception& error) {
     const std::string text = error.what();
     const auto end = text.find("] ");
-    return {"", text.substr(end == std::string::npos ? 0 : end + 2)};
+    return {"", verbatim(text.substr(end == std::string::npos ? 0 : end + 2))};
 }
 
 double optionalNumber(const Json& json, const char* key, double otherwise) {
@@ -34,18 +34,20 @@ std::vector<ModelEmitter> emittersOf(const Json& list) {
 }
 
 std::optional<Problem> wrongWithModel(const LightModel& model) {
-    if (model.emitters.empty()) return Problem{"emitters", "are missing"};
+    if (model.emitters.empty()) return Problem{"emitters", say(GLUMET_SAY("Core", "are missing"))};
     for (const auto& e : model.emitters)
         if (!std::isfinite(e.share) || e.share < 0.0)
-            return Problem{"emitters", "need a share of 0 or more each"};
+            return Problem{"emitters", say(GLUMET_SAY("Core", "need a share of 0 or more each"))};
     double sum = 0.0;
     for (const double value : model.beam) {
-        if (!(value >= 0.0) || !std::isfinite(value)) return Problem{"beam", "needs values of 0 or more"};
+        if (!(value >= 0.0) || !std::isfinite(value))
+            return Problem{"beam", say(GLUMET_SAY("Core", "needs values of 0 or more"))};
         sum += value;
     }
-    if (sum <= 0.0) return Problem{"beam", "carries no light"};
+    if (sum <= 0.0) return Problem{"beam", say(GLUMET_SAY("Core", "carries no light"))};
     constexpr auto kSize = static_cast<std::size_t>(LightModel::kParameters);
-    if (model.covariance.size() != kSize * kSize) return Problem{"covariance", "has the wrong size"};
+    if (model.covariance.size() != kSize * kSize)
+        return Problem{"covariance", say(GLUMET_SAY("Core", "has the wrong size"))};
     return std::nullopt;
 }
 
@@ -78,11 +80,11 @@ Expected<LightModel> readModel(std::string_view bytes) {
     try {
         const auto json = Json::parse(bytes);
         if (json.at("format").get<std::string>() != kFormat)
-            return problem("format", "is not a Glumet light model");
+            return problem("format", say(GLUMET_SAY("Core", "is not a Glumet light model")));
         if (json.at("version").get<int>() > kVersion)
-            return problem("version", "was written by a newer Glumet");
+            return problem("version", say(GLUMET_SAY("Core", "was written by a newer Glumet")));
         if (json.at("basis").at("intervals").get<int>() != BeamBasis::kIntervals)
-            return problem("basis", "has another number of intervals");
+            return problem("basis", say(GLUMET_SAY("Core", "has another number of intervals")));
         LightModel m;
         m.fixture = json.at("fixture").get<std::string>();
         m.configuration = json.at("configuration").get<std::string>();
@@ -93,7 +95,8 @@ Expected<LightModel> readModel(std::string_view bytes) {
         m.relative_residual = json.at("relative_residual").get<double>();
         m.emitters = emittersOf(json.at("emitters"));
         const auto beam = json.at("beam_umol_s_sr").get<std::vector<double>>();
-        if (beam.size() != m.beam.size()) return problem("beam_umol_s_sr", "has the wrong size");
+        if (beam.size() != m.beam.size())
+            return problem("beam_umol_s_sr", say(GLUMET_SAY("Core", "has the wrong size")));
         std::copy(beam.begin(), beam.end(), m.beam.begin());
         m.covariance = json.at("covariance").get<std::vector<double>>();
         if (const auto wrong = wrongWithModel(m)) return tl::make_unexpected(*wrong);
@@ -113,7 +116,8 @@ Expected<ModelScene> readModelScene(std::string_view bytes, const OpenNamed& ope
             auto& fixture = fixtures[i];
             if (!fixture.contains("use")) continue;
             if (fixture.at("use").get<std::string>() != "model")
-                return problem("fixtures[" + std::to_string(i) + "].use", "knows only \"model\"");
+                return problem("fixtures[" + std::to_string(i) + "].use",
+                               say(GLUMET_SAY("Core", "knows only \"model\"")));
             fixture.erase("use");
             fixture["emitters"] = Json::parse(
                 R"([{"dx_mm":0,"dy_mm":0,"flux_umol_s":1,"beam":{"kind":"cosine_power","m":1}}])");
@@ -147,7 +151,7 @@ Expected<LightScene> readTank(std::string_view bytes) {
         return tl::make_unexpected(problemOf(error));
     }
     auto file = readScene(words, [](const std::string& name) -> Expected<std::string> {
-        return problem(name, "is not part of a tank");
+        return problem(name, say(GLUMET_SAY("Core", "is not part of a tank")));
     });
     if (!file) return tl::make_unexpected(file.error());
     file->scene.fixtures.clear();
@@ -169,7 +173,8 @@ Expected<FixtureFile> readFixtureFile(std::string_view bytes) {
         f.emitters.pitch_y = Millimetre(optionalNumber(json, "emitter_pitch_y_mm", 0.0));
         f.emitters.size = Millimetre(optionalNumber(json, "emitter_size_mm", 0.0));
         if (f.emitters.columns < 1 || f.emitters.rows < 1 || f.emitters.columns * f.emitters.rows > 4000)
-            return problem("emitter_columns", "times emitter_rows must lie between 1 and 4000");
+            return problem("emitter_columns",
+                           say(GLUMET_SAY("Core", "times emitter_rows must lie between 1 and 4000")));
         if (const double watt = optionalNumber(json, "rated_power_w", 0.0); watt > 0.0)
             f.rated_power = Watt(watt);
         if (const double low = optionalNumber(json, "claimed_height_low_mm", 0.0); low > 0.0) {

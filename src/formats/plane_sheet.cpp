@@ -135,7 +135,7 @@ std::string joined(const std::vector<std::string>& cells) {
 /// A line as numbers: a leading label is skipped, empty cells at the end too.
 struct NumberLine {
     std::vector<double> values;
-    std::vector<std::string> faults;
+    std::vector<Words> faults;
     bool is_numbers = false;
 };
 
@@ -152,11 +152,12 @@ NumberLine numbersOf(const DelimitedText& text, const TextRow& row) {
     for (std::size_t i = 0; i < cells.size(); ++i) {
         const auto number = cellNumber(text, cells[i]);
         if (!number)
-            line.faults.push_back(cells[i].empty() ? fmt::format("value {} is empty", i + 1)
-                                                   : fmt::format("value {}, \"{}\", is not a number", i + 1,
-                                                                 cells[i].substr(0, 40)));
+            line.faults.push_back(cells[i].empty()
+                                      ? say(GLUMET_SAY("Core", "value {} is empty"), countOf(i + 1))
+                                      : say(GLUMET_SAY("Core", "value {}, \"{}\", is not a number"),
+                                            countOf(i + 1), cells[i].substr(0, 40)));
         else if (*number < 0.0)
-            line.faults.push_back(fmt::format("value {} is negative", i + 1));
+            line.faults.push_back(say(GLUMET_SAY("Core", "value {} is negative"), countOf(i + 1)));
         line.values.push_back(number.value_or(0.0));
     }
     return line;
@@ -179,7 +180,8 @@ class SheetReader {
             }
             last_line_ = row.line;
         }
-        if (sheet_.blocks.empty()) sheet_.problems.push_back({"", "holds no block of numbers"});
+        if (sheet_.blocks.empty())
+            sheet_.problems.push_back({"", say(GLUMET_SAY("Core", "holds no block of numbers"))});
         return std::move(sheet_);
     }
 
@@ -191,8 +193,9 @@ class SheetReader {
         const auto where = fmt::format("line {}", line);
         for (const auto& fault : numbers.faults) sheet_.problems.push_back({where, fault});
         if (!block.rows.empty() && numbers.values.size() != block.rows.front().size())
-            sheet_.problems.push_back({where, fmt::format("has {} values, the line above has {}",
-                                                          numbers.values.size(), block.rows.front().size())});
+            sheet_.problems.push_back(
+                {where, say(GLUMET_SAY("Core", "has {} values, the line above has {}"),
+                            countOf(numbers.values.size()), countOf(block.rows.front().size()))});
         block.rows.push_back(numbers.values);
     }
 
@@ -225,12 +228,14 @@ bool positive(std::optional<Millimetre> length) { return length && length->value
 void checkBlock(const SheetBlock& block, const SheetAnswers& answers, std::vector<Problem>& missing) {
     const auto where = fmt::format("block at line {}", block.line);
     const auto height = block.height ? block.height : answers.height;
-    if (!height) missing.push_back({where, "the mounting height is missing"});
-    if (height && height->value() <= 0.0) missing.push_back({where, "the mounting height must be above 0"});
+    if (!height) missing.push_back({where, say(GLUMET_SAY("Core", "the mounting height is missing"))});
+    if (height && height->value() <= 0.0)
+        missing.push_back({where, say(GLUMET_SAY("Core", "the mounting height must be above 0"))});
     if (!positive(pitchOf(answers.pitch_x, answers.length, block.rows.front().size())) ||
         !positive(pitchOf(answers.pitch_y, answers.width, block.rows.size())))
-        missing.push_back({where, "the distance between the points is missing"});
-    if (!block.depth && !answers.depth) missing.push_back({where, "the depth is missing"});
+        missing.push_back({where, say(GLUMET_SAY("Core", "the distance between the points is missing"))});
+    if (!block.depth && !answers.depth)
+        missing.push_back({where, say(GLUMET_SAY("Core", "the depth is missing"))});
 }
 
 void addBlock(const SheetBlock& block, const SheetAnswers& answers, std::vector<ReadingRow>& rows) {
@@ -261,8 +266,8 @@ PlaneSheet readPlaneSheet(const DelimitedText& text, LengthUnit assumed) {
 
 Checked<std::vector<ReadingRow>> rowsOfSheet(const PlaneSheet& sheet, const SheetAnswers& answers) {
     std::vector<Problem> missing = sheet.problems;
-    if (answers.run.empty()) missing.push_back({"", "the run needs a name"});
-    if (answers.fixture.empty()) missing.push_back({"", "the fixture needs a name"});
+    if (answers.run.empty()) missing.push_back({"", say(GLUMET_SAY("Core", "the run needs a name"))});
+    if (answers.fixture.empty()) missing.push_back({"", say(GLUMET_SAY("Core", "the fixture needs a name"))});
     for (const auto& block : sheet.blocks) checkBlock(block, answers, missing);
     if (!missing.empty()) return tl::make_unexpected(missing);
     std::vector<ReadingRow> rows;

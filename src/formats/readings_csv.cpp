@@ -84,15 +84,16 @@ class RowReader {
         if (cell.empty()) return std::nullopt;
         const auto number = cellNumber(text_, cell);
         if (!number) {
-            blame(column.key, fmt::format("\"{}\" is not a number", cell.substr(0, 40)));
+            blame(column.key, say(GLUMET_SAY("Core", "\"{}\" is not a number"), cell.substr(0, 40)));
             return std::nullopt;
         }
         if (column.holds(*number)) return number;
         if (*number > column.most)
-            blame(column.key, fmt::format("{} is above {}", cell, column.most));
+            blame(column.key, say(GLUMET_SAY("Core", "{} is above {}"), cell, Figure{column.most}));
         else
-            blame(column.key, column.above ? fmt::format("must be above {}", column.least)
-                                           : fmt::format("{} is below {}", cell, column.least));
+            blame(column.key, column.above
+                                  ? say(GLUMET_SAY("Core", "must be above {}"), Figure{column.least})
+                                  : say(GLUMET_SAY("Core", "{} is below {}"), cell, Figure{column.least}));
         return std::nullopt;
     }
 
@@ -106,20 +107,22 @@ class RowReader {
             value = Value::of(word(column.key));
         } else if constexpr (Worded<Value>) {
             const auto cell = word(column.key);
-            if (!cell.empty() && !readWord(cell, value)) blame(column.key, "must be " + wordList(value));
+            if (!cell.empty() && !readWord(cell, value))
+                blame(column.key, say(GLUMET_SAY("Core", "must be {}"), wordList(value)));
         } else if constexpr (std::is_same_v<Value, int>) {
             const auto whole = number(column);
-            if (whole && *whole != std::floor(*whole)) return blame(column.key, "is not a whole number");
+            if (whole && *whole != std::floor(*whole))
+                return blame(column.key, say(GLUMET_SAY("Core", "is not a whole number")));
             if (whole) value = static_cast<int>(*whole);
         } else if constexpr (requires { value.reset(); }) {
             if (const auto found = number(column)) value = typename Value::value_type(*found);
         } else {
-            if (word(column.key).empty()) return blame(column.key, "is empty");
+            if (word(column.key).empty()) return blame(column.key, say(GLUMET_SAY("Core", "is empty")));
             value = Value(number(column).value_or(0.0));
         }
     }
 
-    void blame(const std::string& column, std::string what) {
+    void blame(const std::string& column, Words what) {
         problems_.push_back({fmt::format("line {}, {}", row_.line, column), std::move(what)});
     }
 
@@ -144,12 +147,14 @@ void readSuperseded(Reading& reading) {
 ReadingRow readRow(RowReader& in) {
     ReadingRow row;
     forEachCell([&](const auto& column) { in.read(column, row); });
-    if (row.run.label.empty()) in.blame("run", "is empty");
-    if (row.fixture.empty()) in.blame("fixture", "is empty");
+    if (row.run.label.empty()) in.blame("run", say(GLUMET_SAY("Core", "is empty")));
+    if (row.fixture.empty()) in.blame("fixture", say(GLUMET_SAY("Core", "is empty")));
     auto& reading = row.reading;
     readSuperseded(reading);
-    if (reading.min && *reading.min > reading.mean) in.blame("ppfd_min", "is above ppfd");
-    if (reading.max && *reading.max < reading.mean) in.blame("ppfd_max", "is below ppfd");
+    if (reading.min && *reading.min > reading.mean)
+        in.blame("ppfd_min", say(GLUMET_SAY("Core", "is above ppfd")));
+    if (reading.max && *reading.max < reading.mean)
+        in.blame("ppfd_max", say(GLUMET_SAY("Core", "is below ppfd")));
     return row;
 }
 
@@ -157,10 +162,12 @@ std::optional<Problem> columnProblem(const TextRow& header) {
     std::set<std::string> seen;
     for (const auto& name : header.cells)
         if (!name.empty() && !seen.insert(name).second)
-            return Problem{fmt::format("line {}", header.line), fmt::format("column {} stands twice", name)};
+            return Problem{fmt::format("line {}", header.line),
+                           say(GLUMET_SAY("Core", "column {} stands twice"), name)};
     for (const auto* name : kRequired)
         if (!seen.contains(name))
-            return Problem{fmt::format("line {}", header.line), fmt::format("column {} is missing", name)};
+            return Problem{fmt::format("line {}", header.line),
+                           say(GLUMET_SAY("Core", "column {} is missing"), name)};
     return std::nullopt;
 }
 
@@ -240,7 +247,7 @@ ReadingTable readReadings(const DelimitedText& text) {
     table.delimiter = text.delimiter;
     table.decimal_comma = text.decimal_comma;
     if (text.rows.empty()) {
-        table.problems.push_back({"line 1", "the file is empty"});
+        table.problems.push_back({"line 1", say(GLUMET_SAY("Core", "the file is empty"))});
         return table;
     }
     const auto& header = text.rows.front();
@@ -257,9 +264,9 @@ ReadingTable readReadings(const DelimitedText& text) {
     for (std::size_t i = 1; i < text.rows.size(); ++i) {
         const auto& cells = text.rows[i];
         if (cells.cells.size() != header.cells.size()) {
-            table.problems.push_back(
-                {fmt::format("line {}", cells.line),
-                 fmt::format("has {} fields, the header has {}", cells.cells.size(), header.cells.size())});
+            table.problems.push_back({fmt::format("line {}", cells.line),
+                                      say(GLUMET_SAY("Core", "has {} fields, the header has {}"),
+                                          countOf(cells.cells.size()), countOf(header.cells.size()))});
             continue;
         }
         RowReader in(text, columns, cells);

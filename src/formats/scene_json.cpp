@@ -7,6 +7,7 @@
 #include <nlohmann/json.hpp>
 
 #include "core/bench/grid.h"
+#include "core/words/sentence.h"
 #include "formats/beam_json.h"
 #include "formats/lm63.h"
 
@@ -23,9 +24,7 @@ constexpr std::array kSideWords{"left", "right", "front", "back"};
 struct Fault {
     Problem problem;
 };
-[[noreturn]] void fail(const std::string& key, std::string what) {
-    throw Fault{Problem{key, std::move(what)}};
-}
+[[noreturn]] void fail(const std::string& key, Words what) { throw Fault{Problem{key, std::move(what)}}; }
 
 /// A JSON value with the path that leads to it.
 class Node {
@@ -40,11 +39,11 @@ class Node {
     Node at(const char* key) const {
         requireObject();
         const auto found = json_->find(key);
-        if (found == json_->end()) fail(join(key), "is missing");
+        if (found == json_->end()) fail(join(key), say(GLUMET_SAY("Core", "is missing")));
         return {*found, join(key)};
     }
     std::vector<Node> items() const {
-        if (!json_->is_array()) fail(path_, "must be a list");
+        if (!json_->is_array()) fail(path_, say(GLUMET_SAY("Core", "must be a list")));
         std::vector<Node> list;
         list.reserve(json_->size());
         for (std::size_t i = 0; i < json_->size(); ++i)
@@ -52,9 +51,9 @@ class Node {
         return list;
     }
     double number() const {
-        if (!json_->is_number()) fail(path_, "must be a number");
+        if (!json_->is_number()) fail(path_, say(GLUMET_SAY("Core", "must be a number")));
         const auto value = json_->get<double>();
-        if (!std::isfinite(value)) fail(path_, "must be a finite number");
+        if (!std::isfinite(value)) fail(path_, say(GLUMET_SAY("Core", "must be a finite number")));
         return value;
     }
     double number(const char* key) const { return at(key).number(); }
@@ -62,12 +61,12 @@ class Node {
     bool truth(const char* key) const {
         if (!has(key)) return false;
         const auto node = at(key);
-        if (!node.json_->is_boolean()) fail(node.path_, "must be true or false");
+        if (!node.json_->is_boolean()) fail(node.path_, say(GLUMET_SAY("Core", "must be true or false")));
         return node.json_->get<bool>();
     }
     std::string word(const char* key) const {
         const auto node = at(key);
-        if (!node.json_->is_string()) fail(node.path_, "must be a text");
+        if (!node.json_->is_string()) fail(node.path_, say(GLUMET_SAY("Core", "must be a text")));
         return node.json_->get<std::string>();
     }
     std::vector<double> numbers(const char* key) const {
@@ -78,7 +77,8 @@ class Node {
     int count(const char* key) const {
         const double value = number(key);
         if (!(value >= 1.0 && value <= kMostPoints) || value != std::floor(value))
-            fail(join(key), fmt::format("must be a whole number from 1 to {:.0f}", kMostPoints));
+            fail(join(key),
+                 say(GLUMET_SAY("Core", "must be a whole number from 1 to {}"), Figure{kMostPoints, 0}));
         return static_cast<int>(value);
     }
     template <class See>
@@ -90,7 +90,8 @@ class Node {
 
   private:
     void requireObject() const {
-        if (!json_->is_object()) fail(path_.empty() ? "scene" : path_, "must be an object");
+        if (!json_->is_object())
+            fail(path_.empty() ? "scene" : path_, say(GLUMET_SAY("Core", "must be an object")));
     }
     std::string join(const std::string& key) const { return path_.empty() ? key : path_ + "." + key; }
 
@@ -110,7 +111,7 @@ SceneWall wallOf(const Node& node) {
     if (kind == "glass") return SceneWall::glass(node.number("refractive_index", 1.52));
     if (kind == "acrylic") return SceneWall::acrylic(node.number("refractive_index", 1.49));
     if (kind == "opaque") return SceneWall::opaque(node.number("reflectance"));
-    fail(node.path() + ".kind", fmt::format("\"{}\" is not glass, acrylic or opaque", kind));
+    fail(node.path() + ".kind", say(GLUMET_SAY("Core", "\"{}\" is not glass, acrylic or opaque"), kind));
 }
 
 class SceneReader {
@@ -184,7 +185,8 @@ class SceneReader {
             });
         for (const auto& emitter : node.at("emitters").items())
             fixture.emitters.push_back(emitterOf(emitter));
-        if (fixture.emitters.empty()) fail(node.path() + ".emitters", "needs one emitter or more");
+        if (fixture.emitters.empty())
+            fail(node.path() + ".emitters", say(GLUMET_SAY("Core", "needs one emitter or more")));
         file_.scene.fixtures.push_back(std::move(fixture));
     }
 
@@ -201,7 +203,8 @@ class SceneReader {
 
     std::size_t channelNamed(const std::string& name, const std::string& path) const {
         const auto found = channel_of_.find(name);
-        if (found == channel_of_.end()) fail(path, fmt::format("no channel is named \"{}\"", name));
+        if (found == channel_of_.end())
+            fail(path, say(GLUMET_SAY("Core", "no channel is named \"{}\""), name));
         return found->second;
     }
 
@@ -226,9 +229,9 @@ class SceneReader {
         if (known != files_.end()) return known->second;
         const auto key = node.path() + ".file";
         const auto bytes = open_(name);
-        if (!bytes) fail(key, bytes.error().sentence());
+        if (!bytes) fail(key, verbatim(english(bytes.error())));
         const auto photometry = readLm63(*bytes);
-        if (!photometry) fail(key, name + ", " + photometry.error().sentence());
+        if (!photometry) fail(key, verbatim(name + ", " + english(photometry.error())));
         files_.emplace(name, photometry->beam);
         return photometry->beam;
     }
@@ -237,27 +240,27 @@ class SceneReader {
         for (const auto& item : node.items()) {
             const double depth = item.number();
             if (!(depth >= 0.0 && depth <= file_.scene.water_depth_mm))
-                fail(item.path(), fmt::format("must lie within the water, 0…{:g}, is {:g}",
-                                              file_.scene.water_depth_mm, depth));
+                fail(item.path(), say(GLUMET_SAY("Core", "must lie within the water, 0…{}, is {}"),
+                                      Figure{file_.scene.water_depth_mm}, Figure{depth}));
             file_.depths.emplace_back(depth);
         }
-        if (file_.depths.empty()) fail(node.path(), "needs one depth or more");
+        if (file_.depths.empty()) fail(node.path(), say(GLUMET_SAY("Core", "needs one depth or more")));
         if (file_.depths.size() > kMostDepths)
-            fail(node.path(), fmt::format("holds more than {} depths", kMostDepths));
+            fail(node.path(), say(GLUMET_SAY("Core", "holds more than {} depths"), countOf(kMostDepths)));
     }
 
     void readPoints(const Node& root) {
         const auto& scene = file_.scene;
         if (root.has("points")) {
             for (const auto& item : root.at("points").items()) file_.points.push_back(pointOf(item));
-            if (file_.points.empty()) fail("points", "needs one point or more");
+            if (file_.points.empty()) fail("points", say(GLUMET_SAY("Core", "needs one point or more")));
             return;
         }
         const auto grid = root.at("grid");
         const int nx = grid.count("nx");
         const int ny = grid.count("ny");
         if (static_cast<double>(nx) * ny > kMostPoints)
-            fail("grid", fmt::format("asks for more than {:.0f} points", kMostPoints));
+            fail("grid", say(GLUMET_SAY("Core", "asks for more than {} points"), Figure{kMostPoints, 0}));
         const auto centres = cellCentres(Millimetre(scene.length_mm), Millimetre(scene.width_mm), nx, ny);
         for (const double y : centres.ys_mm)
             for (const double x : centres.xs_mm) file_.points.push_back({x, y});
@@ -265,11 +268,11 @@ class SceneReader {
 
     std::array<double, 2> pointOf(const Node& node) const {
         const auto pair = node.items();
-        if (pair.size() != 2) fail(node.path(), "must be a pair [x, y]");
+        if (pair.size() != 2) fail(node.path(), say(GLUMET_SAY("Core", "must be a pair [x, y]")));
         const std::array point{pair[0].number(), pair[1].number()};
         if (!(point[0] >= 0.0 && point[0] <= file_.scene.length_mm && point[1] >= 0.0 &&
               point[1] <= file_.scene.width_mm))
-            fail(node.path(), "lies outside the tank");
+            fail(node.path(), say(GLUMET_SAY("Core", "lies outside the tank")));
         return point;
     }
 
@@ -289,7 +292,7 @@ Json jsonOf(const SceneWall& wall) {
 
 Expected<SceneFile> readScene(std::string_view bytes, const OpenNamed& open) {
     const auto json = Json::parse(bytes, nullptr, false);
-    if (json.is_discarded()) return problem("scene", "is not JSON");
+    if (json.is_discarded()) return problem("scene", say(GLUMET_SAY("Core", "is not JSON")));
     try {
         return SceneReader(open).read(Node(json, ""));
     } catch (const Fault& fault) {

@@ -80,7 +80,7 @@ std::optional<InstrumentProfile> profileOf(const Json& json) {
             {}};
     p.question = text("question");
     p.every_ms = json.value("every_ms", 200);
-    p.modbus = {json.value("unit", 1),       json.value("address", 0), json.value("input", false), *type,
+    p.modbus = {json.value("unit", 1),        json.value("address", 0), json.value("input", false), *type,
                 json.value("swapped", false), json.value("scale", 1.0)};
     return p;
 }
@@ -99,30 +99,33 @@ std::unique_ptr<LineSource> sourceOf(const InstrumentProfile& p) {
 }
 
 std::optional<Problem> invalidModbus(const ModbusRegister& at) {
-    if (at.unit < 1 || at.unit > 247) return Problem{"unit", "must lie between 1 and 247"};
+    if (at.unit < 1 || at.unit > 247)
+        return Problem{"unit", say(GLUMET_SAY("Core", "must lie between 1 and 247"))};
     if (at.address < 0 || at.address + at.words() > 65536)
-        return Problem{"address", "must lie between 0 and 65535"};
-    if (!std::isfinite(at.scale) || at.scale == 0.0) return Problem{"scale", "must be a number other than 0"};
+        return Problem{"address", say(GLUMET_SAY("Core", "must lie between 0 and 65535"))};
+    if (!std::isfinite(at.scale) || at.scale == 0.0)
+        return Problem{"scale", say(GLUMET_SAY("Core", "must be a number other than 0"))};
     return std::nullopt;
 }
 
 }  // namespace
 
 std::optional<Problem> InstrumentProfile::invalid() const {
-    if (name.trimmed().isEmpty()) return Problem{"name", "is missing"};
+    if (name.trimmed().isEmpty()) return Problem{"name", say(GLUMET_SAY("Core", "is missing"))};
     if (place.trimmed().isEmpty())
-        return Problem{"place", isFile()     ? "needs a file"
-                                : isSerial() ? "needs a serial port"
-                                             : "needs a host"};
+        return Problem{"place", isFile()     ? say(GLUMET_SAY("Core", "needs a file"))
+                                : isSerial() ? say(GLUMET_SAY("Core", "needs a serial port"))
+                                             : say(GLUMET_SAY("Core", "needs a host"))};
     if (isSerial() && (number < 300 || number > 4'000'000))
-        return Problem{"baud", "must lie between 300 and 4000000"};
+        return Problem{"baud", say(GLUMET_SAY("Core", "must lie between 300 and 4000000"))};
     if (!isSerial() && !isFile() && (number < 1 || number > 65535))
-        return Problem{"port", "must lie between 1 and 65535"};
-    if (every_ms < 20 || every_ms > 60'000) return Problem{"interval", "must lie between 20 and 60000 ms"};
+        return Problem{"port", say(GLUMET_SAY("Core", "must lie between 1 and 65535"))};
+    if (every_ms < 20 || every_ms > 60'000)
+        return Problem{"interval", say(GLUMET_SAY("Core", "must lie between 20 and 60000 ms"))};
     if (measures == Measures::Spectrum && isModbus())
-        return Problem{"measures", "a spectrum comes in lines, not in registers"};
+        return Problem{"measures", say(GLUMET_SAY("Core", "a spectrum comes in lines, not in registers"))};
     if ((measures == Measures::Spectrum) != format.spectrum.has_value())
-        return Problem{"spectrum", "needs its first wavelength and step"};
+        return Problem{"spectrum", say(GLUMET_SAY("Core", "needs its first wavelength and step"))};
     return isModbus() ? invalidModbus(modbus) : format.invalid();
 }
 
@@ -146,13 +149,14 @@ QStringList serialPorts() {
 Expected<QList<InstrumentProfile>> InstrumentStore::load() const {
     QFile file(path_);
     if (!file.exists()) return QList<InstrumentProfile>();
-    const auto wrong = [&](const QString& what) { return problem(path_.toStdString(), what.toStdString()); };
-    if (!file.open(QIODevice::ReadOnly)) return wrong(file.errorString());
+    const auto wrong = [&](Words what) { return problem(path_.toStdString(), std::move(what)); };
+    if (!file.open(QIODevice::ReadOnly)) return wrong(verbatim(file.errorString().toStdString()));
     const auto json = Json::parse(file.readAll().toStdString(), nullptr, false);
-    if (!json.is_array()) return wrong(QStringLiteral("is not a list of instruments"));
+    if (!json.is_array()) return wrong(say(GLUMET_SAY("Core", "is not a list of instruments")));
     QList<InstrumentProfile> profiles;
     const auto not_understood = [&] {
-        return wrong(QStringLiteral("instrument %1 is not understood").arg(profiles.size() + 1));
+        return wrong(
+            say(GLUMET_SAY("Core", "instrument {} is not understood"), std::to_string(profiles.size() + 1)));
     };
     try {
         for (const auto& item : json) {
@@ -172,8 +176,9 @@ Expected<bool> InstrumentStore::save(const QList<InstrumentProfile>& profiles) c
     for (const auto& profile : profiles) list.push_back(jsonOf(profile));
     const auto bytes = list.dump(4, ' ', false, Json::error_handler_t::replace) + "\n";
     QSaveFile file(path_);
-    if (!file.open(QIODevice::WriteOnly) || file.write(QByteArray::fromStdString(bytes)) < 0 || !file.commit())
-        return problem(path_.toStdString(), file.errorString().toStdString());
+    if (!file.open(QIODevice::WriteOnly) || file.write(QByteArray::fromStdString(bytes)) < 0 ||
+        !file.commit())
+        return problem(path_.toStdString(), verbatim(file.errorString().toStdString()));
     return true;
 }
 

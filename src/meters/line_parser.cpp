@@ -8,18 +8,23 @@
 namespace glumet {
 
 std::optional<Problem> LineFormat::invalid() const {
-    if (!std::isfinite(factor) || factor == 0.0) return Problem{"factor", "must be a number other than 0"};
+    if (!std::isfinite(factor) || factor == 0.0)
+        return Problem{"factor", say(GLUMET_SAY("Core", "must be a number other than 0"))};
     if (spectrum && !(spectrum->step_nm > 0.0 && spectrum->first_nm >= 200.0 && spectrum->first_nm <= 1100.0))
-        return Problem{"spectrum", "needs a first wavelength of 200 to 1100 nm and a step above 0"};
+        return Problem{
+            "spectrum",
+            say(GLUMET_SAY("Core", "needs a first wavelength of 200 to 1100 nm and a step above 0"))};
     if (pattern.isEmpty()) {
-        if (column < 1 || column > 99) return Problem{"column", "must lie between 1 and 99"};
+        if (column < 1 || column > 99)
+            return Problem{"column", say(GLUMET_SAY("Core", "must lie between 1 and 99"))};
         return std::nullopt;
     }
     const QRegularExpression expression(pattern);
     if (!expression.isValid())
-        return Problem{"pattern", "cannot be understood: " + expression.errorString().toStdString()};
+        return Problem{"pattern", say(GLUMET_SAY("Core", "cannot be understood: {}"),
+                                      expression.errorString().toStdString())};
     if (expression.captureCount() < 1)
-        return Problem{"pattern", "needs a group in parentheses for the value"};
+        return Problem{"pattern", say(GLUMET_SAY("Core", "needs a group in parentheses for the value"))};
     return std::nullopt;
 }
 

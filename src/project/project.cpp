@@ -13,7 +13,7 @@ namespace glumet {
 namespace {
 
 Problem notStored(const QString& why) {
-    return {"", QStringLiteral("could not be stored: %1").arg(why).toStdString()};
+    return {"", say(GLUMET_SAY("Core", "could not be stored: {}"), why.toStdString())};
 }
 
 struct PlaneRef {
@@ -44,9 +44,11 @@ Expected<std::unique_ptr<Project>> Project::open(const QString& path) {
     try {
         return std::unique_ptr<Project>(new Project(std::move(*file)));
     } catch (const SqlFault& fault) {
-        return problem(path.toStdString(), "cannot be read: " + fault.text.toStdString());
+        return problem(path.toStdString(),
+                       say(GLUMET_SAY("Core", "cannot be read: {}"), fault.text.toStdString()));
     } catch (const std::out_of_range&) {
-        return problem(path.toStdString(), "is damaged: a reading belongs to no run");
+        return problem(path.toStdString(),
+                       say(GLUMET_SAY("Core", "is damaged: a reading belongs to no run")));
     }
 }
 

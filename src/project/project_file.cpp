@@ -20,7 +20,7 @@ constexpr int kApplicationIdAt = 68;
 QString newConnectionName() { return QUuid::createUuid().toString(QUuid::WithoutBraces); }
 
 Problem problemAt(const QString& path, const QString& what) {
-    return {path.toStdString(), what.toStdString()};
+    return {path.toStdString(), verbatim(what.toStdString())};
 }
 
 /// What the first hundred bytes forbid, if anything.

@@ -87,7 +87,7 @@ class Sheets {
         double y = heading(tr("Before the first reading"), name);
         for (const auto kind : kCheckKinds) {
             box(kMargin, y + 2, 13, 13);
-            const QString check = text(checkName(kind));
+            const QString check = text(checkName(kind), unit_);
             words({kMargin + 24, y, 330, 20}, check.left(1).toUpper() + check.mid(1), 13, true);
             box(kWide - kMargin - 250, y - 3, 170, 24);
             words({kWide - kMargin - 70, y, 80, 20}, text(checkUnit(kind)), 11, false, true);
@@ -193,7 +193,7 @@ Expected<int> writePointSheets(const Bench& bench, const Sweep& sweep, LengthUni
     }
     QSaveFile file(path);
     if (!file.open(QIODevice::WriteOnly) || file.write(buffer.data()) < 0 || !file.commit())
-        return problem(path.toStdString(), file.errorString().toStdString());
+        return problem(path.toStdString(), verbatim(file.errorString().toStdString()));
     return pages;
 }
 

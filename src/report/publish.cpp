@@ -164,7 +164,8 @@ QString listHtml(const std::vector<QString>& items, const char* cls) {
 Expected<bool> writeFile(const QString& path, const QByteArray& bytes) {
     QSaveFile file(path);
     if (!file.open(QIODevice::WriteOnly) || file.write(bytes) != bytes.size() || !file.commit())
-        return problem(path.toStdString(), "cannot be written: " + file.errorString().toStdString());
+        return problem(path.toStdString(),
+                       say(GLUMET_SAY("Core", "cannot be written: {}"), file.errorString().toStdString()));
     return true;
 }
 
@@ -216,7 +217,8 @@ QByteArray htmlOf(const Review& review) {
 }
 
 Expected<QStringList> publishTo(const QString& folder, const Review& review) {
-    if (!QDir().mkpath(folder)) return problem(folder.toStdString(), "the folder cannot be made");
+    if (!QDir().mkpath(folder))
+        return problem(folder.toStdString(), say(GLUMET_SAY("Core", "the folder cannot be made")));
     std::vector<std::pair<QString, QByteArray>> files{{QStringLiteral("review.html"), htmlOf(review)},
                                                       {QStringLiteral("review.pdf"), pdfOf(review)}};
     for (const auto& job : figuresOf(review)) {

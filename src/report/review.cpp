@@ -101,11 +101,13 @@ class ReviewMaker {
 
     Expected<Review> make() {
         const auto sweeps = sweepsOf(r_.bench);
-        if (sweeps.empty()) return problem("", "there is no such configuration in the project");
+        if (sweeps.empty())
+            return problem("", say(GLUMET_SAY("Core", "there is no such configuration in the project")));
         r_.sweep = sweeps.front();
         rows();
         if (r_.rows.empty())
-            return problem(configurationName(r_.bench, choice_.configuration), "has no reading to publish");
+            return problem(configurationName(r_.bench, choice_.configuration),
+                           say(GLUMET_SAY("Core", "has no reading to publish")));
         r_.title = text(configurationName(r_.bench, choice_.configuration));
         r_.subtitle = tr("%1, %2").arg(text(r_.bench.title), choice_.day);
         const auto asked = schoolOptions(r_.bench, r_.sweep);
@@ -290,17 +292,18 @@ class ReviewMaker {
     void doubts() {
         for (const auto& doubt : r_.verdict.doubts) r_.doubts.push_back(text(doubt, r_.unit));
         for (const auto index : r_.sweep.runs)
-            for (const auto& finding : runDoubts(r_.bench, index, {r_.unit, r_.band}))
+            for (const auto& finding : runDoubts(r_.bench, index))
                 if (finding.kind == FindingKind::Doubt)
                     r_.doubts.push_back(tr("At %1: %2. %3")
-                                            .arg(length(r_.bench.run(index).height), text(finding.title),
-                                                 text(finding.body)));
+                                            .arg(length(r_.bench.run(index).height),
+                                                 text(finding.title, r_.unit), text(finding.body, r_.unit)));
     }
 
     void sweepDoubtsToo() {
-        for (const auto& finding : sweepDoubts(r_.bench, r_.sweep, {r_.unit, r_.band}))
+        for (const auto& finding : sweepDoubts(r_.bench, r_.sweep))
             if (finding.kind == FindingKind::Doubt)
-                r_.doubts.push_back(QStringLiteral("%1. %2").arg(text(finding.title), text(finding.body)));
+                r_.doubts.push_back(
+                    QStringLiteral("%1. %2").arg(text(finding.title, r_.unit), text(finding.body, r_.unit)));
     }
 
     void provenance() {

@@ -11,6 +11,7 @@
 #include "core/light/fast_field.h"
 #include "core/simulation/demo_scenario.h"
 #include "core/verdicts/fitted_heights.h"
+#include "core/words/sentence.h"
 
 using namespace glumet;
 
@@ -73,7 +74,7 @@ Bench withArray(const Error& error) {
 
 ArrayAgreement agreementOf(const Error& error) {
     const auto bench = withArray(error);
-    return *arrayAgreement(fitted().fit, bench, bench.runs.back().id, LengthUnit::Mm);
+    return *arrayAgreement(fitted().fit, bench, bench.runs.back().id);
 }
 
 }  // namespace
@@ -84,7 +85,7 @@ class TestAgreement : public QObject {
   private slots:
     void aRowAsDescribedAgrees() {
         const auto agreement = agreementOf({});
-        QVERIFY2(agreement.agrees, agreement.reason.c_str());
+        QVERIFY2(agreement.agrees, english(agreement.reason).c_str());
         QVERIFY(std::abs(agreement.mean_ratio - 1.0) < 0.02);
         QVERIFY(agreement.within > 0.85);
         QCOMPARE(agreement.residuals.size(), std::size_t{72});
@@ -101,7 +102,7 @@ class TestAgreement : public QObject {
         const auto agreement = agreementOf({.raised_mm = 30.0});
         QVERIFY(!agreement.agrees);
         QVERIFY(agreement.cause == Cause::Height);
-        QVERIFY2(std::abs(agreement.cause_size - 30.0) < 10.0, agreement.reason.c_str());
+        QVERIFY2(std::abs(agreement.cause_size - 30.0) < 10.0, english(agreement.reason).c_str());
     }
 
     void aRowMovedAlongIsNamed() {
@@ -109,7 +110,7 @@ class TestAgreement : public QObject {
         QVERIFY(!agreement.agrees);
         QVERIFY(agreement.cause == Cause::Along);
         QVERIFY(agreement.cause_size < -20.0);
-        QVERIFY(agreement.reason.find("left") != std::string::npos);
+        QVERIFY(english(agreement.reason).find("left") != std::string::npos);
     }
 
     void oneWeakFixtureIsNamed() {
@@ -129,9 +130,9 @@ class TestAgreement : public QObject {
     void withoutReadingsThereIsNothingToCompare() {
         auto bench = withArray({});
         bench.runs.back().planes.front().readings.clear();
-        QVERIFY(!arrayAgreement(fitted().fit, bench, bench.runs.back().id, LengthUnit::Mm));
+        QVERIFY(!arrayAgreement(fitted().fit, bench, bench.runs.back().id));
         bench.runs.back().tank = 0;
-        QVERIFY(!arrayAgreement(fitted().fit, bench, bench.runs.back().id, LengthUnit::Mm));
+        QVERIFY(!arrayAgreement(fitted().fit, bench, bench.runs.back().id));
     }
 
     void whatTheFitFoundOfWallsHoldsInItsTankOnly() {
@@ -195,7 +196,7 @@ class TestAgreement : public QObject {
         QVERIFY(spoke >= 3);
         // The spill limit of the readings and that of the fit are the same question.
         QVERIFY(std::abs((*heights[0].height - *read[0].crossing).value()) < 20.0);
-        QVERIFY(fittedHeightText(heights[0], LengthUnit::Mm).find("mm") != std::string::npos);
+        QVERIFY(english(fittedHeightWords(heights[0])).find("mm") != std::string::npos);
     }
 
     void surerReadingsGiveNarrowerHeights() {

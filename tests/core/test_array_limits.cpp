@@ -2,6 +2,7 @@
 #include <cmath>
 
 #include "core/lamp_maker.h"
+#include "core/words/sentence.h"
 
 using namespace glumet;
 using glumet::testing::lamp;
@@ -72,7 +73,7 @@ class TestArrayLimits : public QObject {
         question.count = 8;
         const auto answer = spacing(lamp(), question);
         QVERIFY(!answer);
-        QVERIFY(answer.error().sentence().find("does not fit") != std::string::npos);
+        QVERIFY(english(answer.error()).find("does not fit") != std::string::npos);
     }
 
     void heightsOutsideTheAllowedAreRefused() {
@@ -170,7 +171,7 @@ class TestArrayLimits : public QObject {
         question.goal.band = {Ppfd(60), Ppfd(120)};
         question.over = Over::Volume;
         const auto volume = spacing(lamp(), question);
-        QVERIFY(volume->schools[2].reason.find("volume") != std::string::npos);
+        QVERIFY(english(volume->schools[2].reason).find("volume") != std::string::npos);
         question.goal.ceiling = Ppfd(70);
         const auto capped = spacing(lamp(), question);
         QVERIFY(capped->steps.front().level_pct < volume->steps.front().level_pct);

@@ -7,6 +7,7 @@
 #include "core/simulation/ripple.h"
 #include "core/survey/plan_findings.h"
 #include "core/words/finding.h"
+#include "core/words/sentence.h"
 
 using namespace glumet;
 using glumet::testing::flatSweep;
@@ -41,7 +42,7 @@ class TestCommission : public QObject {
         QVERIFY(judgeDraw(Watt(61), Watt(62), std::nullopt, "").passed);
         const auto half = judgeDraw(Watt(33), Watt(62), std::nullopt, "");
         QVERIFY(!half.passed);
-        QVERIFY(half.sentence.find("53 %") != std::string::npos);
+        QVERIFY(english(half.sentence).find("53 %") != std::string::npos);
         QVERIFY(
             judgeDraw(Watt(33), Watt(62), Watt(0.55 * 62), "").passed);  // at this level that is its share
         QVERIFY(!judgeDraw(Watt(80), Watt(62), std::nullopt, "").passed);
@@ -139,7 +140,7 @@ class TestCommission : public QObject {
         QVERIFY(!stoppingCheck(mended, mended.runs[0], kToday));
         bench.checks[0].overruled = "the blue driver is known to be dead";
         QVERIFY(!stoppingCheck(bench, bench.runs[0], kToday));
-        QVERIFY(commissionFindings(bench, 1, kToday).front().body.find("known to be dead") !=
+        QVERIFY(english(commissionFindings(bench, 1, kToday).front().body).find("known to be dead") !=
                 std::string::npos);
     }
 

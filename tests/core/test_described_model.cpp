@@ -7,6 +7,7 @@
 #include "core/light/exact_field.h"
 #include "core/simulation/demo_scenario.h"
 #include "core/words/finding.h"
+#include "core/words/sentence.h"
 
 using namespace glumet;
 
@@ -41,7 +42,7 @@ Bench readBench(double factor) {
 
 const Finding* titled(const std::vector<Finding>& findings, const std::string& part) {
     for (const auto& finding : findings)
-        if (finding.title.find(part) != std::string::npos) return &finding;
+        if (english(finding.title).find(part) != std::string::npos) return &finding;
     return nullptr;
 }
 
@@ -71,8 +72,7 @@ class TestDescribedModel : public QObject {
         reading.mean = reading.mean * 1.5;
         auto model = DescribedModel::of(bench, bench.runs[0]);
         QVERIFY(model->agreement().worst > 0.4);
-        const auto findings =
-            modelFindings(bench, bench.runs[0].id, model, {LengthUnit::Cm, Band{Ppfd(150), Ppfd(300)}});
+        const auto findings = modelFindings(bench, bench.runs[0].id, model, Band{Ppfd(150), Ppfd(300)});
         const auto* fits = titled(findings, "The description");
         QVERIFY(fits != nullptr && fits->cell.has_value());
         QCOMPARE(*fits->cell, *cellAt(*bench.runs[0].planes[0].grid, reading.x, reading.y));
@@ -93,7 +93,7 @@ class TestDescribedModel : public QObject {
         auto bench = readBench(1.0);
         const auto reason = [&] {
             auto model = DescribedModel::of(bench, bench.runs[0]);
-            return model ? std::string() : model.error().what;
+            return model ? std::string() : english(model.error().what);
         };
         bench.runs[0].accessory = 1;
         QVERIFY(reason().find("accessory") != std::string::npos);

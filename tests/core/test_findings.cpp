@@ -10,6 +10,7 @@
 #include "core/verdicts/height_findings.h"
 #include "core/verdicts/spill_limit.h"
 #include "core/words/finding.h"
+#include "core/words/sentence.h"
 
 using namespace glumet;
 using glumet::testing::flatSweep;
@@ -17,9 +18,10 @@ using glumet::testing::planeOfValues;
 
 namespace {
 
-const Finding* titled(const std::vector<Finding>& findings, const std::string& part) {
+const Finding* titled(const std::vector<Finding>& findings, const std::string& part,
+                      LengthUnit unit = LengthUnit::Cm) {
     for (const auto& finding : findings)
-        if (finding.title.find(part) != std::string::npos) return &finding;
+        if (english(finding.title, unit).find(part) != std::string::npos) return &finding;
     return nullptr;
 }
 
@@ -53,9 +55,9 @@ class TestFindings : public QObject {
     }
 
     void thePlantedMistakesAreFound() {
-        QVERIFY(titled(runDoubts(demo(), runOf("Sallow 110", 240), {}), "of its rating"));
-        QVERIFY(titled(runDoubts(demo(), runOf("Twin Alder", 250), {}), "Other light"));
-        const auto slipped = runDoubts(demo(), runOf("Osier 60", 240), {});
+        QVERIFY(titled(runDoubts(demo(), runOf("Sallow 110", 240)), "of its rating"));
+        QVERIFY(titled(runDoubts(demo(), runOf("Twin Alder", 250)), "Other light"));
+        const auto slipped = runDoubts(demo(), runOf("Osier 60", 240));
         const auto* doubt = titled(slipped, "E2 disagrees");
         QVERIFY(doubt);
         QCOMPARE(*doubt->cell, (Cell{4, 1}));
@@ -98,14 +100,13 @@ class TestFindings : public QObject {
     void heightFindingsSayWhatAStepCosts() {
         const auto bench = flatSweep({{150, 200}, {200, 190}, {250, 150}});
         const auto sweep = sweepsOf(bench).front();
-        const auto findings = heightFindings(bench, sweep, spillLimit(bench, sweep), {LengthUnit::Cm, {}});
+        const auto findings = heightFindings(bench, sweep, spillLimit(bench, sweep));
         QVERIFY(titled(findings, "Hang it 20 cm"));
         const auto* raise = titled(findings, "Raising from 20 to 25 cm");
         QVERIFY(raise);
-        QVERIFY(raise->body.find("21 %") != std::string::npos);
-        QVERIFY(raise->body.find("40 off the peak") != std::string::npos);
-        QVERIFY(titled(heightFindings(bench, sweep, spillLimit(bench, sweep), {LengthUnit::Inch, {}}),
-                       "7 7/8 in"));
+        QVERIFY(english(raise->body).find("21 %") != std::string::npos);
+        QVERIFY(english(raise->body).find("40 off the peak") != std::string::npos);
+        QVERIFY(titled(findings, "7 7/8 in", LengthUnit::Inch));
     }
 
     void theMakersClaimIsChecked() {
@@ -113,17 +114,17 @@ class TestFindings : public QObject {
         bench.fixtures[0].claimed_height_low = Millimetre(40);
         bench.fixtures[0].claimed_height_high = Millimetre(90);
         const auto sweep = sweepsOf(bench).front();
-        auto findings = heightFindings(bench, sweep, spillLimit(bench, sweep), {});
+        auto findings = heightFindings(bench, sweep, spillLimit(bench, sweep));
         QCOMPARE(titled(findings, "maker says 4–9 cm")->kind, FindingKind::Doubt);
         bench.fixtures[0].claimed_height_high = Millimetre(300);
-        findings = heightFindings(bench, sweep, spillLimit(bench, sweep), {});
+        findings = heightFindings(bench, sweep, spillLimit(bench, sweep));
         QCOMPARE(titled(findings, "maker says")->kind, FindingKind::Fact);
     }
 
     void anUnfinishedPlaneNamesItsNextPoint() {
         auto bench = flatSweep({{150, 200}});
         bench.runs[0].planes[0].readings.pop_back();
-        const auto findings = measureFindings(bench, 1, Millimetre(150), {});
+        const auto findings = measureFindings(bench, 1, Millimetre(150));
         QCOMPARE(*titled(findings, "is next")->cell, (Cell{1, 1}));
     }
 

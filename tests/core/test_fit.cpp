@@ -9,6 +9,7 @@
 #include "core/fit/least_squares.h"
 #include "core/light/exact_field.h"
 #include "core/simulation/demo_scenario.h"
+#include "core/words/sentence.h"
 
 using namespace glumet;
 
@@ -173,7 +174,7 @@ class TestFit : public QObject {
         const Truth truth;
         const auto bench = read(truth, 0.0, {150, 210, 270}, {150, 300, 450});
         const auto fit = fitFixture(bench, allRuns(bench));
-        QVERIFY2(fit, fit ? "" : fit.error().sentence().c_str());
+        QVERIFY2(fit, fit ? "" : english(fit.error()).c_str());
         const auto [median, worst] = predictionError(bench, truth, fit->model);
         QVERIFY2(median < 0.01 && worst < 0.05, qPrintable(QStringLiteral("%1 %2").arg(median).arg(worst)));
         QVERIFY(std::abs(fit->model.flux() / truth.flux - 1.0) < 0.06);
@@ -235,7 +236,7 @@ class TestFit : public QObject {
         const Truth truth;
         const auto bench = read(truth, 0.02, {150}, {150});
         const auto why = [](const Expected<FitResult>& fit) {
-            return fit ? std::string("fitted") : fit.error().sentence();
+            return fit ? std::string("fitted") : english(fit.error());
         };
         QVERIFY(why(fitFixture(bench, {1})).find("one plane") != std::string::npos);
         QVERIFY(why(fitFixture(bench, {})).find("no run") != std::string::npos);
@@ -258,7 +259,7 @@ class TestFit : public QObject {
         source.request_stop();
         const auto fit = fitFixture(bench, allRuns(bench), options);
         QVERIFY(!fit);
-        QVERIFY(fit.error().what.find("cancelled") != std::string::npos);
+        QVERIFY(english(fit.error()).find("cancelled") != std::string::npos);
     }
 
     void poorReadingsLeaveTheOffsetUntoldAndThatIsSaid() {

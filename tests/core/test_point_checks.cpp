@@ -14,6 +14,7 @@
 #include "core/survey/point_doubts.h"
 #include "core/survey/repeatability.h"
 #include "core/verdicts/spill_limit.h"
+#include "core/words/sentence.h"
 
 using namespace glumet;
 using glumet::testing::flatSweep;
@@ -121,7 +122,7 @@ class TestPointChecks : public QObject {
         QVERIFY(!doubts.empty() && doubts.size() <= 4);
         QCOMPARE(doubts.front().cell,
                  *cellAt(*run.planes[0].grid, run.planes[0].readings[10].x, run.planes[0].readings[10].y));
-        QVERIFY(doubts.front().reason.find("fitted") != std::string::npos);
+        QVERIFY(english(doubts.front().reason).find("fitted") != std::string::npos);
     }
 
     void tooFewReadingsJudgeNothing() {
@@ -163,7 +164,7 @@ class TestPointChecks : public QObject {
         QVERIFY(std::abs(repeats.relative_sd - std::sqrt(squares / 5 / 2)) < 1e-9);
         QCOMPARE(planeStatistics(plane)->mean, before);  // checks are in no statistic
         QVERIFY(latestDrift(plane));
-        QVERIFY(!sweepDoubts(bench, sweepsOf(bench).front(), {}).empty());
+        QVERIFY(!sweepDoubts(bench, sweepsOf(bench).front()).empty());
     }
 
     void repeatsWidenTheIntervalOfTheVerdict() {

@@ -5,6 +5,7 @@
 #include "core/bench_maker.h"
 #include "core/simulation/ripple.h"
 #include "core/verdicts/spill_limit.h"
+#include "core/words/sentence.h"
 
 using namespace glumet;
 using glumet::testing::flatSweep;

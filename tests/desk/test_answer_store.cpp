@@ -4,6 +4,7 @@
 
 #include "core/bench/sweep.h"
 #include "core/simulation/demo_scenario.h"
+#include "core/words/sentence.h"
 #include "desk/shared/answer_store.h"
 #include "desk/shared/fit_job.h"
 
@@ -92,11 +93,11 @@ class TestAnswerStore : public QObject {
         store.want<int>({"wild"}, {1}, false,
                         [](const Asked&) -> Expected<int> { throw std::runtime_error("out of lamps"); });
         QTRY_VERIFY(store.state({"wild"}) == AnswerState::Failed);
-        QVERIFY(store.failure({"wild"})->sentence().find("out of lamps") != std::string::npos);
+        QVERIFY(english(*store.failure({"wild"})).find("out of lamps") != std::string::npos);
         store.want<int>({"wild"}, {2}, false,
-                        [](const Asked&) -> Expected<int> { return problem("", "no"); });
+                        [](const Asked&) -> Expected<int> { return problem("", verbatim("no")); });
         QTRY_VERIFY(!store.busy());
-        QCOMPARE(store.failure({"wild"})->sentence(), std::string("no"));
+        QCOMPARE(english(*store.failure({"wild"})), std::string("no"));
         store.want<int>({"wild"}, {3}, false, [](const Asked&) -> Expected<int> { return 4; });
         QTRY_VERIFY(store.failure({"wild"}) == nullptr && store.value<int>({"wild"}) != nullptr);
     }
@@ -208,7 +209,7 @@ class TestAnswerStore : public QObject {
         KeptFit kept;
         const auto found = fitSweep(bench, sweep, kept, {});
         QVERIFY(!found.fit);
-        QVERIFY(!found.fit.error().sentence().empty());
+        QVERIFY(!english(found.fit.error()).empty());
         QVERIFY(found.heights.empty());
     }
 };

@@ -2,6 +2,7 @@
 
 #include "core/bench/descriptions.h"
 #include "core/simulation/demo_scenario.h"
+#include "core/words/sentence.h"
 #include "formats/bench_json.h"
 
 using namespace glumet;
@@ -45,7 +46,7 @@ class TestBenchJson : public QObject {
         bench.runs = {run};
         const auto written = writeBench(bench);
         const auto back = readBench(written);
-        QVERIFY2(back, back ? "" : back.error().sentence().c_str());
+        QVERIFY2(back, back ? "" : english(back.error()).c_str());
         QCOMPARE(writeBench(*back), written);
         QCOMPARE(byId(back->fixtures, back->runs[0].fixture)->name, bench.fixtures[1].name);
         QCOMPARE(*back->runs[0].planes[0].grid, *plane.grid);
@@ -81,7 +82,7 @@ class TestBenchJson : public QObject {
             QStringLiteral("\"goal\": {"),
             QStringLiteral("\"band_low_umol_m2_s\": 70, \"band_high_umol_m2_s\": 90, \"later\": {"));
         const auto bench = readBench(words.toStdString());
-        QVERIFY2(bench, bench ? "" : bench.error().sentence().c_str());
+        QVERIFY2(bench, bench ? "" : english(bench.error()).c_str());
         QCOMPARE(bench->method.goal.band.low.value(), 70.0);
         QCOMPARE(bench->method.goal.band.high.value(), 90.0);
         QVERIFY(!bench->method.goal.ceiling);
@@ -94,7 +95,7 @@ class TestBenchJson : public QObject {
             words.replace(QStringLiteral("\"%1\"").arg(QLatin1String(later)),
                           QStringLiteral("\"not yet %1\"").arg(QLatin1String(later)));
         const auto bench = readBench(words.toStdString());
-        QVERIFY2(bench, bench ? "" : bench.error().sentence().c_str());
+        QVERIFY2(bench, bench ? "" : english(bench.error()).c_str());
         QVERIFY(bench->meters[0].response.empty());
     }
 
@@ -129,7 +130,7 @@ class TestBenchJson : public QObject {
         text.replace(text.indexOf(from), from.size(), to);
         const auto back = readBench(text.toStdString());
         QVERIFY(!back);
-        const auto said = QString::fromStdString(back.error().sentence());
+        const auto said = QString::fromStdString(english(back.error()));
         QVERIFY2(said.contains(part), qPrintable(said));
     }
 

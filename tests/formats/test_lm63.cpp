@@ -2,6 +2,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "core/words/sentence.h"
 #include "formats/lm63.h"
 
 using namespace glumet;
@@ -35,7 +36,7 @@ double lopsided(double v, double h) {
 
 QString refusal(const std::string& text) {
     const auto read = readLm63(text);
-    return read ? QStringLiteral("read") : QString::fromStdString(read.error().sentence());
+    return read ? QStringLiteral("read") : QString::fromStdString(english(read.error()));
 }
 
 std::string replaced(std::string text, const std::string& what, const std::string& by) {

@@ -1,5 +1,6 @@
 #include <QTest>
 
+#include "core/words/sentence.h"
 #include "formats/plane_sheet.h"
 
 using namespace glumet;
@@ -87,7 +88,7 @@ class TestPlaneSheet : public QObject {
         const auto rows = rowsOfSheet(sheet, {});
         QVERIFY(!rows);
         QStringList all;
-        for (const auto& problem : rows.error()) all << QString::fromStdString(problem.sentence());
+        for (const auto& problem : rows.error()) all << QString::fromStdString(english(problem));
         const auto text = all.join(QLatin1Char('\n'));
         for (const char* part : {"run needs a name", "fixture needs a name", "distance between",
                                  "height is missing", "depth is missing"})
@@ -113,7 +114,7 @@ class TestPlaneSheet : public QObject {
         QFETCH(QString, part);
         const auto sheet = sheetOf(text.toStdString());
         QVERIFY(!sheet.problems.empty());
-        const auto found = QString::fromStdString(sheet.problems.front().sentence());
+        const auto found = QString::fromStdString(english(sheet.problems.front()));
         QVERIFY2(found.contains(part), qPrintable(found));
         QVERIFY(!rowsOfSheet(sheet, cubeAnswers()));
     }

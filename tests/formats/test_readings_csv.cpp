@@ -1,6 +1,7 @@
 #include <QTest>
 
 #include "core/simulation/demo_scenario.h"
+#include "core/words/sentence.h"
 #include "formats/readings_csv.h"
 
 using namespace glumet;
@@ -11,7 +12,7 @@ const std::string kHead = "run,fixture,height_mm,depth_mm,x_mm,y_mm,ppfd";
 
 std::string firstProblem(const std::string& text) {
     const auto table = readReadings(text);
-    return table.problems.empty() ? "" : table.problems.front().sentence();
+    return table.problems.empty() ? "" : english(table.problems.front());
 }
 
 }  // namespace
@@ -125,7 +126,7 @@ class TestReadingsCsv : public QObject {
         bench.runs = {run};
         const auto rows = rowsOf(bench);
         const auto back = readReadings(writeReadings(rows));
-        QVERIFY2(back.problems.empty(), back.problems.empty() ? "" : back.problems[0].sentence().c_str());
+        QVERIFY2(back.problems.empty(), back.problems.empty() ? "" : english(back.problems[0]).c_str());
         QCOMPARE(back.rows.size(), std::size_t{1});
         QVERIFY(back.rows[0].reading == reading);
         QCOMPARE(back.rows[0].run.height.value(), run.height.value());

@@ -17,7 +17,7 @@ std::string bytesOf(const QString& name) {
     return file.open(QIODevice::ReadOnly) ? file.readAll().toStdString() : std::string();
 }
 
-Expected<std::string> noFile(const std::string& name) { return problem(name, "is not there"); }
+Expected<std::string> noFile(const std::string& name) { return problem(name, verbatim("is not there")); }
 
 Json goodScene() { return Json::parse(bytesOf(QStringLiteral("A_h200.scene.json"))); }
 

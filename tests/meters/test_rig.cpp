@@ -4,6 +4,7 @@
 
 #include "core/light/exact_field.h"
 #include "core/simulation/demo_scenario.h"
+#include "core/words/sentence.h"
 #include "meters/discovery.h"
 #include "meters/instrument.h"
 #include "servers.h"
@@ -139,13 +140,13 @@ class TestRig : public QObject {
         InstrumentProfile profile;
         profile.name = kind;
         profile.every_ms = 20;
-        Expected<QString> where = problem("", "");
+        Expected<QString> where = problem("", {});
         if (kind == QLatin1String("tcp")) where = servers.lines(0);
         if (kind == QLatin1String("serial")) where = servers.terminal();
         if (kind == QLatin1String("scpi")) where = servers.scpi(0);
         if (kind == QLatin1String("modbus-tcp")) where = servers.modbusTcp(0);
         if (kind == QLatin1String("modbus-rtu")) where = servers.modbusRtu();
-        QVERIFY2(where.has_value(), where ? "" : where.error().sentence().c_str());
+        QVERIFY2(where.has_value(), where ? "" : english(where.error()).c_str());
         const auto words = where->split(QLatin1Char(' '));
         profile.place = words[1];
         if (words.size() > 2) profile.number = words[2].toInt();
@@ -158,7 +159,7 @@ class TestRig : public QObject {
             profile.format.pattern = QStringLiteral("PPFD=([0-9.]+)");
         profile.modbus.input = true;
         profile.modbus.type = ModbusRegister::Type::Float32;
-        QVERIFY2(!profile.invalid(), profile.invalid() ? profile.invalid()->sentence().c_str() : "");
+        QVERIFY2(!profile.invalid(), profile.invalid() ? english(*profile.invalid()).c_str() : "");
         const auto meter = makeInstrument(profile, machineClock());
         QSignalSpy samples(meter.get(), &Meter::sampled);
         meter->start();

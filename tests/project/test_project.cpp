@@ -6,6 +6,7 @@
 
 #include "core/bench/grid.h"
 #include "core/simulation/demo_scenario.h"
+#include "core/words/sentence.h"
 #include "project/described.h"
 #include "project/project.h"
 #include "project/schema.h"
@@ -316,7 +317,7 @@ class TestProject : public QObject {
         write(bytes);
         const auto project = Project::open(path_);
         QVERIFY(!project);
-        const auto said = QString::fromStdString(project.error().sentence());
+        const auto said = QString::fromStdString(english(project.error()));
         QVERIFY2(said.contains(part), qPrintable(said));
         QVERIFY(said.contains(path_));
         QCOMPARE(QDir(dir_->path()).entryList(QDir::Files).size(), 1);
@@ -330,7 +331,7 @@ class TestProject : public QObject {
         created();
         const auto again = Project::create(path_, QStringLiteral("x"));
         QVERIFY(!again);
-        QVERIFY(again.error().what.find("exists") != std::string::npos);
+        QVERIFY(english(again.error()).find("exists") != std::string::npos);
     }
 
     void anotherProcessesWorkIsTakenIn() {
@@ -388,7 +389,7 @@ class TestProject : public QObject {
 
     std::unique_ptr<Project> opened() {
         auto project = Project::open(path_);
-        if (!project) qWarning("%s", project.error().sentence().c_str());
+        if (!project) qWarning("%s", english(project.error()).c_str());
         return project ? std::move(*project) : nullptr;
     }
 

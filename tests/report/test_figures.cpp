@@ -4,6 +4,7 @@
 #include "core/bench/grid.h"
 #include "core/bench/sweep.h"
 #include "core/simulation/demo_scenario.h"
+#include "core/words/sentence.h"
 #include "report/chart_figure.h"
 #include "report/plan_figure.h"
 #include "report/publish.h"
@@ -138,7 +139,7 @@ class TestFigures : public QObject {
         bench.runs = {run};
         const auto review = reviewOf(bench, {configurationOf(run), LengthUnit::Cm, {}});
         QVERIFY(!review);
-        QVERIFY(review.error().what.find("no reading") != std::string::npos);
+        QVERIFY(english(review.error()).find("no reading") != std::string::npos);
     }
 
     void namesAreEscapedInHtml() {

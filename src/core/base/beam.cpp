@@ -34,15 +34,18 @@ double degreesOf(double cos_theta) { return std::acos(std::clamp(cos_theta, 0.0,
 
 std::optional<Problem> wrongTable(const std::vector<double>& theta_deg, const std::vector<double>& relative) {
     if (theta_deg.size() < 2 || theta_deg.size() != relative.size())
-        return Problem{"theta_deg", "needs two angles or more and as many values of relative"};
-    if (theta_deg.size() > Beam::kMostNodes)
         return Problem{"theta_deg",
-                       fmt::format("has {} angles, at most {} are read", theta_deg.size(), Beam::kMostNodes)};
+                       say(GLUMET_SAY("Core", "needs two angles or more and as many values of relative"))};
+    if (theta_deg.size() > Beam::kMostNodes)
+        return Problem{"theta_deg", say(GLUMET_SAY("Core", "has {} angles, at most {} are read"),
+                                        countOf(theta_deg.size()), countOf(Beam::kMostNodes))};
     for (std::size_t i = 0; i < theta_deg.size(); ++i) {
         if (!(theta_deg[i] >= 0.0 && theta_deg[i] <= 90.0) || (i > 0 && theta_deg[i] <= theta_deg[i - 1]))
-            return Problem{"theta_deg", fmt::format("must ascend within 0…90, value {} does not", i + 1)};
+            return Problem{"theta_deg", say(GLUMET_SAY("Core", "must ascend within 0…90, value {} does not"),
+                                            countOf(i + 1))};
         if (!(relative[i] >= 0.0) || !std::isfinite(relative[i]))
-            return Problem{"relative", fmt::format("must be 0 or more, value {} is not", i + 1)};
+            return Problem{"relative",
+                           say(GLUMET_SAY("Core", "must be 0 or more, value {} is not"), countOf(i + 1))};
     }
     return std::nullopt;
 }
@@ -51,7 +54,8 @@ std::optional<Problem> wrongTable(const std::vector<double>& theta_deg, const st
 
 Expected<Beam> Beam::cosinePower(double m) {
     if (!(m >= 0.0) || !std::isfinite(m))
-        return problem("m", fmt::format("must be a finite number of 0 or more, is {:g}", m));
+        return problem("m",
+                       say(GLUMET_SAY("Core", "must be a finite number of 0 or more, is {}"), Figure{m}));
     Beam beam;
     beam.power_ = m;
     beam.scale_ = (m + 1.0) / (2.0 * pi);
@@ -60,10 +64,12 @@ Expected<Beam> Beam::cosinePower(double m) {
 
 Expected<Beam> Beam::halfAngle(double degrees) {
     if (!(degrees > 0.0 && degrees < 90.0))
-        return problem("half_angle_deg", fmt::format("must lie between 0 and 90, is {:g}", degrees));
+        return problem("half_angle_deg",
+                       say(GLUMET_SAY("Core", "must lie between 0 and 90, is {}"), Figure{degrees}));
     const double log_cos = std::log(std::cos(degrees * kDegree));
     if (!(log_cos < 0.0))
-        return problem("half_angle_deg", fmt::format("{:g} is too narrow to be told from 0", degrees));
+        return problem("half_angle_deg",
+                       say(GLUMET_SAY("Core", "{} is too narrow to be told from 0"), Figure{degrees}));
     auto beam = cosinePower(std::log(0.5) / log_cos);
     if (!beam) return beam;
     beam->kind_ = Kind::HalfAngle;
@@ -78,7 +84,8 @@ Expected<Beam> Beam::table(std::vector<double> theta_deg, std::vector<double> re
     beam.node_weight_ = nodeWeights(theta_deg);
     double total = 0.0;
     for (std::size_t i = 0; i < relative.size(); ++i) total += relative[i] * beam.node_weight_[i];
-    if (!(total > 0.0) || !std::isfinite(total)) return problem("relative", "carries no light");
+    if (!(total > 0.0) || !std::isfinite(total))
+        return problem("relative", say(GLUMET_SAY("Core", "carries no light")));
     beam.scale_ = 1.0 / total;
     for (const double theta : theta_deg)
         if (theta > 0.0 && theta < 90.0) beam.breaks_deg_.push_back(theta);

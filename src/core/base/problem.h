@@ -4,16 +4,15 @@
 #include <tl/expected.hpp>
 #include <vector>
 
+#include "core/base/sentence.h"
+
 namespace glumet {
 
 /// Why something could not be done, for a person to read: `where` names the file, line or field (may be
 /// empty), `what` is one clear sentence without a full stop.
 struct Problem {
     std::string where;
-    std::string what;
-
-    /// "where: what", or "what" alone when there is no place to name.
-    std::string sentence() const { return where.empty() ? what : where + ": " + what; }
+    Words what;
     bool operator==(const Problem&) const = default;
 };
 
@@ -25,7 +24,7 @@ using Expected = tl::expected<T, Problem>;
 template <class T>
 using Checked = tl::expected<T, std::vector<Problem>>;
 
-inline tl::unexpected<Problem> problem(std::string where, std::string what) {
+inline tl::unexpected<Problem> problem(std::string where, Words what) {
     return tl::make_unexpected(Problem{std::move(where), std::move(what)});
 }
 

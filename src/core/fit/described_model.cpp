@@ -1,7 +1,5 @@
 #include "core/fit/described_model.h"
 
-#include <fmt/format.h>
-
 #include <cmath>
 
 #include "core/bench/grid.h"
@@ -32,12 +30,17 @@ std::vector<std::array<double, 2>> pointsOf(const Grid& grid) {
 Expected<LightScene> describedScene(const Bench& bench, const Run& run) {
     const auto* fixture = byId(bench.fixtures, run.fixture);
     const auto* tank = byId(bench.tanks, run.tank);
-    if (tank == nullptr) return problem("", "the tank of this run is not described");
+    if (tank == nullptr) return problem("", say(GLUMET_SAY("Core", "the tank of this run is not described")));
     if (fixture == nullptr || !fixture->beam)
         return problem(
-            "", "the fixture's beam is not described: give its half angle or a photometric file in Bench");
+            "",
+            say(GLUMET_SAY(
+                "Core",
+                "the fixture's beam is not described: give its half angle or a photometric file in Bench")));
     if (run.accessory != 0)
-        return problem("", "an accessory changes the beam, and only the bare fixture's is described");
+        return problem(
+            "", say(GLUMET_SAY("Core",
+                               "an accessory changes the beam, and only the bare fixture's is described")));
     auto scene = emptyScene(*tank, run.water == WaterState::Dry);
     scene.beams = {*fixture->beam};
     // A preset whose channels' shares are not known is taken at full flux; the readings then say its level.
@@ -69,7 +72,7 @@ Expected<DescribedModel> DescribedModel::fitted(const Bench& bench, Id id, const
                                                 std::unique_ptr<FastField> earlier) {
     const auto& run = bench.run(id);
     const auto* tank = byId(bench.tanks, run.tank);
-    if (tank == nullptr) return problem("", "the tank of this run is not described");
+    if (tank == nullptr) return problem("", say(GLUMET_SAY("Core", "the tank of this run is not described")));
     auto scene = sceneWith(fit.model, sceneByFit(fit, bench, id, *tank));
     if (!scene) return tl::make_unexpected(scene.error());
     if (const auto wrong = wrongWith(*scene)) return tl::make_unexpected(*wrong);
@@ -160,14 +163,13 @@ Expected<double> DescribedModel::volumeShare(const Band& band, Millimetre pitch)
 
 namespace {
 
-std::string agreementTitle(double rms, bool fitted) {
-    if (fitted) return fmt::format("The fitted model is {} off", percentText(rms));
-    return rms <= kFarOff ? fmt::format("The description fits to {}", percentText(rms))
-                          : fmt::format("The description is off by {}", percentText(rms));
+Words agreementTitle(double rms, bool fitted) {
+    if (fitted) return say(GLUMET_SAY("Core", "The fitted model is {} off"), Share{rms});
+    return rms <= kFarOff ? say(GLUMET_SAY("Core", "The description fits to {}"), Share{rms})
+                          : say(GLUMET_SAY("Core", "The description is off by {}"), Share{rms});
 }
 
-Finding agreementFinding(const Bench& bench, Id id, const DescribedModel& model,
-                         const FindingContext& context) {
+Finding agreementFinding(const Bench& bench, Id id, const DescribedModel& model) {
     const auto& agreement = model.agreement();
     Finding out;
     out.kind = agreement.rms <= kFarOff ? FindingKind::Fact : FindingKind::Doubt;
@@ -175,58 +177,64 @@ Finding agreementFinding(const Bench& bench, Id id, const DescribedModel& model,
     out.view = EvidenceView::Field;
     out.run = id;
     out.depth = agreement.worst_depth;
-    std::string place = fmt::format("{} | {}", lengthFigure(agreement.worst_x, context.unit),
-                                    lengthText(agreement.worst_y, context.unit));
+    Words place = say(GLUMET_SAY("Core", "{} along, {} across"), agreement.worst_x, agreement.worst_y);
     if (const auto* plane = planeAt(bench.run(id), agreement.worst_depth); plane != nullptr && plane->grid)
         if (const auto cell = cellAt(*plane->grid, agreement.worst_x, agreement.worst_y)) {
             out.cell = cell;
-            place = cellName(*cell);
+            place = verbatim(cellName(*cell));
         }
-    out.body = fmt::format("Root mean square over {} readings; the furthest is {} at {}, {} {}.", agreement.n,
-                           place, lengthText(agreement.worst_depth, context.unit),
-                           percentText(std::abs(agreement.worst)), agreement.worst < 0.0 ? "below" : "above");
+    const auto* message =
+        agreement.worst < 0.0
+            ? GLUMET_SAY("Core", "Root mean square over {} readings; the furthest is {} at {}, {} below.")
+            : GLUMET_SAY("Core", "Root mean square over {} readings; the furthest is {} at {}, {} above.");
+    out.body =
+        say(message, Count{agreement.n}, place, agreement.worst_depth, Share{std::abs(agreement.worst)});
     return out;
 }
 
 Finding fluxFinding(const DescribedModel& model) {
     Finding out;
     if (model.isFitted()) {
-        out.title = fmt::format("It emits {:.0f} µmol/s", model.impliedFlux().value());
-        out.body = "By the fit to all readings of this configuration, walls and water included.";
+        out.title = say(GLUMET_SAY("Core", "It emits {} µmol/s"), Figure{model.impliedFlux().value(), 0});
+        out.body = say(GLUMET_SAY(
+            "Core", "By the fit to all readings of this configuration, walls and water included."));
         return out;
     }
-    out.title = fmt::format("Readings imply {:.0f} µmol/s emitted", model.impliedFlux().value());
-    out.body = model.fluxWasDescribed()
-                   ? fmt::format("That is {} of the flux described. Model values are scaled to the readings.",
-                                 percentText(model.factor()))
-                   : "No flux is described; model values are scaled to the readings.";
+    out.title =
+        say(GLUMET_SAY("Core", "Readings imply {} µmol/s emitted"), Figure{model.impliedFlux().value(), 0});
+    out.body =
+        model.fluxWasDescribed()
+            ? say(GLUMET_SAY("Core",
+                             "That is {} of the flux described. Model values are scaled to the readings."),
+                  Share{model.factor()})
+            : say(GLUMET_SAY("Core", "No flux is described; model values are scaled to the readings."));
     return out;
 }
 
 }  // namespace
 
 std::vector<Finding> modelFindings(const Bench& bench, Id run, Expected<DescribedModel>& model,
-                                   const FindingContext& context) {
+                                   const std::optional<Band>& band) {
     if (!model) {
         Finding missing;
         missing.kind = FindingKind::Next;
-        missing.title = "No model of this run";
-        missing.body = "Reason: " + model.error().what + ".";
+        missing.title = say(GLUMET_SAY("Core", "No model of this run"));
+        missing.body = say(GLUMET_SAY("Core", "Reason: {}."), model.error().what);
         missing.view = EvidenceView::Bench;
         return {missing};
     }
     std::vector<Finding> out;
     if (model->agreement().n > 0) {
-        out.push_back(agreementFinding(bench, run, *model, context));
+        out.push_back(agreementFinding(bench, run, *model));
         out.push_back(fluxFinding(*model));
     }
-    if (context.band)
-        if (const auto share = model->volumeShare(*context.band, Millimetre(kVolumePitchMm))) {
+    if (band)
+        if (const auto share = model->volumeShare(*band, Millimetre(kVolumePitchMm))) {
             Finding volume;
-            volume.title = fmt::format("{} of the water in {}–{}", percentText(*share),
-                                       ppfdFigure(context.band->low), ppfdFigure(context.band->high));
-            volume.body = fmt::format("By the model, in cells of {}.",
-                                      lengthText(Millimetre(kVolumePitchMm), context.unit));
+            volume.title = say(GLUMET_SAY("Core", "{} of the water in {}"), Share{*share},
+                               PpfdSpan{band->low, band->high});
+            volume.body =
+                say(GLUMET_SAY("Core", "By the model, in cells of {}."), Millimetre(kVolumePitchMm));
             out.push_back(volume);
         }
     return out;

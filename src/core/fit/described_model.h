@@ -72,6 +72,6 @@ class DescribedModel {
 
 /// What the comparison says, with its numbers; what is missing where there is no model.
 std::vector<Finding> modelFindings(const Bench& bench, Id run, Expected<DescribedModel>& model,
-                                   const FindingContext& context);
+                                   const std::optional<Band>& band);
 
 }  // namespace glumet

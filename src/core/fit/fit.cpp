@@ -21,7 +21,7 @@ StreamingFit::~StreamingFit() = default;
 
 Expected<StreamingFit> StreamingFit::begin(const Bench& bench, const std::vector<Id>& runs,
                                            const FitOptions& options) {
-    if (runs.empty()) return problem("", "there is no run to fit");
+    if (runs.empty()) return problem("", say(GLUMET_SAY("Core", "there is no run to fit")));
     auto impl = std::make_unique<Impl>(bench, runs, options);
     auto result = impl->fit();
     if (!result) return tl::make_unexpected(result.error());
@@ -44,7 +44,7 @@ int FitResult::distrusted() const {
 }
 
 Expected<FitResult> fitFixture(const Bench& bench, const std::vector<Id>& runs, const FitOptions& options) {
-    if (runs.empty()) return problem("", "there is no run to fit");
+    if (runs.empty()) return problem("", say(GLUMET_SAY("Core", "there is no run to fit")));
     return Fitter(bench, runs, options).fit();
 }
 
@@ -55,13 +55,13 @@ struct Layout {
     int columns, rows;
     double pitch_x, pitch_y, size;
 };
-constexpr std::array kLayouts{Layout{"a point", 1, 1, 0, 0, 0},
-                              Layout{"a cluster of 9 × 6 cm", 4, 3, 28, 28, 18},
-                              Layout{"a bar of 27 cm", 10, 1, 30, 0, 14},
-                              Layout{"a bar of 54 cm", 20, 1, 28, 0, 14},
-                              Layout{"two clusters 24 cm apart", 2, 1, 240, 0, 60},
-                              Layout{"a panel of 20 × 20 cm", 6, 6, 40, 40, 0},
-                              Layout{"a panel of 42 × 28 cm", 9, 6, 52, 56, 0}};
+constexpr std::array kLayouts{Layout{GLUMET_SAY("Core", "a point"), 1, 1, 0, 0, 0},
+                              Layout{GLUMET_SAY("Core", "a cluster of 9 × 6 cm"), 4, 3, 28, 28, 18},
+                              Layout{GLUMET_SAY("Core", "a bar of 27 cm"), 10, 1, 30, 0, 14},
+                              Layout{GLUMET_SAY("Core", "a bar of 54 cm"), 20, 1, 28, 0, 14},
+                              Layout{GLUMET_SAY("Core", "two clusters 24 cm apart"), 2, 1, 240, 0, 60},
+                              Layout{GLUMET_SAY("Core", "a panel of 20 × 20 cm"), 6, 6, 40, 40, 0},
+                              Layout{GLUMET_SAY("Core", "a panel of 42 × 28 cm"), 9, 6, 52, 56, 0}};
 
 }  // namespace
 
@@ -86,7 +86,8 @@ Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<Id>& 
         name = layout.name;
     }
     best->cannot_tell.push_back(
-        fmt::format("The fixture's emitters are not described; {} fits the readings best.", name));
+        say(GLUMET_SAY("Core", "The fixture's emitters are not described; {} fits the readings best."),
+            say(name)));
     return std::move(*best);
 }
 

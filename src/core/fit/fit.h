@@ -41,7 +41,7 @@ enum class FitQuantity {
 struct FitParameter {
     FitQuantity what = FitQuantity::Flux;
     Id run = 0;  ///< of a run's own height and level
-    std::string name;
+    Words name;
     std::string unit;
     double value = 0.0;
     double error = 0.0;
@@ -77,8 +77,8 @@ struct FitResult {
     double away_y_mm = 0.0;
     std::vector<Slip> slips;
     std::vector<FitParameter> parameters;
-    std::vector<FitResidual> residuals;    ///< in the order of runs, planes, readings
-    std::vector<std::string> cannot_tell;  ///< sentences
+    std::vector<FitResidual> residuals;  ///< in the order of runs, planes, readings
+    std::vector<Words> cannot_tell;
     double reduced_chi_square = 0.0;
     double misfit = 0.0;       ///< Σ min(z², 36): what layouts are compared by
     double reflectance = 0.0;  ///< of the painted walls

@@ -1,5 +1,3 @@
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 #include <numbers>
@@ -22,8 +20,9 @@ std::optional<Problem> Fitter::gather() {
     for (const auto id : run_ids_) {
         const auto& run = bench_.run(id);
         const auto* tank = byId(bench_.tanks, run.tank);
-        if (tank == nullptr) return Problem{run.label, "its tank is not described"};
-        if (run.height.value() <= 0.0) return Problem{run.label, "its mounting height is not above 0"};
+        if (tank == nullptr) return Problem{run.label, say(GLUMET_SAY("Core", "its tank is not described"))};
+        if (run.height.value() <= 0.0)
+            return Problem{run.label, say(GLUMET_SAY("Core", "its mounting height is not above 0"))};
         LightScene scene = emptyScene(*tank, run.water == WaterState::Dry);
         hangAt(scene, hangingPlaces(run, scene.length_mm), run.height, run.level_pct.value_or(100.0) / 100.0,
                {});
@@ -32,16 +31,22 @@ std::optional<Problem> Fitter::gather() {
     }
     nuisances_.run_height.assign(runs_.size(), 0.0);
     nuisances_.run_level.assign(runs_.size(), 0.0);
-    if (data_.empty()) return Problem{"", "there is no reading to fit"};
+    if (data_.empty()) return Problem{"", say(GLUMET_SAY("Core", "there is no reading to fit"))};
     if (data_.size() < kLeastReadings)
-        return Problem{"",
-                       fmt::format("{} readings are too few to tell a beam from its height: {} are needed",
-                                   data_.size(), kLeastReadings)};
+        return Problem{
+            "",
+            say(GLUMET_SAY("Core", "{} readings are too few to tell a beam from its height: {} are needed"),
+                Count{static_cast<int>(data_.size())}, Count{kLeastReadings})};
     if (rings.size() < kLeastRings)
         return Problem{
-            "", "all readings lie at the same distance from the fixture: they say nothing of its beam"};
+            "", say(GLUMET_SAY(
+                    "Core",
+                    "all readings lie at the same distance from the fixture: they say nothing of its beam"))};
     if (planes.size() < 2)
-        return Problem{"", "one plane cannot tell the beam from the height: read a second depth or height"};
+        return Problem{
+            "",
+            say(GLUMET_SAY("Core",
+                           "one plane cannot tell the beam from the height: read a second depth or height"))};
     return std::nullopt;
 }
 

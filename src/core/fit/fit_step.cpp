@@ -127,7 +127,8 @@ Expected<FitResult> Fitter::fit() {
     start();
     linearise();
     for (int round = 0; round < options_.most_iterations; ++round) {
-        if (options_.stop.stop_requested()) return problem("", "the fit was cancelled");
+        if (options_.stop.stop_requested())
+            return problem("", say(GLUMET_SAY("Core", "the fit was cancelled")));
         if (round < kRoundsOfChoice) chooseRoughness();
         step();
         const Eigen::VectorXd before = model_;
@@ -136,7 +137,8 @@ Expected<FitResult> Fitter::fit() {
         const Eigen::VectorXd moved = (model_ - before).cwiseQuotient(noise_);
         if (moved.norm() < kConverged * std::sqrt(static_cast<double>(moved.size()))) break;
     }
-    if (!beam_.allFinite()) return problem("", "the readings contradict each other: no beam gives them");
+    if (!beam_.allFinite())
+        return problem("", say(GLUMET_SAY("Core", "the readings contradict each other: no beam gives them")));
     finish();
     return result_;
 }
@@ -144,7 +146,8 @@ Expected<FitResult> Fitter::fit() {
 Expected<FitResult> Fitter::add(Id run_id, Millimetre depth, const Reading& reading) {
     const auto at =
         std::find_if(runs_.begin(), runs_.end(), [&](const RunScene& run) { return run.id == run_id; });
-    if (at == runs_.end()) return problem("", "the reading belongs to a run that is not fitted");
+    if (at == runs_.end())
+        return problem("", say(GLUMET_SAY("Core", "the reading belongs to a run that is not fitted")));
     const auto before = data_.size();
     Plane plane;
     plane.depth = depth;
@@ -152,7 +155,8 @@ Expected<FitResult> Fitter::add(Id run_id, Millimetre depth, const Reading& read
     std::set<long> rings;
     std::set<std::pair<long, long>> planes;
     addPlaneTo(static_cast<std::size_t>(at - runs_.begin()), plane, rings, planes);
-    if (data_.size() == before) return problem("", "the reading does not count or lies outside the tank");
+    if (data_.size() == before)
+        return problem("", say(GLUMET_SAY("Core", "the reading does not count or lies outside the tank")));
     addRow();
     weigh();
     step();

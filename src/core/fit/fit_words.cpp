@@ -1,5 +1,3 @@
-#include <fmt/format.h>
-
 #include <cmath>
 
 #include "core/fit/fitter.h"
@@ -12,24 +10,28 @@ constexpr double kTwin = 0.95;  // correlation beyond which two parameters canno
 }  // namespace
 
 void Fitter::addParameters(const Eigen::MatrixXd& covariance) {
-    const auto add = [&](FitQuantity what, std::string name, const char* unit, Eigen::Index j, double scale,
+    const auto add = [&](FitQuantity what, Words name, const char* unit, Eigen::Index j, double scale,
                          Id of_run = 0) {
         result_.parameters.push_back({what, of_run, std::move(name), unit, nuisance(j) * scale,
                                       std::sqrt(covariance(kBells + j, kBells + j)) * scale,
                                       priorError(j) * scale});
     };
-    result_.parameters.push_back(
-        {FitQuantity::Flux, 0, "flux", "µmol/s", result_.model.flux(), result_.model.fluxError(), 1e9});
-    add(FitQuantity::HeightOffset, "height offset", "mm", kHeight, 1.0);
-    add(FitQuantity::PlaceAlong, "place along", "mm", kX, 1.0);
-    add(FitQuantity::PlaceAcross, "place across", "mm", kY, 1.0);
-    add(FitQuantity::Attenuation, "attenuation", "1/m", kAttenuation, 1.0);
-    if (paintedWalls()) add(FitQuantity::Reflectance, "painted walls' reflectance", "", kReflectance, 1.0);
+    result_.parameters.push_back({FitQuantity::Flux, 0, say(GLUMET_SAY("Core", "flux")), "µmol/s",
+                                  result_.model.flux(), result_.model.fluxError(), 1e9});
+    add(FitQuantity::HeightOffset, say(GLUMET_SAY("Core", "height offset")), "mm", kHeight, 1.0);
+    add(FitQuantity::PlaceAlong, say(GLUMET_SAY("Core", "place along")), "mm", kX, 1.0);
+    add(FitQuantity::PlaceAcross, say(GLUMET_SAY("Core", "place across")), "mm", kY, 1.0);
+    add(FitQuantity::Attenuation, say(GLUMET_SAY("Core", "attenuation")), "1/m", kAttenuation, 1.0);
+    if (paintedWalls())
+        add(FitQuantity::Reflectance, say(GLUMET_SAY("Core", "painted walls' reflectance")), "", kReflectance,
+            1.0);
     for (std::size_t run = 0; run < runs_.size(); ++run) {
         const auto at = kSharedCount + 2 * static_cast<Eigen::Index>(run);
         const auto& label = bench_.run(runs_[run].id).label;
-        add(FitQuantity::RunHeight, "height of " + label, "mm", at, 1.0, runs_[run].id);
-        add(FitQuantity::RunLevel, "level of " + label, "%", at + 1, 100.0, runs_[run].id);
+        add(FitQuantity::RunHeight, say(GLUMET_SAY("Core", "height of {}"), label), "mm", at, 1.0,
+            runs_[run].id);
+        add(FitQuantity::RunLevel, say(GLUMET_SAY("Core", "level of {}"), label), "%", at + 1, 100.0,
+            runs_[run].id);
     }
 }
 
@@ -38,9 +40,14 @@ void Fitter::tellApart(const Eigen::MatrixXd& covariance) {
         if ((p.what == FitQuantity::HeightOffset || p.what == FitQuantity::Attenuation ||
              p.what == FitQuantity::Reflectance) &&
             p.untold())
-            result_.cannot_tell.push_back(fmt::format(
-                "The readings do not tell the {}: it stays what was believed before, ± {:.3g} {}.", p.name,
-                p.error, p.unit));
+            result_.cannot_tell.push_back(say(
+                GLUMET_SAY("Core",
+                           "The readings do not tell the {}: it stays what was believed before, ± {} {}."),
+                p.name,
+                Figure{p.error, p.error < 1.0    ? 3
+                                : p.error < 10.0 ? 2
+                                                 : 1},
+                p.unit));
     // Flux against height offset: a brighter lamp higher up.
     Eigen::VectorXd by_flux = Eigen::VectorXd::Zero(covariance.rows());
     for (Eigen::Index k = 0; k < kBells; ++k) by_flux(k) = BeamBasis::fluxes()[static_cast<std::size_t>(k)];
@@ -48,9 +55,9 @@ void Fitter::tellApart(const Eigen::MatrixXd& covariance) {
     const double correlation =
         both / std::sqrt(by_flux.dot(covariance * by_flux) * covariance(kBells + kHeight, kBells + kHeight));
     if (std::abs(correlation) > kTwin)
-        result_.cannot_tell.push_back(
-            "A brighter fixture higher up would give the same readings: level and height cannot be told "
-            "apart.");
+        result_.cannot_tell.push_back(say(GLUMET_SAY("Core",
+                                                     "A brighter fixture higher up would give the same "
+                                                     "readings: level and height cannot be told apart.")));
 }
 
 }  // namespace glumet

@@ -37,11 +37,12 @@ std::vector<Ppfd> alongLine(const ExactField& field, const Place& from, const Pl
 Expected<LightVolume> sampleVolume(FastField& field, Millimetre pitch) {
     const auto& scene = field.scene();
     if (!(pitch.value() >= 1.0))
-        return problem("pitch_mm", fmt::format("must be 1 or more, is {:g}", pitch.value()));
+        return problem("pitch_mm",
+                       say(GLUMET_SAY("Core", "must be 1 or more, is {}"), Figure{pitch.value()}));
     const double nodes = scene.length_mm * scene.width_mm * scene.water_depth_mm / std::pow(pitch.value(), 3);
     if (nodes > kMostNodes)
-        return problem("pitch_mm",
-                       fmt::format("asks for {:.3g} nodes, at most {:.3g} are computed", nodes, kMostNodes));
+        return problem("pitch_mm", say(GLUMET_SAY("Core", "asks for {} nodes, at most {} are computed"),
+                                       Figure{nodes}, Figure{kMostNodes}));
     LightVolume volume{centres(scene.length_mm, pitch.value()),
                        centres(scene.width_mm, pitch.value()),
                        centres(scene.water_depth_mm, pitch.value()),

@@ -17,9 +17,10 @@ class RangeCheck {
   public:
     void within(double value, double low, double high, const std::string& key) {
         if (wrong_ || (value >= low && value <= high)) return;
-        wrong_ = Problem{key, fmt::format("must lie within {:g}…{:g}, is {:g}", low, high, value)};
+        wrong_ = Problem{key, say(GLUMET_SAY("Core", "must lie within {}…{}, is {}"), Figure{low},
+                                  Figure{high}, Figure{value})};
     }
-    void fail(const std::string& key, std::string what) {
+    void fail(const std::string& key, Words what) {
         if (!wrong_) wrong_ = Problem{key, std::move(what)};
     }
     const std::optional<Problem>& wrong() const { return wrong_; }
@@ -60,8 +61,10 @@ void checkFixture(RangeCheck& check, const LightScene& scene, std::size_t index)
         check.within(emitter.dx_mm, -kLongestMm, kLongestMm, at + "dx_mm");
         check.within(emitter.dy_mm, -kLongestMm, kLongestMm, at + "dy_mm");
         check.within(emitter.flux_umol_s, 0.0, 1e9, at + "flux_umol_s");
-        if (emitter.beam >= scene.beams.size()) check.fail(at + "beam", "is not described");
-        if (emitter.channel >= scene.channels.size()) check.fail(at + "channel", "is not described");
+        if (emitter.beam >= scene.beams.size())
+            check.fail(at + "beam", say(GLUMET_SAY("Core", "is not described")));
+        if (emitter.channel >= scene.channels.size())
+            check.fail(at + "channel", say(GLUMET_SAY("Core", "is not described")));
     }
 }
 
@@ -74,7 +77,8 @@ std::optional<Problem> wrongWith(const LightScene& scene) {
     for (std::size_t i = 0; i < scene.fixtures.size() && !check.wrong(); ++i) {
         emitters += scene.fixtures[i].emitters.size();
         if (emitters > kMostEmitters)
-            check.fail("fixtures", fmt::format("have more than {} emitters", kMostEmitters));
+            check.fail("fixtures",
+                       say(GLUMET_SAY("Core", "have more than {} emitters"), countOf(kMostEmitters)));
         checkFixture(check, scene, i);
     }
     return check.wrong();

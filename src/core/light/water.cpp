@@ -20,13 +20,15 @@ constexpr double kTermNm = 5.0;
 
 std::optional<Problem> wrongSpectrum(const Spectrum& s) {
     if (s.wavelength_nm.size() < 2 || s.wavelength_nm.size() != s.relative.size())
-        return Problem{"wavelength_nm", "needs two wavelengths or more and as many values of relative"};
+        return Problem{
+            "wavelength_nm",
+            say(GLUMET_SAY("Core", "needs two wavelengths or more and as many values of relative"))};
     for (std::size_t i = 0; i < s.wavelength_nm.size(); ++i) {
         const double nm = s.wavelength_nm[i];
         if (!(nm >= 200.0 && nm <= 1200.0) || (i > 0 && nm <= s.wavelength_nm[i - 1]))
-            return Problem{"wavelength_nm", "must ascend within 200…1200"};
+            return Problem{"wavelength_nm", say(GLUMET_SAY("Core", "must ascend within 200…1200"))};
         if (!(s.relative[i] >= 0.0) || !std::isfinite(s.relative[i]))
-            return Problem{"relative", "must be 0 or more at every wavelength"};
+            return Problem{"relative", say(GLUMET_SAY("Core", "must be 0 or more at every wavelength"))};
     }
     return std::nullopt;
 }
@@ -67,7 +69,7 @@ Expected<Attenuation> attenuationOf(const Water& water, const Spectrum* spectrum
         out.terms.push_back({weight, per_m});
         total += weight;
     }
-    if (!(total > 0.0)) return problem("relative", "carries no light");
+    if (!(total > 0.0)) return problem("relative", say(GLUMET_SAY("Core", "carries no light")));
     for (auto& term : out.terms) term.weight /= total;
     return out;
 }

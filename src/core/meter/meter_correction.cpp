@@ -17,14 +17,19 @@ constexpr double kMostRatio = 3.0;
 
 Expected<MeterCorrection> correctionFrom(const std::vector<TwinPair>& pairs, const std::string& channel,
                                          const std::string& twin_name, double twin_uncertainty) {
-    if (pairs.size() < 2) return problem("pairs", "two or more are needed to tell how sure the factor is");
+    if (pairs.size() < 2)
+        return problem("pairs",
+                       say(GLUMET_SAY("Core", "two or more are needed to tell how sure the factor is")));
     double mean = 0.0;
     std::vector<double> ratios;
     for (const auto& pair : pairs) {
         const double ratio = pair.own.value() > 0.0 ? pair.twin / pair.own : 0.0;
         if (!(ratio >= kLeastRatio && ratio <= kMostRatio))
-            return problem(fmt::format("pair {}", ratios.size() + 1),
-                           "the two meters differ by more than three times: they did not see the same light");
+            return problem(
+                fmt::format("pair {}", ratios.size() + 1),
+                say(GLUMET_SAY(
+                    "Core",
+                    "the two meters differ by more than three times: they did not see the same light")));
         ratios.push_back(ratio);
         mean += ratio / static_cast<double>(pairs.size());
     }
@@ -73,12 +78,14 @@ Expected<std::vector<ResponsePoint>> parseResponse(const std::string& text) {
         const auto nm = parseNumber(piece.substr(0, colon));
         const auto value = colon == std::string::npos ? std::nullopt : parseNumber(piece.substr(colon + 1));
         if (!nm || !value || *nm < 200.0 || *nm > 1200.0 || *value < 0.0 || *value > 5.0)
-            return problem("", fmt::format("\"{}\" is not understood: write wavelength: response, such as "
-                                           "400: 0.8, 550: 1",
-                                           piece));
+            return problem(
+                "", say(GLUMET_SAY(
+                            "Core",
+                            "\"{}\" is not understood: write wavelength: response, such as 400: 0.8, 550: 1"),
+                        piece));
         if (!out.empty() && *nm <= out.back().wavelength_nm)
-            return problem("",
-                           fmt::format("{:g} nm does not come after {:g} nm", *nm, out.back().wavelength_nm));
+            return problem("", say(GLUMET_SAY("Core", "{} nm does not come after {} nm"), Figure{*nm},
+                                   Figure{out.back().wavelength_nm}));
         out.push_back({*nm, *value});
     }
     return out;

@@ -67,7 +67,8 @@ void addBand(const std::vector<double>& values, const Band& band, PlaneStatistic
 Expected<PlaneStatistics> planeStatistics(const Plane& plane, const std::optional<Band>& band) {
     const auto values = countedValues(plane);
     if (values.empty())
-        return problem(fmt::format("plane at {:g} mm", plane.depth.value()), "holds no reading yet");
+        return problem(fmt::format("plane at {:g} mm", plane.depth.value()),
+                       say(GLUMET_SAY("Core", "holds no reading yet")));
     PlaneStatistics out;
     out.n = static_cast<int>(values.size());
     const double mean = meanOf(values);

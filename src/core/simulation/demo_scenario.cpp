@@ -12,6 +12,7 @@
 #include "core/survey/commission.h"
 #include "core/survey/repeatability.h"
 #include "core/survey/survey_method.h"
+#include "core/words/sentence.h"
 
 namespace glumet {
 namespace {
@@ -214,7 +215,7 @@ class DemoMaker {
         check.kind = kind;
         check.value = value;
         check.passed = verdict.passed;
-        check.verdict = verdict.sentence;
+        check.verdict = english(verdict.sentence);
         check.overruled = overruled;
         check.time = run.planes.front().readings.front().time;
         bench_.checks.push_back(std::move(check));

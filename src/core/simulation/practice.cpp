@@ -1,7 +1,5 @@
 #include "core/simulation/practice.h"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 
@@ -22,11 +20,13 @@ bool at(const PlantedSlip& slip, const Plane& plane, const Reading& reading) {
 
 }  // namespace
 
-std::string PracticeScore::sentence() const {
-    auto text = fmt::format("{} points, {} from the truth", points, percentText(rms_error));
-    if (planted > 0) text += fmt::format("; {} of {} planted slips found", mended, planted);
-    if (seconds_per_point > 0.0) text += fmt::format("; {:.0f} s a point", seconds_per_point);
-    return text;
+Words PracticeScore::words() const {
+    Words out = say(GLUMET_SAY("Core", "{} points, {} from the truth."), Count{points}, Share{rms_error});
+    if (planted > 0)
+        out += say(GLUMET_SAY("Core", "{} of {} planted slips found."), Count{mended}, Count{planted});
+    if (seconds_per_point > 0.0)
+        out += say(GLUMET_SAY("Core", "{} s a point."), Figure{seconds_per_point, 0});
+    return out;
 }
 
 PracticeScore scoreOf(const Run& run, LightScene truth, const std::vector<PlantedSlip>& planted) {

@@ -29,8 +29,8 @@ struct PracticeScore {
     int planted = 0;                 ///< slips at points that were read
     int mended = 0;                  ///< of them, read again and right in the end (within 5 %)
 
-    /// "36 points, 2.1 % from the truth; 2 of 3 slips found; 14 s a point".
-    std::string sentence() const;
+    /// "36 points, 2.1 % from the truth. 2 of 3 planted slips found. 14 s a point."
+    Words words() const;
 };
 
 /// Counted readings of the run's planes with a grid, against the field of `truth`. A sound bench lies about

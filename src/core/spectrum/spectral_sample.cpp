@@ -48,12 +48,14 @@ Expected<SpectralSample> parseSpectralSample(const std::string& text) {
     std::string unit;
     if (!(in >> sample.first_nm >> sample.step_nm >> unit) || !(sample.step_nm > 0.0) ||
         (unit != "W" && unit != "umol"))
-        return problem("spectrum", "needs a first wavelength, a step and W or umol before its values");
+        return problem(
+            "spectrum",
+            say(GLUMET_SAY("Core", "needs a first wavelength, a step and W or umol before its values")));
     sample.unit =
         unit == "W" ? SpectralUnit::WattPerSquareMetre : SpectralUnit::MicromolePerSquareMetreSecond;
     for (double value = 0.0; in >> value;) sample.values.push_back(value);
     if (!in.eof() || sample.values.size() < 2)
-        return problem("spectrum", "needs two values or more, all numbers");
+        return problem("spectrum", say(GLUMET_SAY("Core", "needs two values or more, all numbers")));
     return sample;
 }
 

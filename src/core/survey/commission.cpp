@@ -1,11 +1,9 @@
 #include "core/survey/commission.h"
 
-#include <fmt/format.h>
-
 #include <cmath>
 
 #include "core/survey/checks.h"
-#include "core/words/wording.h"
+#include "core/words/sentence.h"
 
 namespace glumet {
 namespace {
@@ -18,53 +16,79 @@ constexpr double kMostTilt = 2.0;             // degrees
 constexpr double kLeastHeightError = 5.0;     // mm
 constexpr std::size_t kLeastBlocks = 12;
 
-const char* waterWord(WaterState state) {
+/// A rate of change, to the hundredth of a per cent.
+Figure inPercent(double share) { return {share * 100.0, 2, true}; }
+
+Words asSeen(WaterState state) {
     switch (state) {
         case WaterState::Still:
-            return "still";
+            return say(GLUMET_SAY("Core", "The water is still."));
         case WaterState::Moving:
-            return "moving";
+            return say(GLUMET_SAY("Core", "The water is moving."));
         case WaterState::Dry:
-            return "absent";
+            return say(GLUMET_SAY("Core", "There is no water."));
     }
-    return "";
+    return {};
 }
 
-std::string signedPercent(double share) { return fmt::format("{:+.2f} %", share * 100.0); }
+Words asPlanned(WaterState state) {
+    switch (state) {
+        case WaterState::Still:
+            return say(GLUMET_SAY("Core", "The run says still."));
+        case WaterState::Moving:
+            return say(GLUMET_SAY("Core", "The run says moving."));
+        case WaterState::Dry:
+            return say(GLUMET_SAY("Core", "The run says dry."));
+    }
+    return {};
+}
+
+Words withHint(Words figures, bool fine, const char* as_it_should, const char* hint) {
+    figures += say(fine ? as_it_should : hint);
+    return figures;
+}
 
 }  // namespace
 
 CheckVerdict judgeDraw(Watt drawn, std::optional<Watt> rated, std::optional<Watt> expected,
                        const std::string& subject) {
-    if (!(drawn.value() >= 0.0) || !std::isfinite(drawn.value())) return {false, "A draw is 0 W or more."};
+    if (!(drawn.value() >= 0.0) || !std::isfinite(drawn.value()))
+        return {false, say(GLUMET_SAY("Core", "A draw is 0 W or more."))};
     if (!rated || rated->value() <= 0.0)
-        return {true, fmt::format("{:.1f} W; the fixture's rating is not described, so nothing says whether "
-                                  "that is right.",
-                                  drawn.value())};
+        return {
+            true,
+            say(GLUMET_SAY(
+                    "Core",
+                    "{} W; the fixture's rating is not described, so nothing says whether that is right."),
+                Figure{drawn.value(), 1})};
     const double share = drawn / *rated;
     if (!subject.empty())
         return share > kLeastChannelShare
-                   ? CheckVerdict{true, fmt::format("{}: {:.1f} W, {} of the rating.", subject, drawn.value(),
-                                                    percentText(share))}
-                   : CheckVerdict{false, fmt::format("{}: {:.1f} W. This channel draws nothing.", subject,
-                                                     drawn.value())};
+                   ? CheckVerdict{true, say(GLUMET_SAY("Core", "{}: {} W, {} of the rating."), subject,
+                                            Figure{drawn.value(), 1}, Share{share})}
+                   : CheckVerdict{false, say(GLUMET_SAY("Core", "{}: {} W. This channel draws nothing."),
+                                             subject, Figure{drawn.value(), 1})};
     const double due = expected.value_or(*rated) / *rated;
     const bool fine = std::abs(share - due) <= kDrawTolerance;
-    return {fine, fmt::format("{:.1f} W of {:.0f} W rated, {}. {}", drawn.value(), rated->value(),
-                              percentText(share),
-                              fine          ? "As it should be."
-                              : share < due ? "Stop: a driver may be dead. Find out before reading."
-                                            : "Stop: more than it is rated for. Find out why.")};
+    return {fine,
+            withHint(say(GLUMET_SAY("Core", "{} W of {} W rated, {}."), Figure{drawn.value(), 1},
+                         Figure{rated->value(), 0}, Share{share}),
+                     fine, GLUMET_SAY("Core", "As it should be."),
+                     share < due ? GLUMET_SAY("Core", "Stop: a driver may be dead. Find out before reading.")
+                                 : GLUMET_SAY("Core", "Stop: more than it is rated for. Find out why."))};
 }
 
 CheckVerdict judgeChannelSum(const std::vector<Watt>& channels, Watt together) {
     double sum = 0.0;
     for (const auto channel : channels) sum += channel.value();
-    if (channels.empty() || together.value() <= 0.0) return {false, "There is nothing to compare."};
+    if (channels.empty() || together.value() <= 0.0)
+        return {false, say(GLUMET_SAY("Core", "There is nothing to compare."))};
     const double off = sum / together.value() - 1.0;
     const bool fine = std::abs(off) <= kChannelSumTolerance;
-    return {fine, fmt::format("Channels one by one draw {:.1f} W, together {:.1f} W{}", sum, together.value(),
-                              fine ? "." : ": one of them is not on when all should be.")};
+    Words words = say(GLUMET_SAY("Core", "Channels one by one draw {} W, together {} W."), Figure{sum, 1},
+                      Figure{together.value(), 1});
+    if (!fine) words += say(GLUMET_SAY("Core", "One of them is not on when all should be."));
+    return {fine, std::move(words)};
 }
 
 void WarmUpWatch::add(Second time, Ppfd ppfd) {
@@ -111,11 +135,16 @@ std::optional<WarmUpRate> WarmUpWatch::rate() const {
 CheckVerdict judgeWarmUp(const WarmUpRate& rate) {
     const bool small = std::abs(rate.per_minute) <= kSteadyPerMinute;
     const bool known = rate.standard_error <= 2.0 * kSteadyPerMinute;
-    auto figures = signedPercent(rate.per_minute) + " a minute";
-    if (rate.standard_error > 0.0)
-        figures += fmt::format(", known to ± {:.2f} %", rate.standard_error * 100.0);
-    if (!known) return {false, figures + ": not known well enough yet. Calm the water or wait."};
-    return {small, figures + (small ? ": steady." : ": not steady yet. Wait.")};
+    Words figures = rate.standard_error > 0.0
+                        ? say(GLUMET_SAY("Core", "{} % a minute, known to ± {} %:"),
+                              inPercent(rate.per_minute), Figure{rate.standard_error * 100.0, 2})
+                        : say(GLUMET_SAY("Core", "{} % a minute:"), inPercent(rate.per_minute));
+    if (!known) {
+        figures += say(GLUMET_SAY("Core", "not known well enough yet. Calm the water or wait."));
+        return {false, std::move(figures)};
+    }
+    return {small, withHint(std::move(figures), small, GLUMET_SAY("Core", "steady."),
+                            GLUMET_SAY("Core", "not steady yet. Wait."))};
 }
 
 CheckVerdict judgeWarmUpPercent(double percent_per_minute) {
@@ -127,66 +156,82 @@ CheckVerdict judgeDark(Ppfd dark, const Run& run) {
     asked.dark_reading = dark;
     const auto share = roomLightShare(asked);
     const bool fine = share ? *share <= kDarkTolerance : dark.value() <= kDarkWithoutReadings;
-    const std::string against = share ? fmt::format("{} of the dimmest point", percentText(*share))
-                                      : fmt::format("limit {} before anything is read", kDarkWithoutReadings);
-    return {fine, fmt::format("{} with the fixture off, {}. {}", ppfdFigure(dark), against,
-                              fine ? "Dark enough." : "Other light is on: find it.")};
+    const auto figures =
+        share ? say(GLUMET_SAY("Core", "{} with the fixture off, {} of the dimmest point."), dark,
+                    Share{*share})
+              : say(GLUMET_SAY("Core", "{} with the fixture off, limit {} before anything is read."), dark,
+                    Ppfd(kDarkWithoutReadings));
+    return {fine, withHint(figures, fine, GLUMET_SAY("Core", "Dark enough."),
+                           GLUMET_SAY("Core", "Other light is on: find it."))};
 }
 
 CheckVerdict judgeWater(WaterState seen, const Run& run) {
-    if (seen == run.water) return {true, fmt::format("The water is {}, as the run says.", waterWord(seen))};
-    return {false,
-            fmt::format("The water is {}, and the run says {}.", waterWord(seen), waterWord(run.water))};
+    if (seen == run.water) return {true, asSeen(seen)};
+    auto words = asSeen(seen);
+    words += asPlanned(run.water);
+    return {false, std::move(words)};
 }
 
 CheckVerdict judgeTilt(double degrees) {
     const bool fine = std::abs(degrees) <= kMostTilt;
-    return {fine, fmt::format("The probe stands {:.1f}° off level{}", std::abs(degrees),
-                              fine ? "." : ": light from one side counts too much. Level it.")};
+    Words words = say(GLUMET_SAY("Core", "The probe stands {}° off level."), Figure{std::abs(degrees), 1});
+    if (!fine) words += say(GLUMET_SAY("Core", "Light from one side counts too much. Level it."));
+    return {fine, std::move(words)};
 }
 
 CheckVerdict judgeHeight(Millimetre again, const Run& run, Millimetre height_error) {
     const double allowed = std::max(kLeastHeightError, 2.0 * height_error.value());
     const double off = (again - run.height).value();
     const bool fine = std::abs(off) <= allowed;
-    return {fine, fmt::format("{:.0f} mm measured again, {:.0f} mm planned, {:+.0f} mm. {}", again.value(),
-                              run.height.value(), off,
-                              fine ? "As planned." : "Hang it again, or make it the run's height.")};
+    return {fine, withHint(say(GLUMET_SAY("Core", "{} mm measured again, {} mm planned, {} mm."),
+                               Figure{again.value(), 0}, Figure{run.height.value(), 0}, Figure{off, 0, true}),
+                           fine, GLUMET_SAY("Core", "As planned."),
+                           GLUMET_SAY("Core", "Hang it again, or make it the run's height."))};
 }
 
 CheckVerdict judgeMeterMode(bool in_water_mode, const MeterProfile& meter, WaterState water) {
     const bool wet = water != WaterState::Dry;
     const bool by_meter = meter.immersion_by == ImmersionBy::MeterMode;
     if (!wet)
-        return in_water_mode ? CheckVerdict{false, "There is no water, and the meter is in its water mode."}
-                             : CheckVerdict{true, "No water, no immersion factor: as it should be."};
+        return in_water_mode
+                   ? CheckVerdict{false,
+                                  say(GLUMET_SAY("Core",
+                                                 "There is no water, and the meter is in its water mode."))}
+                   : CheckVerdict{true,
+                                  say(GLUMET_SAY("Core", "No water, no immersion factor: as it should be."))};
     if (in_water_mode && by_meter)
-        return {true, fmt::format("The meter multiplies by {:g} itself: once, and only once.",
-                                  meter.immersion_factor)};
+        return {true, say(GLUMET_SAY("Core", "The meter multiplies by {} itself: once, and only once."),
+                          Figure{meter.immersion_factor})};
     if (!in_water_mode && meter.immersion_by == ImmersionBy::Glumet)
-        return {true, fmt::format("Glumet multiplies by {:g}: once, and only once.", meter.immersion_factor)};
+        return {true, say(GLUMET_SAY("Core", "Glumet multiplies by {}: once, and only once."),
+                          Figure{meter.immersion_factor})};
     if (in_water_mode)
-        return {false, meter.immersion_by == ImmersionBy::Glumet
-                           ? fmt::format("The meter multiplies already, and Glumet would again by {:g}.",
-                                         meter.immersion_factor)
-                           : "The meter multiplies, and its profile says nobody does."};
-    if (by_meter) return {false, "The meter is in its air mode, and its profile says the meter multiplies."};
+        return {false,
+                meter.immersion_by == ImmersionBy::Glumet
+                    ? say(GLUMET_SAY("Core", "The meter multiplies already, and Glumet would again by {}."),
+                          Figure{meter.immersion_factor})
+                    : say(GLUMET_SAY("Core", "The meter multiplies, and its profile says nobody does."))};
+    if (by_meter)
+        return {false,
+                say(GLUMET_SAY("Core",
+                               "The meter is in its air mode, and its profile says the meter multiplies."))};
     const bool needless = std::abs(meter.immersion_factor - 1.0) < 1e-9;
-    return {needless, needless ? "No factor is needed for this sensor."
-                               : fmt::format("Nobody multiplies by {:g}: readings would be low.",
-                                             meter.immersion_factor)};
+    return {needless, needless ? say(GLUMET_SAY("Core", "No factor is needed for this sensor."))
+                               : say(GLUMET_SAY("Core", "Nobody multiplies by {}: readings would be low."),
+                                     Figure{meter.immersion_factor})};
 }
 
 CheckVerdict judgeMeterTruth(Ppfd shown, Ppfd expected, double expected_uncertainty,
                              const MeterProfile& meter) {
-    if (!(shown.value() > 0.0) || !(expected.value() > 0.0)) return {false, "Both readings must be above 0."};
+    if (!(shown.value() > 0.0) || !(expected.value() > 0.0))
+        return {false, say(GLUMET_SAY("Core", "Both readings must be above 0."))};
     const double off = shown / expected - 1.0;
     const double allowed = 2.0 * std::hypot(meter.relative_uncertainty, expected_uncertainty);
     const bool fine = std::abs(off) <= allowed;
-    return {fine, fmt::format("{} shown, {} expected: {}, allowed ± {}. {}", ppfdFigure(shown),
-                              ppfdFigure(expected), signedPercent(off), percentText(allowed),
-                              fine ? "The meter tells the truth within its word."
-                                   : "The meter is off by more than it claims.")};
+    return {fine, withHint(say(GLUMET_SAY("Core", "{} shown, {} expected: {} %, allowed ± {}."), shown,
+                               expected, inPercent(off), Share{allowed}),
+                           fine, GLUMET_SAY("Core", "The meter tells the truth within its word."),
+                           GLUMET_SAY("Core", "The meter is off by more than it claims."))};
 }
 
 std::vector<CommissionState> commissionOf(const Bench& bench, const Run& run, const std::string& today) {
@@ -209,26 +254,26 @@ std::vector<CommissionState> commissionOf(const Bench& bench, const Run& run, co
     return states;
 }
 
-std::string checkName(CheckKind kind) {
+Words checkName(CheckKind kind) {
     switch (kind) {
         case CheckKind::Draw:
-            return "draw at the wall";
+            return say(GLUMET_SAY("Core", "draw at the wall"));
         case CheckKind::WarmUp:
-            return "warm-up";
+            return say(GLUMET_SAY("Core", "warm-up"));
         case CheckKind::Dark:
-            return "dark reading";
+            return say(GLUMET_SAY("Core", "dark reading"));
         case CheckKind::Water:
-            return "water";
+            return say(GLUMET_SAY("Core", "water"));
         case CheckKind::ProbeLevel:
-            return "probe level";
+            return say(GLUMET_SAY("Core", "probe level"));
         case CheckKind::Height:
-            return "height measured again";
+            return say(GLUMET_SAY("Core", "height measured again"));
         case CheckKind::MeterMode:
-            return "immersion factor";
+            return say(GLUMET_SAY("Core", "immersion factor"));
         case CheckKind::MeterTruth:
-            return "meter against a truth";
+            return say(GLUMET_SAY("Core", "meter against a truth"));
     }
-    return "";
+    return {};
 }
 
 std::string checkUnit(CheckKind kind) {

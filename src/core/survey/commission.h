@@ -10,7 +10,7 @@ namespace glumet {
 /// overruled with a reason, which is published.
 struct CheckVerdict {
     bool passed = false;
-    std::string sentence = "not made";
+    Words sentence = say(GLUMET_SAY("Core", "not made"));
 };
 
 /// Draw at the wall in W against what the run should draw (expectedDraw() in checks.h; else the rating), ± 10
@@ -101,7 +101,7 @@ struct CommissionState {
 std::vector<CommissionState> commissionOf(const Bench& bench, const Run& run, const std::string& today);
 
 /// "draw at the wall", "warm-up" …
-std::string checkName(CheckKind kind);
+Words checkName(CheckKind kind);
 /// The unit of CommissionCheck::value: "W", "%/min" …; empty for a yes or no.
 std::string checkUnit(CheckKind kind);
 

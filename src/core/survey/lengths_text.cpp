@@ -66,14 +66,15 @@ Expected<std::vector<Obstacle>> parseObstacles(std::string_view text, LengthUnit
             across = parseLengthRange(sides[1], unit);
         }
         if (!along || !across)
-            return problem("",
-                           fmt::format("\"{}\" is not understood: write name, range along the length × range "
-                                       "along the width, such as brace 28–32 × 0–60",
-                                       piece));
+            return problem("", say(GLUMET_SAY("Core",
+                                              "\"{}\" is not understood: write name, range along the length "
+                                              "× range along the width, such as brace 28–32 × 0–60"),
+                                   piece));
         if (along->first >= tank.length || across->first >= tank.width)
-            return problem("", fmt::format("\"{}\" lies outside the tank", piece));
+            return problem("", say(GLUMET_SAY("Core", "\"{}\" lies outside the tank"), piece));
         auto name = trimmed(sides.front().substr(0, figure));
-        out.push_back({name.empty() ? "obstacle" : name, along->first, along->second, across->first, across->second});
+        out.push_back(
+            {name.empty() ? "obstacle" : name, along->first, along->second, across->first, across->second});
     }
     return out;
 }
@@ -84,8 +85,9 @@ Expected<std::vector<Millimetre>> parseLengths(std::string_view text, LengthUnit
     std::vector<Millimetre> out;
     const auto wrong = [](const std::string& piece) {
         return problem(
-            "",
-            fmt::format("\"{}\" is not understood: write lengths such as 12, 15, 18 or 12–30 by 3", piece));
+            "", say(GLUMET_SAY("Core",
+                               "\"{}\" is not understood: write lengths such as 12, 15, 18 or 12–30 by 3"),
+                    piece));
     };
     for (const auto& piece : pieces(plain, semicolons ? ";" : ",;")) {
         const auto by = piece.find(" by ");
@@ -100,10 +102,11 @@ Expected<std::vector<Millimetre>> parseLengths(std::string_view text, LengthUnit
         if (!range || !step || step->value() <= 0.0) return wrong(piece);
         const double count = std::floor((range->second - range->first) / *step + 1e-9);
         if (count > static_cast<double>(kMostLengths))
-            return problem("", "more than 200 steps are asked for");
+            return problem("", say(GLUMET_SAY("Core", "more than 200 steps are asked for")));
         for (int i = 0; i <= static_cast<int>(count); ++i) out.push_back(range->first + *step * i);
     }
-    if (out.size() > kMostLengths) return problem("", "more than 200 lengths are asked for");
+    if (out.size() > kMostLengths)
+        return problem("", say(GLUMET_SAY("Core", "more than 200 lengths are asked for")));
     std::sort(out.begin(), out.end());
     out.erase(std::unique(out.begin(), out.end(),
                           [](Millimetre a, Millimetre b) { return std::abs((a - b).value()) <= 0.5; }),

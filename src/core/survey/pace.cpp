@@ -1,7 +1,5 @@
 #include "core/survey/pace.h"
 
-#include <fmt/format.h>
-
 #include <chrono>
 #include <cmath>
 #include <cstdio>
@@ -121,14 +119,6 @@ TimeEstimate estimateOf(const std::vector<Run>& runs, const Pace& pace) {
     estimate.usual = pace.point * estimate.points + between;
     estimate.slow = pace.point_slow * estimate.points + between;
     return estimate;
-}
-
-std::string durationText(Second time) {
-    if (time.value() < 90.0) return fmt::format("{:.0f} s", time.value());
-    const auto minutes = std::lround(time.value() / 60.0);
-    if (minutes < 60) return fmt::format("{} min", minutes);
-    return minutes % 60 == 0 ? fmt::format("{} h", minutes / 60)
-                             : fmt::format("{} h {} min", minutes / 60, minutes % 60);
 }
 
 }  // namespace glumet

@@ -1,38 +1,34 @@
 #include "core/survey/plan_findings.h"
 
-#include <fmt/format.h>
-
 #include "core/bench/grid.h"
 #include "core/bench/sweep.h"
 #include "core/survey/pace.h"
 #include "core/survey/progress.h"
 #include "core/words/finding.h"
+#include "core/words/sentence.h"
 
 namespace glumet {
 namespace {
 
-Finding made(FindingKind kind, std::string title, std::string body, EvidenceView view) {
-    Finding out;
-    out.kind = kind;
-    out.title = std::move(title);
-    out.body = std::move(body);
-    out.view = view;
-    return out;
+Words stillToRead(const TimeEstimate& left, const Pace& pace) {
+    Words body = say(GLUMET_SAY("Core", "{} points on {} planes."), Count{left.points}, Count{left.planes});
+    if (durationText(left.quick) != durationText(left.slow))
+        body += say(GLUMET_SAY("Core", "It may take {} to {}."), left.quick, left.slow);
+    if (pace.points_timed > 0)
+        body += say(GLUMET_SAY("Core", "At your pace of {} s a point."), Figure{pace.point.value(), 0});
+    else
+        body += say(GLUMET_SAY("Core", "At a usual pace."));
+    return body;
 }
 
-std::string capitalised(std::string words) {
-    if (!words.empty() && words.front() >= 'a' && words.front() <= 'z')
-        words.front() = static_cast<char>(words.front() - 'a' + 'A');
-    return words;
-}
-
-Finding whereToGoOn(const Bench& bench, const WorkPlace& place, const FindingContext& context) {
+Finding whereToGoOn(const Bench& bench, const WorkPlace& place) {
     const auto& run = bench.run(place.run);
     const auto* plane = planeAt(run, place.depth);
-    auto next = made(FindingKind::Next, "Go on at " + cellName(*plane->grid, place.cell),
-                     fmt::format("{} at {}, {} under water.", configurationName(bench, configurationOf(run)),
-                                 lengthText(run.height, context.unit), lengthText(place.depth, context.unit)),
-                     EvidenceView::Measure);
+    auto next =
+        finding(FindingKind::Next, say(GLUMET_SAY("Core", "Go on at {}"), cellName(*plane->grid, place.cell)),
+                say(GLUMET_SAY("Core", "{} at {}, {} under water."),
+                    configurationName(bench, configurationOf(run)), run.height, place.depth),
+                EvidenceView::Measure);
     next.run = place.run;
     next.depth = place.depth;
     next.cell = place.cell;
@@ -41,12 +37,13 @@ Finding whereToGoOn(const Bench& bench, const WorkPlace& place, const FindingCon
 
 }  // namespace
 
-std::vector<Finding> planFindings(const Bench& bench, const FindingContext& context) {
+std::vector<Finding> planFindings(const Bench& bench) {
     std::vector<Finding> out;
     if (bench.runs.empty()) {
-        out.push_back(made(FindingKind::Next, "Plan the first runs",
-                           "\"Add runs\" makes them from a method: heights, depths and a grid.",
-                           EvidenceView::Plan));
+        out.push_back(finding(
+            FindingKind::Next, say(GLUMET_SAY("Core", "Plan the first runs")),
+            say(GLUMET_SAY("Core", "\"Add runs\" makes them from a method: heights, depths and a grid.")),
+            EvidenceView::Plan));
         return out;
     }
     int planned = 0;
@@ -57,28 +54,22 @@ std::vector<Finding> planFindings(const Bench& bench, const FindingContext& cont
         read += plane.read;
         doubtful += plane.doubtful;
     }
-    out.push_back(made(FindingKind::Fact, fmt::format("{} of {} points read", read, planned),
-                       doubtful > 0 ? fmt::format("{} of them are marked doubtful.", doubtful)
-                                    : std::string("None is marked doubtful."),
-                       EvidenceView::None));
+    out.push_back(finding(
+        FindingKind::Fact, say(GLUMET_SAY("Core", "{} of {} points read"), Count{read}, Count{planned}),
+        doubtful > 0 ? say(GLUMET_SAY("Core", "{} of them are marked doubtful."), Count{doubtful})
+                     : say(GLUMET_SAY("Core", "None is marked doubtful.")),
+        EvidenceView::None));
     const auto pace = paceOf(bench);
     const auto left = estimateOf(bench.runs, pace);
     if (left.points > 0)
-        out.push_back(made(
-            FindingKind::Fact, fmt::format("About {} left", durationText(left.usual)),
-            fmt::format("{} points on {} planes{} at {}.", left.points, left.planes,
-                        durationText(left.quick) == durationText(left.slow)
-                            ? std::string()
-                            : fmt::format("; {} to {}", durationText(left.quick), durationText(left.slow)),
-                        pace.points_timed > 0
-                            ? fmt::format("your pace of {:.0f} s a point", pace.point.value())
-                            : std::string("a usual pace")),
-            EvidenceView::None));
+        out.push_back(finding(FindingKind::Fact, say(GLUMET_SAY("Core", "About {} left"), left.usual),
+                              stillToRead(left, pace), EvidenceView::None));
     if (const auto place = whereItStopped(bench)) {
-        out.push_back(whereToGoOn(bench, *place, context));
+        out.push_back(whereToGoOn(bench, *place));
     } else {
-        out.push_back(made(FindingKind::Next, "All that is planned is read",
-                           "Height says how high to hang it.", EvidenceView::Height));
+        out.push_back(finding(FindingKind::Next, say(GLUMET_SAY("Core", "All that is planned is read")),
+                              say(GLUMET_SAY("Core", "Height says how high to hang it.")),
+                              EvidenceView::Height));
     }
     return out;
 }
@@ -86,26 +77,30 @@ std::vector<Finding> planFindings(const Bench& bench, const FindingContext& cont
 std::vector<Finding> commissionFindings(const Bench& bench, Id run, const std::string& today) {
     std::vector<Finding> out;
     int open = 0;
-    std::string missing;
+    Listed missing;
     for (const auto& state : commissionOf(bench, bench.run(run), today)) {
         if (state.open()) {
             ++open;
-            missing += (missing.empty() ? "" : ", ") + checkName(state.kind);
+            missing.items.push_back(checkName(state.kind));
             continue;
         }
         if (state.latest->passed) continue;
-        auto doubt =
-            made(FindingKind::Doubt,
-                 capitalised(checkName(state.kind)) + (state.stops() ? " stops work" : ": overruled"),
-                 state.latest->verdict, EvidenceView::Commission);
-        if (!state.stops()) doubt.body += " Overruled: " + state.latest->overruled + ".";
+        const Words name = checkName(state.kind);
+        auto doubt = finding(FindingKind::Doubt,
+                             Words(state.stops() ? say(GLUMET_SAY("Core", "{} stops work"), name)
+                                                 : say(GLUMET_SAY("Core", "{}: overruled"), name))
+                                 .capitalised(),
+                             verbatim(state.latest->verdict), EvidenceView::Commission);
+        if (!state.stops()) doubt.body += say(GLUMET_SAY("Core", "Overruled: {}."), state.latest->overruled);
         doubt.run = run;
         out.push_back(std::move(doubt));
     }
     if (open > 0) {
         auto next =
-            made(FindingKind::Next, fmt::format("{} of {} checks are not made", open, kCheckKinds.size()),
-                 capitalised(missing) + ".", EvidenceView::Commission);
+            finding(FindingKind::Next,
+                    say(GLUMET_SAY("Core", "{} of {} checks are not made"), Count{open},
+                        Count{static_cast<int>(kCheckKinds.size())}),
+                    Words(say(GLUMET_SAY("Core", "{}."), missing)).capitalised(), EvidenceView::Commission);
         next.run = run;
         out.push_back(std::move(next));
     }

@@ -10,7 +10,7 @@
 namespace glumet {
 
 /// How far the whole plan is, how long the rest takes at the reviewer's pace, and where to go on.
-std::vector<Finding> planFindings(const Bench& bench, const FindingContext& context);
+std::vector<Finding> planFindings(const Bench& bench);
 
 /// What the checks of a run say: those that stop work, those overruled, how many are not made yet.
 std::vector<Finding> commissionFindings(const Bench& bench, Id run, const std::string& today);

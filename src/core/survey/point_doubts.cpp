@@ -1,7 +1,5 @@
 #include "core/survey/point_doubts.h"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 
@@ -26,10 +24,11 @@ class Doubts {
             if (!misfit.doubtful) continue;
             const auto& reading = plane_.readings[misfit.reading];
             const double share = std::expm1(misfit.excess);
+            const auto* message =
+                share > 0.0 ? GLUMET_SAY("Core", "{} reads {} above what the field around it says ({})")
+                            : GLUMET_SAY("Core", "{} reads {} below what the field around it says ({})");
             add(reading.x, reading.y, share,
-                fmt::format("{} reads {} {} what the field around it says ({})", ppfdFigure(reading.mean),
-                            percentText(std::abs(share)), share > 0.0 ? "above" : "below",
-                            ppfdFigure(reading.mean * std::exp(-misfit.excess))));
+                say(message, reading.mean, Share{std::abs(share)}, reading.mean * std::exp(-misfit.excess)));
         }
     }
 
@@ -41,10 +40,10 @@ class Doubts {
             const double share = residual.model > 0.0 ? residual.reading / residual.model - 1.0 : 0.0;
             if (std::abs(residual.standard_errors) <= rule.standard_errors || std::abs(share) <= rule.excess)
                 continue;
+            const auto* message = share > 0.0 ? GLUMET_SAY("Core", "{} reads {} above the fitted field ({})")
+                                              : GLUMET_SAY("Core", "{} reads {} below the fitted field ({})");
             add(residual.x, residual.y, share,
-                fmt::format("{} reads {} {} the fitted field ({})", ppfdFigure(Ppfd(residual.reading)),
-                            percentText(std::abs(share)), share > 0.0 ? "above" : "below",
-                            ppfdFigure(Ppfd(residual.model))));
+                say(message, Ppfd(residual.reading), Share{std::abs(share)}, Ppfd(residual.model)));
         }
     }
 
@@ -52,22 +51,24 @@ class Doubts {
         if (!isSymmetric(bench_, run_)) return;
         for (const auto& doubt : mirrorDoubts(plane_))
             add(doubt.cell, doubt.difference,
-                fmt::format("{} against {} at its mirror {}", ppfdFigure(doubt.value),
-                            ppfdFigure(doubt.mirror_value), cellName(doubt.mirror)),
+                say(GLUMET_SAY("Core", "{} against {} at its mirror {}"), doubt.value, doubt.mirror_value,
+                    cellName(doubt.mirror)),
                 true);
     }
 
     void addMarked() {
         for (const auto& reading : plane_.readings)
             if (reading.counts() && reading.flag == Mark::Doubtful)
-                add(reading.x, reading.y, 0.0, reading.note.empty() ? "marked by hand" : reading.note);
+                add(reading.x, reading.y, 0.0,
+                    reading.note.empty() ? say(GLUMET_SAY("Core", "marked by hand"))
+                                         : verbatim(reading.note));
     }
 
     void addDrift() {
         if (const auto drift = latestDrift(plane_))
             add(drift->cell, drift->change,
-                fmt::format("the reference point has changed by {} since its first reading",
-                            percentText(std::abs(drift->change))));
+                say(GLUMET_SAY("Core", "the reference point has changed by {} since its first reading"),
+                    Share{std::abs(drift->change)}));
     }
 
     std::vector<PointDoubt> take() {
@@ -78,11 +79,11 @@ class Doubts {
     }
 
   private:
-    void add(Millimetre x, Millimetre y, double excess, std::string reason) {
+    void add(Millimetre x, Millimetre y, double excess, Words reason) {
         if (!plane_.grid) return;
         if (const auto cell = cellAt(*plane_.grid, x, y)) add(*cell, excess, std::move(reason));
     }
-    void add(Cell cell, double excess, std::string reason, bool by_mirror = false) {
+    void add(Cell cell, double excess, Words reason, bool by_mirror = false) {
         const auto same = [&](const PointDoubt& other) { return other.cell == cell; };
         if (std::none_of(doubts_.begin(), doubts_.end(), same))
             doubts_.push_back({cell, excess, std::move(reason), by_mirror});
@@ -94,7 +95,7 @@ class Doubts {
     std::vector<PointDoubt> doubts_;
 };
 
-Finding doubtAt(std::string title, std::string body, Id run, Millimetre depth, EvidenceView view) {
+Finding doubtAt(Words title, Words body, Id run, Millimetre depth, EvidenceView view) {
     Finding out;
     out.kind = FindingKind::Doubt;
     out.title = std::move(title);
@@ -105,20 +106,22 @@ Finding doubtAt(std::string title, std::string body, Id run, Millimetre depth, E
     return out;
 }
 
-void addHeights(const Bench& bench, const Sweep& sweep, const FindingContext& context,
-                std::vector<Finding>& out) {
+void addHeights(const Bench& bench, const Sweep& sweep, std::vector<Finding>& out) {
     for (const auto& misfit : heightMisfits(bench, sweep)) {
         const auto& run = bench.run(misfit.run);
-        auto body = fmt::format("Its mean {} under water is {} {} what the other heights say",
-                                lengthText(misfit.depth, context.unit), percentText(std::abs(misfit.excess)),
-                                misfit.excess > 0.0 ? "above" : "below");
-        if (std::abs(misfit.as_if_higher.value()) >= 1.0)
-            body += fmt::format(", as if it hung {} {}",
-                                lengthText(Millimetre(std::abs(misfit.as_if_higher.value())), context.unit),
-                                misfit.as_if_higher.value() > 0.0 ? "higher" : "lower");
-        out.push_back(doubtAt(lengthText(run.height, context.unit) + " does not fit the sweep",
-                              body + ". Measure its height, draw and meter mode again.", misfit.run,
-                              misfit.depth, EvidenceView::Field));
+        const bool above = misfit.excess > 0.0;
+        Words body =
+            say(above ? GLUMET_SAY("Core", "Its mean {} under water is {} above what the other heights say.")
+                      : GLUMET_SAY("Core", "Its mean {} under water is {} below what the other heights say."),
+                misfit.depth, Share{std::abs(misfit.excess)});
+        const double off = misfit.as_if_higher.value();
+        if (std::abs(off) >= 1.0)
+            body += say(off > 0.0 ? GLUMET_SAY("Core", "It reads as if it hung {} higher.")
+                                  : GLUMET_SAY("Core", "It reads as if it hung {} lower."),
+                        Millimetre(std::abs(off)));
+        body += say(GLUMET_SAY("Core", "Measure its height, draw and meter mode again."));
+        out.push_back(doubtAt(say(GLUMET_SAY("Core", "{} does not fit the sweep"), run.height),
+                              std::move(body), misfit.run, misfit.depth, EvidenceView::Field));
     }
 }
 
@@ -127,15 +130,17 @@ void addRepeats(const Bench& bench, const Sweep& sweep, std::vector<Finding>& ou
     if (repeats.drifts()) {
         Finding drift;
         drift.kind = FindingKind::Doubt;
-        drift.title = fmt::format("The bench drifts {:+.1f} % an hour", repeats.drift_per_hour * 100.0);
-        drift.body = fmt::format("± {:.1f} %, from {} returns to reference points.",
-                                 repeats.drift_error * 100.0, repeats.returns);
+        drift.title = say(GLUMET_SAY("Core", "The bench drifts {} % an hour"),
+                          Figure{repeats.drift_per_hour * 100.0, 1, true});
+        drift.body = say(GLUMET_SAY("Core", "± {} %, from {} returns to reference points."),
+                         Figure{repeats.drift_error * 100.0, 1}, Count{repeats.returns});
         out.push_back(drift);
     }
     if (repeats.pairs < 3) return;
     Finding fact;
-    fact.title = fmt::format("Readings repeat to {}", percentText(repeats.relative_sd));
-    fact.body = fmt::format("From {} points read twice or more; it goes into every interval.", repeats.pairs);
+    fact.title = say(GLUMET_SAY("Core", "Readings repeat to {}"), Share{repeats.relative_sd});
+    fact.body = say(GLUMET_SAY("Core", "From {} points read twice or more; it goes into every interval."),
+                    Count{repeats.pairs});
     out.push_back(fact);
 }
 
@@ -163,17 +168,18 @@ std::vector<Finding> doubtFindings(const std::vector<PointDoubt>& doubts, const 
     if (!plane.grid) return out;
     for (const auto& doubt : doubts) {
         if (doubt.by_mirror) continue;
-        auto item = doubtAt(cellName(*plane.grid, doubt.cell) + " should be read again", doubt.reason + ".",
-                            run, plane.depth, EvidenceView::Measure);
+        auto item =
+            doubtAt(say(GLUMET_SAY("Core", "{} should be read again"), cellName(*plane.grid, doubt.cell)),
+                    say(GLUMET_SAY("Core", "{}."), doubt.reason), run, plane.depth, EvidenceView::Measure);
         item.cell = doubt.cell;
         out.push_back(std::move(item));
     }
     return out;
 }
 
-std::vector<Finding> sweepDoubts(const Bench& bench, const Sweep& sweep, const FindingContext& context) {
+std::vector<Finding> sweepDoubts(const Bench& bench, const Sweep& sweep) {
     std::vector<Finding> out;
-    addHeights(bench, sweep, context, out);
+    addHeights(bench, sweep, out);
     addRepeats(bench, sweep, out);
     return out;
 }

@@ -14,7 +14,7 @@ namespace glumet {
 struct PointDoubt {
     Cell cell;
     double excess = 0.0;  ///< relative, by which it is off; 0 where no figure is known
-    std::string reason;   ///< what it disagrees with, without the point's name
+    Words reason;         ///< what it disagrees with, without the point's name
     bool by_mirror = false;
 };
 
@@ -29,7 +29,7 @@ std::vector<PointDoubt> pointDoubts(const Bench& bench, const Run& run, const Pl
 std::vector<Finding> doubtFindings(const std::vector<PointDoubt>& doubts, const Plane& plane, Id run);
 
 /// Doubts about a sweep: heights that do not fit, a bench that drifts; and what the repeats say.
-std::vector<Finding> sweepDoubts(const Bench& bench, const Sweep& sweep, const FindingContext& context);
+std::vector<Finding> sweepDoubts(const Bench& bench, const Sweep& sweep);
 
 /// Puts findings before the first next step of a list.
 void addBeforeNext(std::vector<Finding>& list, const std::vector<Finding>& more);

@@ -144,41 +144,45 @@ class Matrix {
 
 std::optional<Problem> misfit(const Bench& bench, const SurveyMethod& method, const SurveySubject& subject,
                               const Tank& tank) {
-    if (subject.fixtures.empty()) return Problem{"fixture", "is not chosen"};
+    if (subject.fixtures.empty()) return Problem{"fixture", say(GLUMET_SAY("Core", "is not chosen"))};
     for (const auto id : subject.fixtures)
-        if (byId(bench.fixtures, id) == nullptr) return Problem{"fixture", "is not described"};
+        if (byId(bench.fixtures, id) == nullptr)
+            return Problem{"fixture", say(GLUMET_SAY("Core", "is not described"))};
     for (const auto& name : method.accessories) {
         const auto same = [&](const Accessory& a) { return a.name == name; };
         if (!name.empty() && std::none_of(bench.accessories.begin(), bench.accessories.end(), same))
-            return Problem{"accessory", fmt::format("\"{}\" is not described in Bench", name)};
+            return Problem{"accessory", say(GLUMET_SAY("Core", "\"{}\" is not described in Bench"), name)};
     }
     if (method.depths.back() > tank.water_depth)
-        return Problem{"depths", fmt::format("{} is below the bottom of {}",
-                                             lengthText(method.depths.back(), LengthUnit::Cm), tank.name)};
+        return Problem{"depths", say(GLUMET_SAY("Core", "{} is below the bottom of {}"), method.depths.back(),
+                                     tank.name)};
     for (const auto& spot : method.spots)
         if (spot.x > tank.length || spot.y > tank.width)
-            return Problem{"spots", fmt::format("\"{}\" lies outside {}", spot.name, tank.name)};
+            return Problem{"spots", say(GLUMET_SAY("Core", "\"{}\" lies outside {}"), spot.name, tank.name)};
     for (const auto spread : method.spreads)
         if (spread >= tank.length)
-            return Problem{"spreads", fmt::format("{} does not fit over {}",
-                                                  lengthText(spread, LengthUnit::Cm), tank.name)};
-    if (gridOf(method, tank).plannedCells() == 0) return Problem{"grid", "no point of it can be reached"};
+            return Problem{"spreads", say(GLUMET_SAY("Core", "{} does not fit over {}"), spread, tank.name)};
+    if (gridOf(method, tank).plannedCells() == 0)
+        return Problem{"grid", say(GLUMET_SAY("Core", "no point of it can be reached"))};
     return std::nullopt;
 }
 
 }  // namespace
 
 std::optional<Problem> SurveyMethod::invalid() const {
-    if (name.empty()) return Problem{"name", "is missing"};
-    if (heights.empty()) return Problem{"heights", "are missing"};
-    if (heights.front().value() <= 0.0) return Problem{"heights", "must be above the water"};
-    if (depths.empty()) return Problem{"depths", "are missing"};
+    if (name.empty()) return Problem{"name", say(GLUMET_SAY("Core", "is missing"))};
+    if (heights.empty()) return Problem{"heights", say(GLUMET_SAY("Core", "are missing"))};
+    if (heights.front().value() <= 0.0)
+        return Problem{"heights", say(GLUMET_SAY("Core", "must be above the water"))};
+    if (depths.empty()) return Problem{"depths", say(GLUMET_SAY("Core", "are missing"))};
     if (columns < 1 || rows < 1 || columns > kMostCells || rows > kMostCells)
-        return Problem{"grid", "must have 1 to 60 columns and rows"};
-    if (presets.empty()) return Problem{"channel mixes", "are missing"};
-    if (accessories.empty()) return Problem{"accessories", "are missing"};
-    if (fixtures < 1 || fixtures > 20) return Problem{"how many hang", "must lie between 1 and 20"};
-    if (fixtures < 2 && !spreads.empty()) return Problem{"spreads", "need two fixtures or more"};
+        return Problem{"grid", say(GLUMET_SAY("Core", "must have 1 to 60 columns and rows"))};
+    if (presets.empty()) return Problem{"channel mixes", say(GLUMET_SAY("Core", "are missing"))};
+    if (accessories.empty()) return Problem{"accessories", say(GLUMET_SAY("Core", "are missing"))};
+    if (fixtures < 1 || fixtures > 20)
+        return Problem{"how many hang", say(GLUMET_SAY("Core", "must lie between 1 and 20"))};
+    if (fixtures < 2 && !spreads.empty())
+        return Problem{"spreads", say(GLUMET_SAY("Core", "need two fixtures or more"))};
     return std::nullopt;
 }
 
@@ -197,39 +201,46 @@ std::vector<SurveyMethod> readyMethods(const Tank& tank, const Fixture& fixture,
         change(method);
         out.push_back(std::move(method));
     };
-    add("Height sweep",
-        "Raise in steps and read the same shallow plane each time: where light begins to spill.",
+    add(GLUMET_SAY("Core", "Height sweep"),
+        GLUMET_SAY("Core",
+                   "Raise in steps and read the same shallow plane each time: where light begins to spill."),
         [](SurveyMethod& m) {
             m.heights = steps(120, kFewCm, 7);
             m.depths.resize(1);
         });
-    add("Three-depth map", "Three heights, three depths, the whole grid: the field of one fixture.",
+    add(GLUMET_SAY("Core", "Three-depth map"),
+        GLUMET_SAY("Core", "Three heights, three depths, the whole grid: the field of one fixture."),
         [](SurveyMethod& m) { m.heights = steps(150, 2 * kFewCm, 3); });
-    add("Spacing sweep", "Two fixtures moved outward in steps, read at mid depth where they overlap.",
+    add(GLUMET_SAY("Core", "Spacing sweep"),
+        GLUMET_SAY("Core", "Two fixtures moved outward in steps, read at mid depth where they overlap."),
         [&](SurveyMethod& m) {
             m.fixtures = 2;
             m.depths = {base.depths[1]};
             for (const double share : {0.35, 0.42, 0.5, 0.58})
                 m.spreads.emplace_back(std::round(share * tank.length.value() / 10.0) * 10.0);
         });
-    add("Channel by channel", "Each channel alone at one height, and all together.", [&](SurveyMethod& m) {
-        m.depths = {base.depths.front()};
-        for (const auto& channel : fixture.channels) m.presets.push_back(channel.name + " alone");
-    });
-    add("With and without", "The same runs bare and with each accessory.", [&](SurveyMethod& m) {
-        m.heights = steps(150, 2 * kFewCm, 3);
-        for (const auto& accessory : accessories) m.accessories.push_back(accessory.name);
-    });
-    add("Generation against generation", "Two fixtures, the same heights and planes, one after the other.",
+    add(GLUMET_SAY("Core", "Channel by channel"),
+        GLUMET_SAY("Core", "Each channel alone at one height, and all together."), [&](SurveyMethod& m) {
+            m.depths = {base.depths.front()};
+            for (const auto& channel : fixture.channels) m.presets.push_back(channel.name + " alone");
+        });
+    add(GLUMET_SAY("Core", "With and without"),
+        GLUMET_SAY("Core", "The same runs bare and with each accessory."), [&](SurveyMethod& m) {
+            m.heights = steps(150, 2 * kFewCm, 3);
+            for (const auto& accessory : accessories) m.accessories.push_back(accessory.name);
+        });
+    add(GLUMET_SAY("Core", "Generation against generation"),
+        GLUMET_SAY("Core", "Two fixtures, the same heights and planes, one after the other."),
         [](SurveyMethod& m) { m.heights = steps(150, 2 * kFewCm, 3); });
-    add("Spots before and after", "Named places, read before a change and again after it.",
-        [&](SurveyMethod& m) {
+    add(GLUMET_SAY("Core", "Spots before and after"),
+        GLUMET_SAY("Core", "Named places, read before a change and again after it."), [&](SurveyMethod& m) {
             m.spots = threeSpots(tank);
             m.depths = {base.depths[1]};
             m.presets = {"before", "after"};
         });
-    add("Blending in air",
-        "Nine places under the fixture in a dry tank, repeated higher up: how channels blend.",
+    add(GLUMET_SAY("Core", "Blending in air"),
+        GLUMET_SAY("Core",
+                   "Nine places under the fixture in a dry tank, repeated higher up: how channels blend."),
         [](SurveyMethod& m) {
             m.water = WaterState::Dry;
             m.columns = m.rows = 3;
@@ -242,7 +253,7 @@ std::vector<SurveyMethod> readyMethods(const Tank& tank, const Fixture& fixture,
 Expected<NewRuns> plannedRuns(const Bench& bench, const SurveyMethod& method, const SurveySubject& subject) {
     if (const auto wrong = method.invalid()) return tl::make_unexpected(*wrong);
     const auto* tank = byId(bench.tanks, subject.tank);
-    if (tank == nullptr) return problem("tank", "is not chosen");
+    if (tank == nullptr) return problem("tank", say(GLUMET_SAY("Core", "is not chosen")));
     if (const auto wrong = misfit(bench, method, subject, *tank)) return tl::make_unexpected(*wrong);
     return Matrix(bench, method, subject, *tank).runs();
 }

@@ -1,7 +1,5 @@
 #include "core/verdicts/agreement.h"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 
@@ -23,20 +21,14 @@ struct Candidate {
 
 class Overlay {
   public:
-    Overlay(const FitResult& fit, const Bench& bench, Id run, const Tank& tank, LengthUnit words,
-            const FitOptions& options)
-        : fit_(fit),
-          bench_(bench),
-          index_(run),
-          run_(bench.run(run)),
-          tank_(tank),
-          words_(words),
-          options_(options) {}
+    Overlay(const FitResult& fit, const Bench& bench, Id run, const Tank& tank, const FitOptions& options)
+        : fit_(fit), bench_(bench), index_(run), run_(bench.run(run)), tank_(tank), options_(options) {}
 
     Expected<ArrayAgreement> compare() {
         scene_ = sceneByFit(fit_, bench_, index_, tank_);
         for (const auto& plane : run_.planes) collect(plane);
-        if (out_.residuals.empty()) return problem("run", "holds no reading that counts");
+        if (out_.residuals.empty())
+            return problem("run", say(GLUMET_SAY("Core", "holds no reading that counts")));
         weigh();
         judge();
         return std::move(out_);
@@ -120,10 +112,12 @@ class Overlay {
     void judge() {
         out_.agrees =
             out_.reduced_chi_square <= kAgreesChiSquare && std::abs(out_.mean_ratio - 1.0) <= kAgreesMean;
-        out_.reason = fmt::format(
-            "{} readings lie {} off the prediction in mean, {} of them within two "
-            "standard errors.",
-            out_.residuals.size(), signedPercent(out_.mean_ratio - 1.0), percentText(out_.within));
+        out_.reason =
+            say(GLUMET_SAY(
+                    "Core",
+                    "{} readings lie {} off the prediction in mean, {} of them within two standard errors."),
+                Count{static_cast<int>(out_.residuals.size())}, SignedShare{out_.mean_ratio - 1.0},
+                Share{out_.within});
         if (out_.agrees) return;
         double most = 0.0;
         for (const auto& cause : causes()) {
@@ -142,29 +136,40 @@ class Overlay {
         }
         if (most < kExplains * chi_square_) {
             out_.cause = Cause::None;
-            out_.reason += " No single cause explains it: the field differs in shape.";
+            out_.reason +=
+                say(GLUMET_SAY("Core", "No single cause explains it: the field differs in shape."));
             return;
         }
-        out_.reason += fmt::format(" {}", explained());
+        out_.reason += explained();
     }
 
-    std::string signedPercent(double share) const {
-        return fmt::format("{}{}", share < 0 ? "−" : "+", percentText(std::abs(share)));
-    }
-
-    std::string explained() const {
+    Words explained() const {
         const double size = out_.cause_size;
-        const auto length = lengthText(Millimetre(std::abs(size)), words_);
-        if (out_.cause == Cause::Level)
-            return fmt::format("They read {} everywhere: output, meter or its mode.", signedPercent(size));
-        if (out_.cause == Cause::Height)
-            return fmt::format("It fits with the lamps {} {}.", length, size > 0 ? "higher" : "lower");
-        if (out_.cause == Cause::Along)
-            return fmt::format("It fits with the row {} to the {}.", length, size > 0 ? "right" : "left");
-        if (out_.cause == Cause::Across)
-            return fmt::format("It fits with the row {} to the {}.", length, size > 0 ? "back" : "front");
-        return fmt::format("It fits if fixture {} from the left gives {}.", out_.cause_fixture,
-                           signedPercent(size));
+        const Millimetre length(std::abs(size));
+        const bool more = size > 0;
+        switch (out_.cause) {
+            case Cause::Level:
+                return say(GLUMET_SAY("Core", "They read {} everywhere: output, meter or its mode."),
+                           SignedShare{size});
+            case Cause::Height:
+                return say(more ? GLUMET_SAY("Core", "It fits with the lamps {} higher.")
+                                : GLUMET_SAY("Core", "It fits with the lamps {} lower."),
+                           length);
+            case Cause::Along:
+                return say(more ? GLUMET_SAY("Core", "It fits with the row {} to the right.")
+                                : GLUMET_SAY("Core", "It fits with the row {} to the left."),
+                           length);
+            case Cause::Across:
+                return say(more ? GLUMET_SAY("Core", "It fits with the row {} to the back.")
+                                : GLUMET_SAY("Core", "It fits with the row {} to the front."),
+                           length);
+            case Cause::OneFixture:
+                return say(GLUMET_SAY("Core", "It fits if fixture {} from the left gives {}."),
+                           std::to_string(out_.cause_fixture), SignedShare{size});
+            case Cause::None:
+                break;
+        }
+        return {};
     }
 
     const FitResult& fit_;
@@ -172,7 +177,6 @@ class Overlay {
     Id index_;
     const Run& run_;
     const Tank& tank_;
-    LengthUnit words_;
     const FitOptions& options_;
     LightScene scene_;
     std::vector<BasisField::Point> points_;
@@ -186,11 +190,11 @@ class Overlay {
 
 }  // namespace
 
-Expected<ArrayAgreement> arrayAgreement(const FitResult& single, const Bench& bench, Id run, LengthUnit words,
+Expected<ArrayAgreement> arrayAgreement(const FitResult& single, const Bench& bench, Id run,
                                         const FitOptions& options) {
     const auto* tank = byId(bench.tanks, bench.run(run).tank);
-    if (tank == nullptr) return problem("run", "names no tank");
-    return Overlay(single, bench, run, *tank, words, options).compare();
+    if (tank == nullptr) return problem("run", say(GLUMET_SAY("Core", "names no tank")));
+    return Overlay(single, bench, run, *tank, options).compare();
 }
 
 }  // namespace glumet

@@ -22,7 +22,7 @@ struct ArrayAgreement {
     Cause cause = Cause::None;  ///< of most of a disagreement
     int cause_fixture = 0;      ///< of OneFixture, from 1 at the left
     double cause_size = 0.0;    ///< mm, or a share for Level and OneFixture
-    std::string reason = "not computed";
+    Words reason;
 };
 
 /// Lays a run's readings over the prediction. It agrees when the reduced chi-square is at most 2 and the mean
@@ -30,7 +30,7 @@ struct ArrayAgreement {
 /// common level, the mounting height, the row moved along the tank or across, one fixture's output. The one
 /// that takes away most of Σz² is named when that is more than half; else the difference is one of shape.
 /// Fails in words: no tank, no reading that counts.
-Expected<ArrayAgreement> arrayAgreement(const FitResult& single, const Bench& bench, Id run, LengthUnit words,
+Expected<ArrayAgreement> arrayAgreement(const FitResult& single, const Bench& bench, Id run,
                                         const FitOptions& options = {});
 
 }  // namespace glumet

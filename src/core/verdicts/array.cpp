@@ -59,13 +59,16 @@ std::optional<Problem> addCompanions(LightScene& scene, const std::vector<Compan
 }  // namespace
 
 std::optional<Problem> ArrayQuestion::invalid() const {
-    if (count < 1 || count > 20) return Problem{"count", "must lie between 1 and 20"};
-    if (!(height.value() > 0.0 && height.value() < 1e5)) return Problem{"height", "must be above 0 mm"};
-    if (!(share > 0.0 && share <= 1.5)) return Problem{"share", "must lie between 0 and 150 %"};
+    if (count < 1 || count > 20)
+        return Problem{"count", say(GLUMET_SAY("Core", "must lie between 1 and 20"))};
+    if (!(height.value() > 0.0 && height.value() < 1e5))
+        return Problem{"height", say(GLUMET_SAY("Core", "must be above 0 mm"))};
+    if (!(share > 0.0 && share <= 1.5))
+        return Problem{"share", say(GLUMET_SAY("Core", "must lie between 0 and 150 %"))};
     if (depth && !(depth->value() >= 0.0 && depth->value() <= tank.water_depth_mm))
-        return Problem{"depth", "must lie within the water"};
+        return Problem{"depth", say(GLUMET_SAY("Core", "must lie within the water"))};
     if (columns < 0 || rows < 0 || columns > 200 || rows > 200)
-        return Problem{"grid", "must have 1 to 200 cells a side"};
+        return Problem{"grid", say(GLUMET_SAY("Core", "must have 1 to 200 cells a side"))};
     return limits.wrongHeight(height);
 }
 

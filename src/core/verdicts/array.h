@@ -42,7 +42,6 @@ struct ArrayQuestion {
     Over over = Over::Points;
     ArrayLimits limits;
     std::vector<Companion> companions;
-    LengthUnit words = LengthUnit::Mm;
     std::stop_token stop;
 
     std::optional<Problem> invalid() const;
@@ -67,7 +66,7 @@ struct SpacingVerdict {
     double best = 0.0;               ///< the school's figure there, or the best found
     double level_pct = 100.0;        ///< the best level for the goal with the fixtures there
     std::size_t step = 0;            ///< index into the evidence, of the nearest step where it moved freely
-    std::string reason = "not computed";
+    Words reason;
 
     bool speaks() const { return !centres_mm.empty(); }
 };

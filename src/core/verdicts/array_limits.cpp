@@ -12,8 +12,10 @@ constexpr double kWallToWall = 0.95;  // of the tank: what reaches so far is a b
 }  // namespace
 
 std::optional<Problem> ArrayLimits::wrongHeight(Millimetre height) const {
-    if (lowest && height < *lowest) return Problem{"height", "must not be below the lowest allowed"};
-    if (highest && height > *highest) return Problem{"height", "must not be above the highest allowed"};
+    if (lowest && height < *lowest)
+        return Problem{"height", say(GLUMET_SAY("Core", "must not be below the lowest allowed"))};
+    if (highest && height > *highest)
+        return Problem{"height", say(GLUMET_SAY("Core", "must not be above the highest allowed"))};
     return std::nullopt;
 }
 

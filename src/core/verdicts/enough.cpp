@@ -1,7 +1,5 @@
 #include "core/verdicts/enough.h"
 
-#include <fmt/format.h>
-
 #include <Eigen/Dense>
 #include <algorithm>
 #include <cmath>
@@ -26,14 +24,14 @@ class Knowledge {
     HeightKnowledge find() {
         HeightKnowledge out;
         if (q_.heights.empty() || q_.depths.empty()) {
-            out.reason = "no height or depth is offered";
+            out.reason = say(GLUMET_SAY("Core", "No height or depth is offered."));
             return out;
         }
         tabulateMeans();
         const auto crossing = crossingOf(parameters());
         if (!crossing) {
-            out.reason = fmt::format("The modelled loss does not reach {:.0f} % up to {:.0f} mm.",
-                                     q_.limit * 100.0, heights_.back());
+            out.reason = say(GLUMET_SAY("Core", "The modelled loss does not reach {} up to {}."),
+                             Share{q_.limit}, Millimetre(heights_.back()));
             return out;
         }
         out.height = Millimetre(*crossing);
@@ -41,11 +39,12 @@ class Knowledge {
         out.error_mm = errorWith(covariance_);
         out.enough = out.error_mm <= q_.tolerance.value();
         offer(out);
-        out.reason = out.enough
-                         ? fmt::format("The height is known to ± {:.0f} mm: more readings will not move it.",
-                                       out.error_mm)
-                         : fmt::format("The height is known to ± {:.0f} mm; ± {:.0f} mm are wanted.",
-                                       out.error_mm, q_.tolerance.value());
+        out.reason =
+            out.enough
+                ? say(GLUMET_SAY("Core", "The height is known to ± {}: more readings will not move it."),
+                      Millimetre(out.error_mm))
+                : say(GLUMET_SAY("Core", "The height is known to ± {}; ± {} is wanted."),
+                      Millimetre(out.error_mm), q_.tolerance);
         return out;
     }
 
@@ -180,25 +179,27 @@ HeightKnowledge whatTellsMost(const LightModel& model, const EnoughQuestion& que
     return Knowledge(model, question).find();
 }
 
-std::vector<Finding> knowledgeFindings(const HeightKnowledge& knowledge, const FindingContext& context) {
+std::vector<Finding> knowledgeFindings(const HeightKnowledge& knowledge) {
     std::vector<Finding> out;
     if (!knowledge.height) return out;
-    const auto error = lengthText(Millimetre(knowledge.error_mm), context.unit);
     Finding fact;
-    fact.title = fmt::format("By the fit, {} ± {}", lengthText(*knowledge.height, context.unit), error);
-    fact.body = knowledge.enough
-                    ? "The spill limit's height; more readings will not move it by more than a centimetre."
-                    : "The spill limit's height as the fitted model has it.";
+    fact.title =
+        say(GLUMET_SAY("Core", "By the fit, {} ± {}"), *knowledge.height, Millimetre(knowledge.error_mm));
+    fact.body =
+        knowledge.enough
+            ? say(GLUMET_SAY(
+                  "Core",
+                  "The spill limit's height; more readings will not move it by more than a centimetre."))
+            : say(GLUMET_SAY("Core", "The spill limit's height as the fitted model has it."));
     fact.view = EvidenceView::Height;
     out.push_back(fact);
     if (knowledge.enough || knowledge.offers.empty()) return out;
     const auto& best = knowledge.offers.front();
     Finding next;
     next.kind = FindingKind::Next;
-    next.title = fmt::format("Reading {} at {} deep tells most", lengthText(best.height, context.unit),
-                             lengthText(best.depth, context.unit));
-    next.body = fmt::format("It would bring the height to ± {}.",
-                            lengthText(Millimetre(best.error_after_mm), context.unit));
+    next.title = say(GLUMET_SAY("Core", "Reading {} at {} deep tells most"), best.height, best.depth);
+    next.body =
+        say(GLUMET_SAY("Core", "It would bring the height to ± {}."), Millimetre(best.error_after_mm));
     next.view = EvidenceView::Measure;
     out.push_back(next);
     return out;

@@ -20,7 +20,7 @@ struct HeightKnowledge {
     double error_mm = 0.0;             ///< 95 % half width
     std::vector<PlaneOffer> offers;    ///< the most telling first
     bool enough = false;               ///< it will not move by more than `tolerance`
-    std::string reason = "not computed";
+    Words reason;
 };
 
 /// What is asked of a bench.
@@ -43,6 +43,6 @@ struct EnoughQuestion {
 HeightKnowledge whatTellsMost(const LightModel& model, const EnoughQuestion& question);
 
 /// That as sentences: how well the height is known, and where to read next or that it is enough.
-std::vector<Finding> knowledgeFindings(const HeightKnowledge& knowledge, const FindingContext& context);
+std::vector<Finding> knowledgeFindings(const HeightKnowledge& knowledge);
 
 }  // namespace glumet

@@ -1,7 +1,5 @@
 #include "core/verdicts/fitted_heights.h"
 
-#include <fmt/format.h>
-
 #include <Eigen/Dense>
 #include <algorithm>
 #include <cmath>
@@ -170,11 +168,10 @@ std::vector<FittedHeight> fittedHeights(const FitResult& fit, const Bench& bench
     return out;
 }
 
-std::string fittedHeightText(const FittedHeight& verdict, LengthUnit words) {
-    if (!verdict.height) return "silent";
-    if (!verdict.low || !verdict.high) return lengthText(*verdict.height, words);
-    return fmt::format("{}, {}", lengthText(*verdict.height, words),
-                       lengthRange(*verdict.low, *verdict.high, words));
+Words fittedHeightWords(const FittedHeight& verdict) {
+    if (!verdict.height) return say(GLUMET_SAY("Core", "silent"));
+    if (!verdict.low || !verdict.high) return say("{}", *verdict.height);
+    return say("{}, {}", *verdict.height, LengthSpan{*verdict.low, *verdict.high});
 }
 
 }  // namespace glumet

@@ -37,6 +37,6 @@ std::vector<FittedHeight> fittedHeights(const FitResult& fit, const Bench& bench
                                         const FittedHeightsQuestion& question);
 
 /// The same as sentences, one for each school that speaks.
-std::string fittedHeightText(const FittedHeight& verdict, LengthUnit words);
+Words fittedHeightWords(const FittedHeight& verdict);
 
 }  // namespace glumet

@@ -1,7 +1,5 @@
 #include "core/verdicts/goal_level.h"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <array>
 #include <cmath>
@@ -57,30 +55,31 @@ double least(const std::vector<double>& values) {
     return values.empty() ? 0.0 : *std::min_element(values.begin(), values.end());
 }
 
-std::string kept(const GoalLevel& out, const Goal& goal) {
-    std::string words;
+Words kept(const GoalLevel& out, const Goal& goal) {
+    Words words;
     if (goal.ceiling)
-        words += out.ceiling_holds ? fmt::format(" The peak of {} stays under {}.",
-                                                 ppfdFigure(Ppfd(out.peak)), ppfdFigure(*goal.ceiling))
-                                   : fmt::format(" The peak of {} breaks the ceiling of {}.",
-                                                 ppfdFigure(Ppfd(out.peak)), ppfdFigure(*goal.ceiling));
+        words += out.ceiling_holds ? say(GLUMET_SAY("Core", "The peak of {} stays under {}."), Ppfd(out.peak),
+                                         *goal.ceiling)
+                                   : say(GLUMET_SAY("Core", "The peak of {} breaks the ceiling of {}."),
+                                         Ppfd(out.peak), *goal.ceiling);
     if (goal.floor)
-        words += out.floor_holds
-                     ? fmt::format(" The bottom gets {} or more.", ppfdFigure(Ppfd(out.least_low)))
-                     : fmt::format(" The bottom gets {} where {} is asked.", ppfdFigure(Ppfd(out.least_low)),
-                                   ppfdFigure(*goal.floor));
+        words += out.floor_holds ? say(GLUMET_SAY("Core", "The bottom gets {} or more."), Ppfd(out.least_low))
+                                 : say(GLUMET_SAY("Core", "The bottom gets {} where {} is asked."),
+                                       Ppfd(out.least_low), *goal.floor);
     return words;
 }
 
-std::string reasonFor(const GoalLevel& out, const Goal& goal) {
-    if (out.best.share <= 0.0) return "No level up to 100 % brings any point into the band.";
-    return fmt::format(
-               "{:.0f} % puts {} of the points into {}–{}; 5 % less leaves {}, 5 % more {}. "
-               "Anything from {:.0f} to {:.0f} % does about as well.",
-               out.best.level_pct, percentText(out.best.share), ppfdFigure(goal.band.low),
-               ppfdFigure(goal.band.high), percentText(out.five_less), percentText(out.five_more),
-               out.best.plateau_low_pct, out.best.plateau_high_pct) +
-           kept(out, goal);
+Words reasonFor(const GoalLevel& out, const Goal& goal) {
+    if (out.best.share <= 0.0)
+        return say(GLUMET_SAY("Core", "No level up to 100 % brings any point into the band."));
+    Words words =
+        say(GLUMET_SAY("Core", "{} % puts {} of the points into {}; 5 % less leaves {}, 5 % more {}."),
+            Figure{out.best.level_pct, 0}, Share{out.best.share}, PpfdSpan{goal.band.low, goal.band.high},
+            Share{out.five_less}, Share{out.five_more});
+    words += say(GLUMET_SAY("Core", "Anything from {} to {} % does about as well."),
+                 Figure{out.best.plateau_low_pct, 0}, Figure{out.best.plateau_high_pct, 0});
+    words += kept(out, goal);
+    return words;
 }
 
 }  // namespace
@@ -241,7 +240,7 @@ ChannelMix channelMix(const std::vector<std::string>& names, const std::vector<L
     ChannelMix out;
     out.names = names;
     if (channels.empty()) {
-        out.reason = "No channel has been read by itself.";
+        out.reason = say(GLUMET_SAY("Core", "No channel has been read by itself."));
         return out;
     }
     const MixSearch search(channels, goal);
@@ -250,14 +249,16 @@ ChannelMix channelMix(const std::vector<std::string>& names, const std::vector<L
     const bool broken = rank < 0.0;
     out.share = broken ? rank + MixSearch::kBroken : rank;
     out.equal_share = std::max(0.0, search.rankOf(std::vector<double>(channels.size(), search.bestEqual())));
-    std::string words;
+    Listed levels;
     for (std::size_t c = 0; c < channels.size(); ++c)
-        words += fmt::format("{}{} at {:.0f} %", c == 0 ? "" : ", ", names[c], out.level_pct[c]);
-    out.reason = out.share <= 0.0
-                     ? "No mix of the channels brings any point into the band."
-                     : fmt::format("{}: {} of the points in the band; all equally dimmed reach {}.", words,
-                                   percentText(out.share), percentText(out.equal_share));
-    if (broken) out.reason += " No mix keeps ceiling and floor.";
+        levels.items.emplace_back(
+            say(GLUMET_SAY("Core", "{} at {} %"), names[c], Figure{out.level_pct[c], 0}));
+    out.reason =
+        out.share <= 0.0
+            ? say(GLUMET_SAY("Core", "No mix of the channels brings any point into the band."))
+            : say(GLUMET_SAY("Core", "{}: {} of the points in the band; all equally dimmed reach {}."),
+                  std::move(levels), Share{out.share}, Share{out.equal_share});
+    if (broken) out.reason += say(GLUMET_SAY("Core", "No mix keeps ceiling and floor."));
     return out;
 }
 
@@ -278,15 +279,15 @@ SharedLevel sharedLevel(const std::vector<Goal>& goals, const std::vector<LitPoi
         best = worth;
         out.level_pct = level;
     }
+    Listed parts;
     for (std::size_t g = 0; g < goals.size(); ++g) {
         const auto alone = bestLevel(points[g].values, goals[g].band);
         const double share = shareAt(points[g].values, goals[g].band, out.level_pct / 100.0);
         out.parts.push_back({goals[g].name, share, alone.share, alone.level_pct});
-        out.reason += fmt::format("{}{} gets {} ({} at {:.0f} % for itself)",
-                                  g == 0 ? fmt::format("At {:.0f} % ", out.level_pct) : "; ", goals[g].name,
-                                  percentText(share), percentText(alone.share), alone.level_pct);
+        parts.items.emplace_back(say(GLUMET_SAY("Core", "{} gets {} ({} at {} % for itself)"), goals[g].name,
+                                     Share{share}, Share{alone.share}, Figure{alone.level_pct, 0}));
     }
-    out.reason += ".";
+    out.reason = say(GLUMET_SAY("Core", "At {} %: {}."), Figure{out.level_pct, 0}, std::move(parts));
     return out;
 }
 

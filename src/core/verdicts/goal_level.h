@@ -4,6 +4,7 @@
 #include <string>
 #include <vector>
 
+#include "core/base/sentence.h"
 #include "core/bench/goal.h"
 
 namespace glumet {
@@ -45,7 +46,7 @@ struct GoalLevel {
     double least_low = 0.0;  ///< least at the zone's lower end, at that level
     bool ceiling_holds = true;
     bool floor_holds = true;
-    std::string reason;
+    Words reason;
 
     bool keeps() const { return ceiling_holds && floor_holds; }
 };
@@ -62,7 +63,7 @@ struct ChannelMix {
     std::vector<double> level_pct;
     double share = 0.0;
     double equal_share = 0.0;  ///< what the best equal level of all reaches
-    std::string reason;
+    Words reason;
 };
 ChannelMix channelMix(const std::vector<std::string>& names, const std::vector<LitPoints>& channels,
                       const Goal& goal);
@@ -77,7 +78,7 @@ struct SharedLevel {
     };
     double level_pct = 100.0;
     std::vector<Part> parts;
-    std::string reason;
+    Words reason;
 };
 /// The level whose least served goal is served best.
 SharedLevel sharedLevel(const std::vector<Goal>& goals, const std::vector<LitPoints>& points);

@@ -7,7 +7,6 @@
 namespace glumet {
 
 /// What a height verdict says, with what one step more or less would do.
-std::vector<Finding> heightFindings(const Bench& bench, const Sweep& sweep, const SpillLimitVerdict& verdict,
-                                    const FindingContext& context);
+std::vector<Finding> heightFindings(const Bench& bench, const Sweep& sweep, const SpillLimitVerdict& verdict);
 
 }  // namespace glumet

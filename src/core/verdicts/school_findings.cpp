@@ -1,7 +1,5 @@
 #include "core/verdicts/school_findings.h"
 
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 
@@ -10,27 +8,20 @@
 namespace glumet {
 namespace {
 
-std::string spoken(HeightSchool school) {
+Words nameOf(HeightSchool school) {
     switch (school) {
         case HeightSchool::SpillLimit:
-            return "spill limit";
+            return say(GLUMET_SAY("Core", "spill limit"));
         case HeightSchool::Flattest:
-            return "flattest";
+            return say(GLUMET_SAY("Core", "flattest"));
         case HeightSchool::BandFill:
-            return "band fill";
+            return say(GLUMET_SAY("Core", "band fill"));
         case HeightSchool::PeakCap:
-            return "peak cap";
+            return say(GLUMET_SAY("Core", "peak cap"));
         case HeightSchool::MakersRange:
-            return "maker's range";
+            return say(GLUMET_SAY("Core", "maker's range"));
     }
     return {};
-}
-
-std::string joined(const std::vector<std::string>& words) {
-    std::string out;
-    for (std::size_t i = 0; i < words.size(); ++i)
-        out += (i == 0 ? "" : i + 1 == words.size() ? " and " : ", ") + words[i];
-    return out;
 }
 
 bool agrees(const SchoolVerdict& school, Millimetre height) {
@@ -39,41 +30,37 @@ bool agrees(const SchoolVerdict& school, Millimetre height) {
            (school.low && school.high && *school.low <= height && height <= *school.high);
 }
 
-void capitalise(std::string& words) {
-    if (!words.empty() && words[0] >= 'a' && words[0] <= 'z')
-        words[0] = static_cast<char>(words[0] - 'a' + 'A');
-}
-
 }  // namespace
 
 std::optional<Finding> schoolsFinding(const std::vector<SchoolVerdict>& schools,
-                                      const SchoolVerdict& headline, const FindingContext& context) {
+                                      const SchoolVerdict& headline) {
     if (!headline.height) return std::nullopt;
     const auto height = headline.crossing.value_or(*headline.height);
-    std::vector<std::string> with;
-    std::vector<std::string> against;
-    std::vector<std::string> silent;
+    Listed with;
+    Listed against;
+    Listed silent;
     for (const auto& school : schools) {
         if (school.school == headline.school) continue;
-        const auto name = spoken(school.school);
+        const auto name = nameOf(school.school);
         if (!school.speaks())
-            silent.push_back(name);
+            silent.items.push_back(name);
         else if (agrees(school, height))
-            with.push_back(name);
+            with.items.push_back(name);
         else
-            against.push_back(fmt::format("{} {}", name, lengthText(*school.height, context.unit)));
+            against.items.push_back(say(GLUMET_SAY("Core", "{} {}"), name, *school.height));
     }
-    if (with.empty() && against.empty()) return std::nullopt;
+    if (with.items.empty() && against.items.empty()) return std::nullopt;
     Finding finding;
     finding.kind = FindingKind::Fact;
     finding.view = EvidenceView::Height;
-    finding.title =
-        with.empty() ? "No other school agrees" : joined(with) + (with.size() == 1 ? " agrees" : " agree");
-    capitalise(finding.title);
-    if (!against.empty()) finding.body = fmt::format("Elsewhere: {}. ", joined(against));
-    if (!silent.empty()) finding.body += fmt::format("Silent: {}.", joined(silent));
-    if (finding.body.empty()) finding.body = "All that speak lie within its doubt.";
-    while (finding.body.back() == ' ') finding.body.pop_back();
+    finding.title = with.items.empty() ? Words(say(GLUMET_SAY("Core", "No other school agrees")))
+                                       : Words(say(with.items.size() == 1 ? GLUMET_SAY("Core", "{} agrees")
+                                                                          : GLUMET_SAY("Core", "{} agree"),
+                                                   with))
+                                             .capitalised();
+    if (!against.items.empty()) finding.body += say(GLUMET_SAY("Core", "Elsewhere: {}."), against);
+    if (!silent.items.empty()) finding.body += say(GLUMET_SAY("Core", "Silent: {}."), silent);
+    if (finding.body.empty()) finding.body = say(GLUMET_SAY("Core", "All that speak lie within its doubt."));
     return finding;
 }
 

@@ -10,7 +10,7 @@ namespace glumet {
 /// kSchoolsAgreeMm of it or whose interval holds it, those elsewhere with their heights, and the silent ones.
 /// Nothing while the headline is silent or no other school speaks.
 std::optional<Finding> schoolsFinding(const std::vector<SchoolVerdict>& schools,
-                                      const SchoolVerdict& headline, const FindingContext& context);
+                                      const SchoolVerdict& headline);
 inline constexpr double kSchoolsAgreeMm = 15.0;
 
 }  // namespace glumet

@@ -1,5 +1,3 @@
-#include <fmt/format.h>
-
 #include <algorithm>
 #include <cmath>
 #include <functional>
@@ -36,14 +34,15 @@ class Spacer {
     Expected<SpacingAnswer> run() {
         start_ = equallyHung(model_, q_);
         if (start_.empty())
-            return problem("count", fmt::format("of {} does not fit: the bodies would overlap, cross a brace "
-                                                "or reach beyond the room there is",
-                                                q_.count));
+            return problem("count", say(GLUMET_SAY("Core",
+                                                   "of {} does not fit: the bodies would overlap, cross a "
+                                                   "brace or reach beyond the room there is"),
+                                        Count{q_.count}));
         auto lit = hung(model_, q_, start_);
         if (!lit) return tl::make_unexpected(lit.error());
         field_.emplace(std::move(*lit));
         for (double outward = 0.0;; outward += kStepMm) {
-            if (q_.stop.stop_requested()) return problem("", "cancelled");
+            if (q_.stop.stop_requested()) return problem("", say(GLUMET_SAY("Core", "cancelled")));
             const auto centres = hungAt(outward);
             if (outward > 0.0 && (centres.front() < room_.low() - 1e-9 || q_.count == 1)) break;
             if (outward == 0.0 || room_.allows(centres)) answer_.steps.push_back(measure(outward, centres));
@@ -135,19 +134,18 @@ class Spacer {
         return best;
     }
 
-    std::string where(const SpacingStep& step) const {
+    Words where(const SpacingStep& step) const {
         const auto& c = step.centres_mm;
-        if (c.size() == 1) return "one fixture in the middle";
-        const bool moved = c != hungAt(step.outward_mm);
-        std::string words =
-            fmt::format("the outermost {} apart", lengthText(Millimetre(c.back() - c.front()), q_.words));
-        if (moved) return words + ", each moved by itself,";
-        return words + fmt::format(", {} outward of equal division,",
-                                   lengthText(Millimetre(step.outward_mm), q_.words));
+        if (c.size() == 1) return say(GLUMET_SAY("Core", "one fixture in the middle"));
+        const Millimetre apart(c.back() - c.front());
+        if (c != hungAt(step.outward_mm))
+            return say(GLUMET_SAY("Core", "the outermost {} apart, each moved by itself,"), apart);
+        return say(GLUMET_SAY("Core", "the outermost {} apart, {} outward of equal division,"), apart,
+                   Millimetre(step.outward_mm));
     }
 
     void add(SpacingSchool school, std::optional<std::size_t> index, const SpacingStep* step, double best,
-             std::string reason) {
+             Words reason) {
         SpacingVerdict verdict;
         verdict.school = school;
         verdict.best = best;
@@ -166,14 +164,15 @@ class Spacer {
         for (std::size_t i = 0; i < steps.size(); ++i) {
             best = std::max(best, steps[i].share);
             if (steps[i].share < q_.share) continue;
-            return add(SpacingSchool::EdgeShare, i, &steps[i], steps[i].share,
-                       fmt::format("With {} the outer ring has {} of the centre's {:.0f}, {} under water.",
-                                   where(steps[i]), percentText(steps[i].share), steps[i].centre,
-                                   lengthText(Millimetre(depth_mm_), q_.words)));
+            return add(
+                SpacingSchool::EdgeShare, i, &steps[i], steps[i].share,
+                say(GLUMET_SAY("Core", "With {} the outer ring has {} of the centre's {}, {} under water."),
+                    where(steps[i]), Share{steps[i].share}, Figure{steps[i].centre, 0},
+                    Millimetre(depth_mm_)));
         }
         add(SpacingSchool::EdgeShare, std::nullopt, nullptr, best,
-            fmt::format("No spacing reaches {} within the room there is; the best is {}.",
-                        percentText(q_.share), percentText(best)));
+            say(GLUMET_SAY("Core", "No spacing reaches {} within the room there is; the best is {}."),
+                Share{q_.share}, Share{best}));
     }
 
     std::size_t firstBest(const std::function<bool(const SpacingStep&, const SpacingStep&)>& worse) const {
@@ -185,14 +184,16 @@ class Spacer {
 
     void smoothSeam() {
         if (q_.count < 2)
-            return add(SpacingSchool::SmoothSeam, std::nullopt, nullptr, 0.0, "One fixture has no seam.");
+            return add(SpacingSchool::SmoothSeam, std::nullopt, nullptr, 0.0,
+                       say(GLUMET_SAY("Core", "One fixture has no seam.")));
         const auto worse = [](const SpacingStep& a, const SpacingStep& b) { return b.seam < a.seam - 1e-12; };
         const auto index = firstBest(worse);
         const auto step = refined(answer_.steps[index], worse);
         const double apart = std::expm1(step.seam);
         add(SpacingSchool::SmoothSeam, index, &step, apart,
-            fmt::format("With {} the light between neighbours differs by {} from that under them.",
-                        where(step), percentText(apart)));
+            say(GLUMET_SAY("Core",
+                           "With {} the light between neighbours differs by {} from that under them."),
+                where(step), Share{apart}));
     }
 
     void fillBand() {
@@ -201,14 +202,15 @@ class Spacer {
         };
         const auto index = firstBest(worse);
         const auto step = refined(answer_.steps[index], worse);
-        const char* what = q_.over == Over::Points ? "points lie" : "volume lies";
         if (step.in_band <= 0.0)
             return add(SpacingSchool::BandFill, std::nullopt, nullptr, 0.0,
-                       "No point reaches the band at any spacing, however dimmed.");
-        auto reason = fmt::format("With {} at {:.0f} % output {} of the {} in {}–{}.", where(step),
-                                  step.level_pct, percentText(step.in_band), what,
-                                  ppfdFigure(q_.goal.band.low), ppfdFigure(q_.goal.band.high));
-        if (!step.keeps) reason += " Ceiling and floor cannot both be kept.";
+                       say(GLUMET_SAY("Core", "No point reaches the band at any spacing, however dimmed.")));
+        Words reason = say(q_.over == Over::Points
+                               ? GLUMET_SAY("Core", "With {} at {} % output {} of the points lie in {}.")
+                               : GLUMET_SAY("Core", "With {} at {} % output {} of the volume lies in {}."),
+                           where(step), Figure{step.level_pct, 0}, Share{step.in_band},
+                           PpfdSpan{q_.goal.band.low, q_.goal.band.high});
+        if (!step.keeps) reason += say(GLUMET_SAY("Core", "Ceiling and floor cannot both be kept."));
         add(SpacingSchool::BandFill, index, &step, step.in_band, std::move(reason));
     }
 

@@ -85,7 +85,7 @@ class Judge {
     }
 
     SpillLimitVerdict run() {
-        if (const auto wrong = options_.invalid()) return refuse(say("{}", wrong->sentence()));
+        if (const auto wrong = options_.invalid()) return refuse(verbatim(english(*wrong)));
         verdict_.depth_used = options_.depth ? options_.depth : sharedShallowDepth(bench_, sweep_);
         if (!verdict_.depth_used)
             return refuse(say(GLUMET_SAY("Core", "There are no readings to judge by.")));
@@ -115,8 +115,8 @@ class Judge {
         for (const auto index : sweep_.runs) {
             const auto& run = bench_.run(index);
             const auto* plane = planeAt(run, *verdict_.depth_used);
-            const auto statistics = plane == nullptr ? Expected<PlaneStatistics>(problem("", "missing"))
-                                                     : planeStatistics(*plane);
+            const auto statistics =
+                plane == nullptr ? Expected<PlaneStatistics>(problem("", {})) : planeStatistics(*plane);
             if (statistics)
                 levels_.push_back({index, run.height, plane, *statistics});
             else
@@ -341,17 +341,21 @@ class Judge {
 
 std::optional<Problem> SpillLimitOptions::invalid() const {
     if (!(limit > 0.0 && limit < 1.0))
-        return Problem{"limit", fmt::format("must lie between 0 and 1, is {:g}", limit)};
+        return Problem{"limit", say(GLUMET_SAY("Core", "must lie between 0 and 1, is {}"), Figure{limit})};
     if (depth && !(depth->value() >= 0.0))
-        return Problem{"depth", fmt::format("must be 0 mm or more, is {:g}", depth->value())};
+        return Problem{"depth",
+                       say(GLUMET_SAY("Core", "must be 0 mm or more, is {}"), Figure{depth->value()})};
     if (!(height_error.value() >= 0.0))
-        return Problem{"height_error", fmt::format("must be 0 mm or more, is {:g}", height_error.value())};
+        return Problem{"height_error",
+                       say(GLUMET_SAY("Core", "must be 0 mm or more, is {}"), Figure{height_error.value()})};
     if (!(assumed_relative_error >= 0.0))
         return Problem{"assumed_relative_error",
-                       fmt::format("must be 0 or more, is {:g}", assumed_relative_error)};
+                       say(GLUMET_SAY("Core", "must be 0 or more, is {}"), Figure{assumed_relative_error})};
     if (!(repeatability >= 0.0))
-        return Problem{"repeatability", fmt::format("must be 0 or more, is {:g}", repeatability)};
-    if (!(drift >= 0.0)) return Problem{"drift", fmt::format("must be 0 or more, is {:g}", drift)};
+        return Problem{"repeatability",
+                       say(GLUMET_SAY("Core", "must be 0 or more, is {}"), Figure{repeatability})};
+    if (!(drift >= 0.0))
+        return Problem{"drift", say(GLUMET_SAY("Core", "must be 0 or more, is {}"), Figure{drift})};
     return std::nullopt;
 }
 

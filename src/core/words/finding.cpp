@@ -4,7 +4,7 @@
 
 namespace glumet {
 
-Finding finding(FindingKind kind, std::string title, std::string body, EvidenceView view,
+Finding finding(FindingKind kind, Words title, Words body, EvidenceView view,
                 const std::optional<FindingPlace>& place) {
     Finding out;
     out.kind = kind;

@@ -1,12 +1,11 @@
 #pragma once
 
 #include <optional>
-#include <string>
 
 #include "core/base/band.h"
 #include "core/base/id.h"
 #include "core/base/lattice.h"
-#include "core/words/wording.h"
+#include "core/base/sentence.h"
 
 namespace glumet {
 
@@ -18,18 +17,12 @@ enum class EvidenceView { None, Bench, Plan, Commission, Measure, Field, Height,
 /// A short sentence with its numbers and its reason, and the way to its evidence.
 struct Finding {
     FindingKind kind = FindingKind::Fact;
-    std::string title;
-    std::string body;
+    Words title;
+    Words body;
     EvidenceView view = EvidenceView::None;
     Id run = 0;  ///< 0: none
     std::optional<Millimetre> depth;
     std::optional<Cell> cell;
-};
-
-/// What the words depend on.
-struct FindingContext {
-    LengthUnit unit = LengthUnit::Cm;
-    std::optional<Band> band;
 };
 
 /// Where a plane of a run stands.
@@ -38,7 +31,7 @@ struct FindingPlace {
     Millimetre depth;
 };
 
-Finding finding(FindingKind kind, std::string title, std::string body, EvidenceView view,
+Finding finding(FindingKind kind, Words title, Words body, EvidenceView view,
                 const std::optional<FindingPlace>& place = {});
 
 }  // namespace glumet

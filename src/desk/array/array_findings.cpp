@@ -16,13 +16,9 @@ QString tr(const char* words) { return QCoreApplication::translate("ArrayFinding
 
 class Sentences {
   public:
-    void add(FindingKind kind, const QString& title, const QString& body) {
-        Finding finding;
-        finding.kind = kind;
-        finding.title = title.toStdString();
-        finding.body = body.toStdString();
-        finding.view = EvidenceView::Field;
-        out_.push_back(std::move(finding));
+    void add(FindingKind kind, const QString& title, const QString& body) { add(kind, title, asWords(body)); }
+    void add(FindingKind kind, const QString& title, const Words& body) {
+        out_.push_back(finding(kind, asWords(title), body, EvidenceView::Field));
     }
     Finding& last() { return out_.back(); }
     std::vector<Finding> take() { return std::move(out_); }
@@ -65,7 +61,7 @@ void addMeasured(Sentences& say, const Session& session, const std::vector<Measu
         const bool fine = m.agreement && m.agreement->agrees;
         say.add(fine ? FindingKind::Fact : FindingKind::Doubt,
                 fine ? tr("%1 agrees").arg(text(run.label)) : tr("%1 differs").arg(text(run.label)),
-                m.agreement ? text(m.agreement->reason) : text(m.agreement.error().sentence()));
+                m.agreement ? m.agreement->reason : m.agreement.error().what);
         say.last().run = m.run;
     }
 }
@@ -135,10 +131,10 @@ std::vector<Finding> arrayFindings(const Session& session, const FitResult& fit,
     addMeasured(say, session, verdicts.measured);
     for (std::size_t i = 0; i < verdicts.spacing.schools.size(); ++i)
         if (i != school)
-            say.add(FindingKind::Fact, tr("By %1").arg(names[i]), text(verdicts.spacing.schools[i].reason));
+            say.add(FindingKind::Fact, tr("By %1").arg(names[i]), verdicts.spacing.schools[i].reason);
     addCount(say, verdicts, choices);
-    if (verdicts.shared) say.add(FindingKind::Fact, tr("Two goals"), text(verdicts.shared->reason));
-    if (verdicts.mix) say.add(FindingKind::Fact, tr("Channel by channel"), text(verdicts.mix->reason));
+    if (verdicts.shared) say.add(FindingKind::Fact, tr("Two goals"), verdicts.shared->reason);
+    if (verdicts.mix) say.add(FindingKind::Fact, tr("Channel by channel"), verdicts.mix->reason);
     addGoalWords(say, session);
     say.add(FindingKind::Fact, tr("Fitted to %1 readings").arg(fit.model.readings),
             tr("They lie %1 off it; it emits %2 ± %3 µmol/s.")
@@ -146,8 +142,7 @@ std::vector<Finding> arrayFindings(const Session& session, const FitResult& fit,
                 .arg(fit.model.flux(), 0, 'f', 0)
                 .arg(fit.model.fluxError(), 0, 'f', 1));
     addDistrust(say, session, fit);
-    for (const auto& sentence : fit.cannot_tell)
-        say.add(FindingKind::Doubt, tr("Cannot be told"), text(sentence));
+    for (const auto& sentence : fit.cannot_tell) say.add(FindingKind::Doubt, tr("Cannot be told"), sentence);
     return say.take();
 }
 

@@ -302,7 +302,7 @@ void ArrayPanes::showCounts(const Shown& shown) {
 void ArrayPanes::showMix(const Shown& shown) {
     if (!shown.verdicts->mix) return;
     const auto& mix = *shown.verdicts->mix;
-    channels_words_->setText(text(mix.reason));
+    channels_words_->setText(text(mix.reason, session_.unit()));
     channels_->setHeads({tr("channel"), tr("level")});
     std::vector<QStringList> rows;
     for (std::size_t i = 0; i < mix.level_pct.size(); ++i)
@@ -319,12 +319,8 @@ void ArrayPanes::showMeasured(const Shown& shown) {
         const auto& run = session_.bench().run(m.run);
         const auto centres = spreadOf(session_, run);
         if (!m.agreement) {
-            rows.push_back({text(run.label),
-                            session_.length(run.height),
-                            centres,
-                            {},
-                            {},
-                            text(m.agreement.error().sentence())});
+            rows.push_back(
+                {text(run.label), session_.length(run.height), centres, {}, {}, text(m.agreement.error())});
             continue;
         }
         const auto& a = *m.agreement;

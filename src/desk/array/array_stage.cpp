@@ -105,7 +105,7 @@ QString ArrayStage::reasonForNothing() const {
     if (session().sweep() == nullptr) return tr("Measure one fixture first: two planes or more.");
     const auto* found = session().fit();
     if (found == nullptr && session().fitting()) return tr("Fitting the fixture to its readings …");
-    if (found != nullptr && !*found) return tr("No model: %1.").arg(text(found->error().sentence()));
+    if (found != nullptr && !*found) return tr("No model: %1.").arg(text(found->error()));
     if (tank() == nullptr) return tr("Describe a tank in Bench first.");
     if (found == nullptr) return tr("No model yet.");
     if (const auto why = refusal(**found, session().bench()); !why.isEmpty()) return why;
@@ -173,7 +173,6 @@ ArrayQuestion ArrayStage::question() const {
     q.over = choices_.over;
     q.limits = choices_.limits;
     q.limits.obstacles = tank()->obstacles;
-    q.words = session().unit();
     addBeside(q);
     return q;
 }
@@ -248,7 +247,7 @@ const ArrayVerdicts* ArrayStage::verdicts() const {
 /// Why the last question had no answer.
 QString ArrayStage::fault() const {
     const auto* failure = session().answers().failure(key());
-    return failure == nullptr ? QString() : text(failure->sentence());
+    return failure == nullptr ? QString() : text(*failure);
 }
 
 /// Takes over an answer that has come since the last.
@@ -308,7 +307,7 @@ void ArrayStage::showAll() {
         shown.goal_share = choices_.goal_share;
         headline_->setText(
             tr("%1 × %2 over %3").arg(choices_.count).arg(text(fit()->model.fixture), text(tank()->name)));
-        if (!by_hand_) reason_->setText(text(verdicts()->spacing.schools[school_].reason));
+        if (!by_hand_) reason_->setText(text(verdicts()->spacing.schools[school_].reason, session().unit()));
     } else {
         headline_->clear();
         reason_->clear();

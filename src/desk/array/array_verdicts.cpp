@@ -58,12 +58,12 @@ Expected<ArrayVerdicts> judgeArray(const ArrayOrder& order, const Asked& asked) 
     out.mix = mixBy(order, centres);
     for (const auto run : order.measured_runs)
         if (!asked.stop.stop_requested())
-            out.measured.push_back({run, arrayAgreement(order.fit, order.bench, run, question.words)});
+            out.measured.push_back({run, arrayAgreement(order.fit, order.bench, run)});
     // The numbers are only compared: each symmetric, however the chosen one may move.
     question.symmetric = true;
     if (auto rows = counts(order.model, question, order.goal_share, kMostFixtures))
         out.counts = std::move(*rows);
-    if (asked.stop.stop_requested()) return problem("", "cancelled");
+    if (asked.stop.stop_requested()) return problem("", say(GLUMET_SAY("Core", "cancelled")));
     return out;
 }
 

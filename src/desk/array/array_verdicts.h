@@ -14,7 +14,7 @@ namespace glumet {
 /// A measured run of several fixtures beside its prediction.
 struct MeasuredArray {
     Id run = 0;
-    Expected<ArrayAgreement> agreement = problem("", "not compared");
+    Expected<ArrayAgreement> agreement = problem("", say(GLUMET_SAY("Core", "not compared")));
 };
 
 /// What the Array stage asks in one go.

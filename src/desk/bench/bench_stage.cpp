@@ -162,8 +162,9 @@ void BenchStage::fillFixtureForm() {
                 return {};
             })
         ->setObjectName(QStringLiteral("fixtureChoice"));
-    addDescribedRows<Fixture>(session(), *left_, [this]() -> const Fixture& { return fixture(); },
-                              [this](const Fixture& f) { return keep(f); });
+    addDescribedRows<Fixture>(
+        session(), *left_, [this]() -> const Fixture& { return fixture(); },
+        [this](const Fixture& f) { return keep(f); });
     left_->addText(
         tr("maker's height"),
         [this] {
@@ -208,8 +209,9 @@ void BenchStage::fillTankForm() {
                 return {};
             })
         ->setObjectName(QStringLiteral("tankChoice"));
-    addDescribedRows<Tank>(session(), *right_, [this]() -> const Tank& { return tank(); },
-                           [this](const Tank& t) { return keep(t); });
+    addDescribedRows<Tank>(
+        session(), *right_, [this]() -> const Tank& { return tank(); },
+        [this](const Tank& t) { return keep(t); });
     const std::array names{tr("left wall"), tr("right wall"), tr("front wall"), tr("back wall")};
     for (const auto side : kSides)
         right_->addChoice(
@@ -227,7 +229,7 @@ void BenchStage::fillTankForm() {
             writer(&BenchStage::tank,
                    [this](Tank& t, const QString& typed) -> QString {
                        auto obstacles = parseObstacles(typed.toStdString(), session().unit(), t);
-                       if (!obstacles) return text(obstacles.error().sentence()) + QLatin1Char('.');
+                       if (!obstacles) return text(obstacles.error()) + QLatin1Char('.');
                        t.obstacles = std::move(*obstacles);
                        return {};
                    }),
@@ -247,8 +249,9 @@ void BenchStage::fillMeterForm() {
     auto* add = quietButton(tr("new"));
     connect(add, &QPushButton::clicked, this, &BenchStage::newMeter);
     right_->addHeading(tr("Meter"), add);
-    addDescribedRows<MeterProfile>(session(), *right_, [this]() -> const MeterProfile& { return meter(); },
-                                   [this](const MeterProfile& m) { return keep(m); });
+    addDescribedRows<MeterProfile>(
+        session(), *right_, [this]() -> const MeterProfile& { return meter(); },
+        [this](const MeterProfile& m) { return keep(m); });
     right_->addText(
         tr("immersion ×"), [this] { return QString::number(meter().immersion_factor); },
         writer(&BenchStage::meter, [](MeterProfile& m, const QString& typed) -> QString {
@@ -301,7 +304,7 @@ void BenchStage::fillMeterTruthRows() {
         writer(&BenchStage::meter,
                [](MeterProfile& m, const QString& typed) -> QString {
                    auto response = parseResponse(typed.toStdString());
-                   if (!response) return text(response.error().sentence()) + QLatin1Char('.');
+                   if (!response) return text(response.error()) + QLatin1Char('.');
                    m.response = std::move(*response);
                    return {};
                }),
@@ -394,7 +397,7 @@ void BenchStage::twinReading() {
     TwinDialog dialog(session(), meter(), this);
     if (dialog.exec() != QDialog::Accepted) return;
     const auto corrected = dialog.corrected();
-    if (!corrected) return session().warn(text(corrected.error().sentence()));
+    if (!corrected) return session().warn(text(corrected.error()));
     if (!keep(*corrected).isEmpty()) return;
     session().say(tr("Readings of %1 are corrected from now on; raw values stay beside them.")
                       .arg(text(corrected->name)));
@@ -440,7 +443,7 @@ void BenchStage::newRun() {
     RunDialog dialog(session(), like, this);
     if (dialog.exec() != QDialog::Accepted) return;
     const auto runs = dialog.runs();
-    if (!runs) return session().warn(text(runs.error().what));
+    if (!runs) return session().warn(text(runs.error().what, LengthUnit::Mm));
     Id first = 0;
     const QString fault = session().edit([&](Project& project) {
         const auto saved = project.addRuns(*runs, tr("run %1").arg(text(runs->runs.front().label)));
@@ -515,8 +518,6 @@ void BenchStage::refreshRuns() {
     }
 }
 
-std::vector<Finding> BenchStage::findings() const {
-    return benchFindings(session().bench(), session().findingContext());
-}
+std::vector<Finding> BenchStage::findings() const { return benchFindings(session().bench()); }
 
 }  // namespace glumet

@@ -52,7 +52,7 @@ QString takeBeamText(Fixture& f, const QString& typed) {
     static const QRegularExpression figure(QStringLiteral("(\\d+(?:[.,]\\d+)?)\\s*°?\\s*$"));
     const auto match = figure.match(typed.trimmed());
     const auto degrees = match.hasMatch() ? parseNumber(match.captured(1).toStdString()) : std::nullopt;
-    const auto beam = degrees ? Beam::halfAngle(*degrees) : problem("", "");
+    const auto beam = degrees ? Beam::halfAngle(*degrees) : problem("", {});
     if (!beam)
         return BenchStage::tr(
             "Give the angle from the axis at which the light has fallen to half, 1 to 89°; half "
@@ -133,7 +133,7 @@ void BenchStage::takeBeam(const QString& name, const QByteArray& bytes) {
     if (session().project() == nullptr) return session().warn(tr("Open or make a project first."));
     if (session().bench().fixtures.empty()) return session().warn(tr("Make a fixture first."));
     const auto read = readLm63(std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
-    if (!read) return session().warn(tr("%1: %2.").arg(name, text(read.error().sentence())));
+    if (!read) return session().warn(tr("%1: %2.").arg(name, text(read.error())));
     Fixture changed = fixture();
     changed.beam = read->beam;
     if (!session().edit([&](Project& project) { return project.save(changed); }).isEmpty()) return;

@@ -144,35 +144,33 @@ Expected<NewRuns> RunDialog::runs() const {
     run.accessory = chosenId(accessory_);
     run.meter = chosenId(meter_);
     run.water = static_cast<WaterState>(water_->currentIndex());
-    if (run.fixture == 0) return problem("", tr("Describe a fixture in Bench first").toStdString());
-    if (run.tank == 0) return problem("", tr("Describe a tank in Bench first").toStdString());
+    if (run.fixture == 0) return problem("", asWords(tr("Describe a fixture in Bench first")));
+    if (run.tank == 0) return problem("", asWords(tr("Describe a tank in Bench first")));
     const auto height = parseLength(height_->text().toStdString(), session_.unit());
     if (!height || height->value() <= 0.0)
-        return problem("", tr("The height must be a length above 0").toStdString());
+        return problem("", asWords(tr("The height must be a length above 0")));
     run.height = *height;
     run.level_pct = parseNumber(level_->text().toStdString());
     if (!run.level_pct || *run.level_pct < 0.0 || *run.level_pct > 100.0)
-        return problem("", tr("The level is a percentage").toStdString());
+        return problem("", asWords(tr("The level is a percentage")));
     bool whole = false;
     run.fixtures = count_->text().toInt(&whole);
     if (!whole || run.fixtures < 1 || run.fixtures > 20)
-        return problem("", tr("1 to 20 fixtures may hang").toStdString());
+        return problem("", asWords(tr("1 to 20 fixtures may hang")));
     const auto optional = [](const QLineEdit* edit, std::optional<double>& value) {
         if (edit->text().trimmed().isEmpty()) return true;
         value = parseNumber(edit->text().toStdString());
         return value && *value >= 0.0;
     };
     std::optional<double> dark;
-    if (!optional(dark_, dark))
-        return problem("", tr("The dark reading is a number of 0 or more").toStdString());
+    if (!optional(dark_, dark)) return problem("", asWords(tr("The dark reading is a number of 0 or more")));
     if (dark) run.dark_reading = Ppfd(*dark);
     if (!optional(warm_up_, run.warm_up_min))
-        return problem("", tr("The warm-up is a number of minutes").toStdString());
+        return problem("", asWords(tr("The warm-up is a number of minutes")));
     run.planes = planesFor(run);
     if (run.planes.empty())
         return problem(
-            "",
-            tr("Depths lie within the water, parted by semicolons; a grid is columns × rows").toStdString());
+            "", asWords(tr("Depths lie within the water, parted by semicolons; a grid is columns × rows")));
     const auto* fixture = byId(session_.bench().fixtures, run.fixture);
     run.label = QStringLiteral("%1 %2 %3")
                     .arg(session_.bench().runs.size() + 1, 2, 10, QLatin1Char('0'))
@@ -187,7 +185,7 @@ Expected<NewRuns> RunDialog::runs() const {
 void RunDialog::check() {
     if (make_ == nullptr || warm_up_ == nullptr) return;
     const auto made = runs();
-    fault_->setText(made ? QString() : text(made.error().what));
+    fault_->setText(made ? QString() : text(made.error().what, LengthUnit::Mm));
     make_->setEnabled(made.has_value());
 }
 

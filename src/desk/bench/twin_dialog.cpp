@@ -84,7 +84,7 @@ Expected<std::vector<TwinPair>> TwinDialog::pairs() const {
         const auto twin = parseNumber(words.value(1).toStdString());
         if (words.size() != 2 || !own || !twin)
             return problem(tr("line %1").arg(line_number).toStdString(),
-                           tr("two numbers are wanted: own, then twin").toStdString());
+                           asWords(tr("two numbers are wanted: own, then twin")));
         out.push_back({Ppfd(*own), Ppfd(*twin)});
     }
     return out;
@@ -93,10 +93,10 @@ Expected<std::vector<TwinPair>> TwinDialog::pairs() const {
 Expected<MeterProfile> TwinDialog::corrected() const {
     const auto read = pairs();
     if (!read) return tl::make_unexpected(read.error());
-    if (twin_->text().trimmed().isEmpty()) return problem("", tr("Name the other meter").toStdString());
+    if (twin_->text().trimmed().isEmpty()) return problem("", asWords(tr("Name the other meter")));
     const auto percent = parseNumber(uncertainty_->text().toStdString());
     if (!percent || *percent < 0.0 || *percent > 50.0)
-        return problem("", tr("The calibration is a percentage from 0 to 50").toStdString());
+        return problem("", asWords(tr("The calibration is a percentage from 0 to 50")));
     const QString channel = channel_->currentIndex() == 0 && channel_->currentText() == channel_->itemText(0)
                                 ? QString()
                                 : channel_->currentText().trimmed();
@@ -112,7 +112,7 @@ Expected<MeterProfile> TwinDialog::corrected() const {
 void TwinDialog::check() {
     const auto meter = corrected();
     keep_->setEnabled(meter.has_value());
-    fault_->setText(meter || pairs_->toPlainText().isEmpty() ? QString() : text(meter.error().sentence()));
+    fault_->setText(meter || pairs_->toPlainText().isEmpty() ? QString() : text(meter.error()));
     if (!meter) return result_->setText(QStringLiteral("× –"));
     const auto& correction = meter->corrections.back();
     result_->setText(

@@ -127,7 +127,7 @@ void FieldStage::offerViews() {
         button->setEnabled(there);
         button->setToolTip(there              ? button->statusTip()
                            : model == nullptr ? tr("There is no run.")
-                                              : text(model->error().what));
+                                              : text(model->error().what, LengthUnit::Mm));
     }
     if (!there) views_->button(static_cast<int>(View::Readings))->setChecked(true);
 }
@@ -135,7 +135,7 @@ void FieldStage::offerViews() {
 void FieldStage::nextView() {
     auto* model = session().model();
     if (model == nullptr) return;
-    if (!*model) return session().say(tr("No model: %1.").arg(text(model->error().what)));
+    if (!*model) return session().say(tr("No model: %1.").arg(text(model->error().what, LengthUnit::Mm)));
     const int next = (views_->checkedId() + 1) % static_cast<int>(views_->buttons().size());
     views_->button(next)->click();
 }
@@ -349,13 +349,10 @@ void FieldStage::readOut(std::optional<Cell> cell) {
 }
 
 std::vector<Finding> FieldStage::findings() const {
-    if (session().run() == nullptr || !session().depth())
-        return benchFindings(session().bench(), session().findingContext());
+    if (session().run() == nullptr || !session().depth()) return benchFindings(session().bench());
     if (view() != View::Readings)
-        return modelFindings(session().bench(), session().runId(), *session().model(),
-                             session().findingContext());
-    return fieldFindings(session().bench(), session().runId(), *session().depth(),
-                         session().findingContext());
+        return modelFindings(session().bench(), session().runId(), *session().model(), session().band());
+    return fieldFindings(session().bench(), session().runId(), *session().depth(), session().band());
 }
 
 void FieldStage::markCell(Mark mark) {

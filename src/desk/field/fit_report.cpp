@@ -66,7 +66,7 @@ void FitReport::refresh(const FitResult& fit) {
     showParameters(fit);
     showOutliers(fit);
     QStringList untold;
-    for (const auto& sentence : fit.cannot_tell) untold << text(sentence);
+    for (const auto& sentence : fit.cannot_tell) untold << text(sentence, session_.unit());
     untold_->setText(untold.join(QLatin1Char(' ')));
     untold_->setVisible(!untold.isEmpty());
 }
@@ -109,7 +109,7 @@ void FitReport::showParameters(const FitResult& fit) {
     for (int row = 0; row < parameters_->rowCount(); ++row) {
         auto* name = parameters_->item(row, 0);
         name->setTextAlignment(Qt::AlignLeft | Qt::AlignVCenter);
-        name->setToolTip(text(fit.parameters[static_cast<std::size_t>(row)].name));
+        name->setToolTip(text(fit.parameters[static_cast<std::size_t>(row)].name, session_.unit()));
         // What the readings have hardly narrowed is set back.
         if (fit.parameters[static_cast<std::size_t>(row)].untold())
             for (int column = 0; column < parameters_->columnCount(); ++column)

@@ -234,7 +234,7 @@ QString HeightStage::fittedWords(const SchoolVerdict& head) const {
     if (heights == nullptr) return session().fitting() ? tr("fitting …") : QString();
     for (const auto& height : *heights)
         if (height.school == head.school && height.speaks())
-            return tr("by the fit %1").arg(text(fittedHeightText(height, session().unit())));
+            return tr("by the fit %1").arg(text(fittedHeightWords(height), session().unit()));
     return tr("by the fit: silent");
 }
 
@@ -366,12 +366,10 @@ void HeightStage::refreshTable(const SpillLimitVerdict& v) {
 
 std::vector<Finding> HeightStage::findings() const {
     const auto* verdict = session().verdict();
-    if (verdict == nullptr) return benchFindings(session().bench(), session().findingContext());
-    auto out = heightFindings(session().bench(), *session().sweep(), *verdict, session().findingContext());
-    if (const auto where = schoolsFinding(session().schools(), headline(), session().findingContext()))
-        addBeforeNext(out, {*where});
-    if (session().knowledge() != nullptr)
-        addBeforeNext(out, knowledgeFindings(*session().knowledge(), session().findingContext()));
+    if (verdict == nullptr) return benchFindings(session().bench());
+    auto out = heightFindings(session().bench(), *session().sweep(), *verdict);
+    if (const auto where = schoolsFinding(session().schools(), headline())) addBeforeNext(out, {*where});
+    if (session().knowledge() != nullptr) addBeforeNext(out, knowledgeFindings(*session().knowledge()));
     return out;
 }
 

@@ -83,7 +83,7 @@ InstrumentDialog::InstrumentDialog(Session& session, const InstrumentStore& stor
     if (known)
         profiles_ = *known;
     else
-        fault_->setText(text(known.error().sentence()));
+        fault_->setText(text(known.error()));
     if (profiles_.isEmpty()) profiles_ << freshProfile(1);
     for (const auto& profile : profiles_) list_->addItem(profile.name);
     connect(list_, &QListWidget::currentRowChanged, this, &InstrumentDialog::showChosen);
@@ -336,7 +336,7 @@ void InstrumentDialog::remove() {
     if (row < 0) return;
     profiles_.removeAt(row);
     delete list_->takeItem(row);
-    if (const auto saved = store_.save(profiles_); !saved) fault_->setText(text(saved.error().sentence()));
+    if (const auto saved = store_.save(profiles_); !saved) fault_->setText(text(saved.error()));
 }
 
 /// Keeps what stands in the fields as the chosen profile.
@@ -345,13 +345,13 @@ void InstrumentDialog::keep() {
     if (row < 0) return;
     profiles_[row] = profile();
     list_->item(row)->setText(profiles_[row].name);
-    if (const auto saved = store_.save(profiles_); !saved) fault_->setText(text(saved.error().sentence()));
+    if (const auto saved = store_.save(profiles_); !saved) fault_->setText(text(saved.error()));
 }
 
 void InstrumentDialog::test() {
     const auto wanted = profile();
     fault_->clear();
-    if (const auto wrong = wanted.invalid()) return fault_->setText(text(wrong->sentence()));
+    if (const auto wrong = wanted.invalid()) return fault_->setText(text(*wrong));
     lines_->clear();
     values_ = 0;
     tested_ = makeInstrument(wanted, machineClock());
@@ -393,7 +393,7 @@ void InstrumentDialog::showState() {
 void InstrumentDialog::use() {
     const auto wanted = profile();
     fault_->clear();
-    if (const auto wrong = wanted.invalid()) return fault_->setText(text(wrong->sentence()));
+    if (const auto wrong = wanted.invalid()) return fault_->setText(text(*wrong));
     keep();
     endTest();
     auto meter = makeInstrument(wanted, machineClock());

@@ -179,21 +179,20 @@ std::vector<Finding> MeasureStage::findings() const {
     if (session().run() == nullptr || !session().depth()) {
         Finding first;
         first.kind = FindingKind::Next;
-        first.title = tr("Plan a run first").toStdString();
-        first.body = tr("Plan makes runs from a method: heights, depths and the grid.").toStdString();
+        first.title = asWords(tr("Plan a run first"));
+        first.body = asWords(tr("Plan makes runs from a method: heights, depths and the grid."));
         first.view = EvidenceView::Plan;
         return {first};
     }
     const auto& bench = session().bench();
     const auto run = session().runId();
-    auto out = measureFindings(bench, run, *session().depth(), session().findingContext());
+    auto out = measureFindings(bench, run, *session().depth());
     if (session().plane() != nullptr)
         addBeforeNext(out, doubtFindings(session().pointDoubts(), *session().plane(), run));
-    addBeforeNext(out, sweepDoubts(bench, *session().sweep(), session().findingContext()));
+    addBeforeNext(out, sweepDoubts(bench, *session().sweep()));
     addBeforeNext(out, commissionFindings(bench, run, session().now().toStdString()));
     addBeforeNext(out, practiceFindings());
-    if (session().knowledge() != nullptr)
-        addBeforeNext(out, knowledgeFindings(*session().knowledge(), session().findingContext()));
+    if (session().knowledge() != nullptr) addBeforeNext(out, knowledgeFindings(*session().knowledge()));
     return out;
 }
 
@@ -207,8 +206,8 @@ std::vector<Finding> MeasureStage::practiceFindings() const {
     const auto score = scoreOf(taken, sceneOf(session().bench(), taken), practice->planted());
     if (score.points < kLeastScored) return {};
     Finding out;
-    out.title = tr("Practice: %1 from the truth").arg(text(percentText(score.rms_error))).toStdString();
-    out.body = score.sentence() + ".";
+    out.title = asWords(tr("Practice: %1 from the truth").arg(text(percentText(score.rms_error))));
+    out.body = score.words();
     return {out};
 }
 

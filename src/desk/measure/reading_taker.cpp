@@ -11,6 +11,7 @@
 #include "core/survey/plan_findings.h"
 #include "core/survey/route.h"
 #include "meters/simulated_meter.h"
+#include "report/text.h"
 
 namespace glumet {
 namespace {
@@ -265,7 +266,7 @@ void ReadingTaker::judge(Cell cell) {
         if (doubt.cell != cell) continue;
         const QString why = tr("%1: %2. G goes back to it.")
                                 .arg(QString::fromStdString(cellName(*plane->grid, cell)),
-                                     QString::fromStdString(doubt.reason));
+                                     text(doubt.reason, session_.unit()));
         session_.warn(why);
         emit doubted(why);
         return;

@@ -49,7 +49,7 @@ CheckRow::CheckRow(Session& session, CheckKind kind)
       verdict_(makeLabel({}, TextRole::Muted)),
       record_(new QPushButton(tr("record"))),
       overrule_(new QPushButton(tr("overrule…"))) {
-    const QString name = text(checkName(kind));
+    const QString name = text(checkName(kind), session.unit());
     name_->setText(name.left(1).toUpper() + name.mid(1));
     verdict_->setWordWrap(true);
     mark_->setFixedWidth(26);
@@ -194,7 +194,7 @@ CheckVerdict CheckRow::judgeDrawNow(double value, const std::string& subject) co
     for (const auto& [channel, watt] : alone) channels.emplace_back(watt);
     const auto sum = judgeChannelSum(channels, Watt(value));
     verdict.passed = verdict.passed && sum.passed;
-    verdict.sentence += " " + sum.sentence;
+    verdict.sentence += sum.sentence;
     return verdict;
 }
 
@@ -247,7 +247,7 @@ void CheckRow::record() {
     const auto verdict = judge(check.value, check.subject);
     if (!verdict) return;
     check.passed = verdict->passed;
-    check.verdict = verdict->sentence;
+    check.verdict = text(verdict->sentence, session_.unit()).toStdString();
     check.time = session_.now().toStdString();
     if (value_ != nullptr) value_->clear();
     if (!session_.edit([&](Project& project) { return project.save(check); }).isEmpty()) return;

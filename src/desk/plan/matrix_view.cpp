@@ -41,7 +41,7 @@ void MatrixView::refresh() {
                 box.planes.push_back(progressOf(run, plane));
                 box.doubts += box.planes.back().doubtful;
             }
-            for (const auto& finding : runDoubts(bench, run, session_.findingContext()))
+            for (const auto& finding : runDoubts(bench, run))
                 box.doubts += finding.kind == FindingKind::Doubt ? 1 : 0;
             row.boxes.push_back(std::move(box));
         }

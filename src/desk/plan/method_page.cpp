@@ -83,7 +83,7 @@ MethodPage::MethodPage(Session& session, MethodStore store)
     if (own)
         own_ = std::move(*own);
     else
-        session_.warn(text(own.error().sentence()));
+        session_.warn(text(own.error()));
 }
 
 void MethodPage::layOut() {
@@ -152,7 +152,7 @@ void MethodPage::addSubjectRows() {
 FormColumn::Write MethodPage::lengths(std::vector<Millimetre> SurveyMethod::*member) {
     return [this, member](const QString& typed) -> QString {
         auto parsed = parseLengths(typed.toStdString(), session_.unit());
-        if (!parsed) return text(parsed.error().sentence());
+        if (!parsed) return text(parsed.error());
         method_.*member = std::move(*parsed);
         edited();
         return {};
@@ -325,7 +325,7 @@ void MethodPage::preview() {
         plan.walls = over->walls;
         plan.obstacles = over->obstacles;
     }
-    fault_->setText(runs ? QString() : text(runs.error().sentence()) + QLatin1Char('.'));
+    fault_->setText(runs ? QString() : text(runs.error()) + QLatin1Char('.'));
     Bench blank = session_.bench();
     blank.runs.clear();
     if (const auto all = plannedRuns(blank, method_, subject()); all && !all->runs.empty()) {
@@ -361,7 +361,7 @@ void MethodPage::preview() {
 void MethodPage::addRuns() {
     if (session_.project() == nullptr) return session_.warn(tr("Open or make a project first."));
     const auto runs = plannedRuns(session_.bench(), method_, subject());
-    if (!runs) return session_.warn(text(runs.error().sentence()));
+    if (!runs) return session_.warn(text(runs.error()));
     if (runs->runs.empty()) return session_.say(tr("All of it is planned already."));
     Id first = 0;
     const QString fault = session_.edit([&](Project& project) {
@@ -382,7 +382,7 @@ void MethodPage::keepMethod() {
     if (name.isEmpty()) return;
     auto kept = method_;
     kept.name = name.toStdString();
-    if (const auto wrong = kept.invalid()) return session_.warn(text(wrong->sentence()));
+    if (const auto wrong = kept.invalid()) return session_.warn(text(*wrong));
     const auto same = [&](const SurveyMethod& m) { return m.name == kept.name; };
     if (std::any_of(ready_.begin(), ready_.end(), same))
         return session_.warn(tr("A ready method has that name already."));
@@ -390,7 +390,7 @@ void MethodPage::keepMethod() {
     std::erase_if(own, same);
     own.push_back(kept);
     const auto saved = store_.save(own);
-    if (!saved) return session_.warn(text(saved.error().sentence()));
+    if (!saved) return session_.warn(text(saved.error()));
     own_ = std::move(own);
     method_ = kept;
     offerMethods();
@@ -401,7 +401,7 @@ void MethodPage::removeMethod() {
     auto own = own_;
     std::erase_if(own, [&](const SurveyMethod& m) { return m.name == method_.name; });
     const auto saved = store_.save(own);
-    if (!saved) return session_.warn(text(saved.error().sentence()));
+    if (!saved) return session_.warn(text(saved.error()));
     own_ = std::move(own);
     method_ = ready_.front();
     offerMethods();

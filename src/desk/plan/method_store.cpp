@@ -6,14 +6,14 @@
 #include <QSaveFile>
 
 #include "formats/method_json.h"
+#include "report/text.h"
 
 namespace glumet {
 
 Expected<std::vector<SurveyMethod>> MethodStore::load() const {
     QFile file(path_);
     if (!file.exists()) return std::vector<SurveyMethod>();
-    if (!file.open(QIODevice::ReadOnly))
-        return problem(path_.toStdString(), file.errorString().toStdString());
+    if (!file.open(QIODevice::ReadOnly)) return problem(path_.toStdString(), asWords(file.errorString()));
     auto methods = readMethods(file.readAll().toStdString());
     if (!methods) return problem(path_.toStdString() + ", " + methods.error().where, methods.error().what);
     return methods;
@@ -24,7 +24,7 @@ Expected<bool> MethodStore::save(const std::vector<SurveyMethod>& methods) const
     QSaveFile file(path_);
     const auto bytes = QByteArray::fromStdString(writeMethods(methods));
     if (!file.open(QIODevice::WriteOnly) || file.write(bytes) < 0 || !file.commit())
-        return problem(path_.toStdString(), file.errorString().toStdString());
+        return problem(path_.toStdString(), asWords(file.errorString()));
     return true;
 }
 

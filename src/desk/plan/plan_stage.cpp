@@ -133,7 +133,7 @@ void PlanStage::refresh() {
 }
 
 std::vector<Finding> PlanStage::findings() const {
-    auto out = planFindings(session().bench(), session().findingContext());
+    auto out = planFindings(session().bench());
     if (session().run() != nullptr) {
         const auto checks =
             commissionFindings(session().bench(), session().runId(), session().now().toStdString());
@@ -163,7 +163,7 @@ void PlanStage::printSheets() {
 void PlanStage::printSheetsTo(const QString& path) {
     const auto done = writePointSheets(session().bench(), *session().sweep(), session().unit(), path);
     done ? session().say(tr("%1 pages written to %2").arg(*done).arg(path))
-         : session().warn(text(done.error().sentence()));
+         : session().warn(text(done.error()));
 }
 
 void PlanStage::keyPressEvent(QKeyEvent* event) {

@@ -29,7 +29,7 @@ void PagePreview::paintEvent(QPaintEvent* /*event*/) {
         p.setFont(houseFont(14));
         p.setPen(session_.palette().muted);
         p.drawText(rect().adjusted(60, 0, -60, 0), Qt::AlignCenter | Qt::TextWordWrap,
-                   text(review_->error().sentence()));
+                   text(review_->error()));
         return;
     }
     const double scale = std::min(width() / kPageWidth, height() / kPageHeight);
@@ -41,7 +41,7 @@ void PagePreview::paintEvent(QPaintEvent* /*event*/) {
 
 PublishStage::PublishStage(Session& session)
     : Stage(session),
-      review_(problem("", "not computed")),
+      review_(problem("", say(GLUMET_SAY("Core", "not computed")))),
       title_(makeLabel({}, TextRole::Title)),
       preview_(new PagePreview(session)),
       publish_(new QPushButton(tr("Publish to a folder…"))) {
@@ -59,8 +59,7 @@ PublishStage::PublishStage(Session& session)
 }
 
 Expected<Review> PublishStage::makeReview() const {
-    if (session().sweep() == nullptr)
-        return problem("", tr("There is nothing to publish yet.").toStdString());
+    if (session().sweep() == nullptr) return problem("", asWords(tr("There is nothing to publish yet.")));
     return reviewOf(session().bench(),
                     {session().sweep()->configuration, session().unit(), session().now().left(10)});
 }
@@ -75,14 +74,9 @@ void PublishStage::refresh() {
 std::vector<Finding> PublishStage::findings() const {
     std::vector<Finding> out;
     const auto& made = review_;
-    if (!made) return benchFindings(session().bench(), session().findingContext());
+    if (!made) return benchFindings(session().bench());
     const auto fact = [&](FindingKind kind, const QString& title, const QString& body, EvidenceView view) {
-        Finding finding;
-        finding.kind = kind;
-        finding.title = title.toStdString();
-        finding.body = body.toStdString();
-        finding.view = view;
-        out.push_back(finding);
+        out.push_back(finding(kind, asWords(title), asWords(body), view));
     };
     fact(FindingKind::Fact, tr("One page and its data"),
          tr("HTML with its figures inside, PDF, SVG and PNG figures, readings.csv and bench.json."),
@@ -108,12 +102,12 @@ std::vector<Finding> PublishStage::findings() const {
 bool PublishStage::publishInto(const QString& folder) {
     const auto made = makeReview();
     if (!made) {
-        session().warn(text(made.error().sentence()));
+        session().warn(text(made.error()));
         return false;
     }
     const auto files = publishTo(folder, *made);
     if (!files) {
-        session().warn(QString::fromStdString(files.error().sentence()));
+        session().warn(text(files.error()));
         return false;
     }
     session().say(tr("%1 files in %2").arg(files->size()).arg(folder));

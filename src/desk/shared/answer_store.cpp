@@ -1,4 +1,5 @@
 #include "desk/shared/answer_store.h"
+#include "report/text.h"
 
 #include <QMetaObject>
 #include <algorithm>
@@ -85,13 +86,15 @@ void AnswerStore::next() {
                 },
                 Qt::QueuedConnection);
         };
-        auto made = std::make_shared<Expected<Value>>(problem("", "the work was not done"));
+        auto made =
+            std::make_shared<Expected<Value>>(problem("", say(GLUMET_SAY("Core", "the work was not done"))));
         try {
             *made = work({stop, tell});
         } catch (const std::exception& error) {
-            *made = problem("", std::string("an unforeseen fault stopped the work: ") + error.what());
+            *made = problem("", say(GLUMET_SAY("Core", "an unforeseen fault stopped the work: {}"),
+                                    std::string(error.what())));
         } catch (...) {
-            *made = problem("", "an unforeseen fault stopped the work");
+            *made = problem("", say(GLUMET_SAY("Core", "an unforeseen fault stopped the work")));
         }
         QMetaObject::invokeMethod(
             this, [this, number, made] { take(number, std::move(*made)); }, Qt::QueuedConnection);

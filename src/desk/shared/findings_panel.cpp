@@ -23,7 +23,7 @@ FindingItem::FindingItem(const Session& session, Finding finding, QWidget* paren
     setFocusPolicy(finding_.view == EvidenceView::None ? Qt::NoFocus : Qt::TabFocus);
     if (finding_.view != EvidenceView::None) setCursor(Qt::PointingHandCursor);
     setAccessibleName(title());
-    setAccessibleDescription(glumet::text(finding_.body));
+    setAccessibleDescription(glumet::text(finding_.body, session_.unit()));
     QSizePolicy policy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     policy.setHeightForWidth(true);
     setSizePolicy(policy);
@@ -31,7 +31,7 @@ FindingItem::FindingItem(const Session& session, Finding finding, QWidget* paren
 
 QString FindingItem::title() const {
     return (finding_.kind == FindingKind::Doubt ? QStringLiteral("▲ ") : QString()) +
-           glumet::text(finding_.title);
+           glumet::text(finding_.title, session_.unit());
 }
 
 QRect FindingItem::titleRect(int width) const {
@@ -42,7 +42,7 @@ QRect FindingItem::titleRect(int width) const {
 QRect FindingItem::bodyRect(int width, int top) const {
     const QFontMetrics metrics(houseFont(13));
     return metrics.boundingRect(QRect(kSide, top, width - 2 * kSide, 2000), Qt::TextWordWrap,
-                                glumet::text(finding_.body));
+                                glumet::text(finding_.body, session_.unit()));
 }
 
 int FindingItem::heightForWidth(int width) const {
@@ -61,7 +61,7 @@ void FindingItem::paintEvent(QPaintEvent* /*event*/) {
     p.setFont(houseFont(13));
     p.setPen(finding_.kind == FindingKind::Next ? c.text : c.muted);
     p.drawText(QRect(kSide, head.bottom() + kGap, width() - 2 * kSide, height()), Qt::TextWordWrap,
-               glumet::text(finding_.body));
+               glumet::text(finding_.body, session_.unit()));
     if (!hasFocus()) return;
     p.setPen(QPen(c.accent, 1));
     p.drawRect(rect().adjusted(6, 0, -7, -1));

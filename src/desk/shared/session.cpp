@@ -257,7 +257,7 @@ const std::vector<Id>& Session::doubtfulRuns() const {
         Runs doubtful;
         if (sweep() == nullptr) return doubtful;
         for (const auto id : sweep()->runs) {
-            const auto findings = runDoubts(bench(), id, findingContext());
+            const auto findings = runDoubts(bench(), id);
             if (std::any_of(findings.begin(), findings.end(),
                             [](const Finding& f) { return f.kind == FindingKind::Doubt; }))
                 doubtful.push_back(id);

@@ -19,6 +19,7 @@
 #include "meters/meter.h"
 #include "project/project.h"
 #include "report/palette.h"
+#include "report/text.h"
 
 namespace glumet {
 
@@ -63,23 +64,23 @@ class Session : public QObject {
     std::optional<Cell> cell() const { return cell_; }
     void chooseCell(std::optional<Cell> cell);
 
-    /// The one way to edit the project: commits what is being typed elsewhere, then does `work(Project&) → Expected`,
-    /// one undo step. A failure is said in the ledger line; its sentence is returned, empty when it was done.
+    /// The one way to edit the project: commits what is being typed elsewhere, then does `work(Project&) →
+    /// Expected`, one undo step. A failure is said in the ledger line; its sentence is returned, empty when
+    /// it was done.
     template <class Work>
     QString edit(Work work) {
         settle();
         if (!project_) return failed(tr("Open or make a project first."));
         const auto done = work(*project_);
-        return done ? QString() : failed(QString::fromStdString(done.error().sentence()));
+        return done ? QString() : failed(text(done.error()));
     }
-    /// Commits a field that is being typed in to the row it was opened for; before anything else is chosen, opened
-    /// or closed.
+    /// Commits a field that is being typed in to the row it was opened for; before anything else is chosen,
+    /// opened or closed.
     void settle();
     /// Changes how is measured and judged, as one step.
     QString changeMethod(const std::function<void(Method&)>& change);
     const Goal& goal() const { return bench().method.goal; }
     Band band() const;
-    FindingContext findingContext() const { return {unit_, band()}; }
     /// The spill-limit verdict of the chosen sweep, by the project's method; computed when first asked.
     const SpillLimitVerdict* verdict() const;
     /// Runs of the chosen sweep that carry a doubt; computed when first asked.
@@ -151,7 +152,7 @@ class Session : public QObject {
     void goTo(EvidenceView view) { emit evidenceWanted(view); }
 
   signals:
-    void settling();  ///< fields: commit what is typed
+    void settling();        ///< fields: commit what is typed
     void projectChanged();  ///< another project, or none
     void dataChanged();     ///< an edit of this project
     void selectionChanged();

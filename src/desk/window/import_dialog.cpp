@@ -166,8 +166,7 @@ Checked<std::vector<ReadingRow>> ImportDialog::rows() const {
     if (!table_.problems.empty() && !(only_sound_ && !table_.rows.empty()))
         return tl::make_unexpected(table_.problems);
     if (table_.rows.empty())
-        return tl::make_unexpected(
-            std::vector<Problem>{{"", tr("The file holds no reading.").toStdString()}});
+        return tl::make_unexpected(std::vector<Problem>{{"", asWords(tr("The file holds no reading."))}});
     return table_.rows;
 }
 
@@ -209,7 +208,7 @@ void ImportDialog::check() {
             lines << tr("and %1 more").arg(problems.size() - kShownProblems);
             break;
         }
-        lines << text(problem.sentence());
+        lines << text(problem);
     }
     problems_->setPlainText(lines.join(QLatin1Char('\n')));
     problems_->setVisible(!lines.isEmpty());

@@ -185,7 +185,7 @@ void MainWindow::makeFileCommands() {
                                                           QFileDialog::DontConfirmOverwrite);
         if (path.isEmpty()) return;
         const auto done = session_.project()->copyTo(path);
-        done ? session_.say(tr("Copied to %1").arg(path)) : session_.warn(text(done.error().sentence()));
+        done ? session_.say(tr("Copied to %1").arg(path)) : session_.warn(text(done.error()));
     });
     command(tr("Import readings…"), QKeySequence(tr("Ctrl+I")), [this] {
         const QString path =
@@ -357,7 +357,7 @@ void MainWindow::chooseSweep() {
 bool MainWindow::openProject(const QString& path) {
     auto project = Project::open(path);
     if (!project) {
-        session_.warn(text(project.error().sentence()));
+        session_.warn(text(project.error()));
         return false;
     }
     session_.setProject(std::move(*project));
@@ -370,7 +370,7 @@ bool MainWindow::createProject(const QString& chosen) {
         chosen.endsWith(QLatin1String(".glumet")) ? chosen : chosen + QStringLiteral(".glumet");
     auto project = Project::create(path, QFileInfo(path).completeBaseName());
     if (!project) {
-        session_.warn(text(project.error().sentence()));
+        session_.warn(text(project.error()));
         return false;
     }
     session_.setProject(std::move(*project));
@@ -395,7 +395,7 @@ void MainWindow::importFile(const QString& path) {
         return;
     }
     const auto bench = readBench(std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
-    if (!bench) return session_.warn(tr("%1: %2").arg(name, text(bench.error().sentence())));
+    if (!bench) return session_.warn(tr("%1: %2").arg(name, text(bench.error())));
     if (session_.edit([&](Project& project) { return project.importBench(*bench, {}, name); }).isEmpty())
         session_.say(tr("%1 imported").arg(name));
 }

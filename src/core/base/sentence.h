@@ -1,0 +1,115 @@
+#pragma once
+
+#include <cstddef>
+#include <string>
+#include <utility>
+#include <variant>
+#include <vector>
+
+#include "core/base/quantity.h"
+
+/// Marks a message for translation: Qt Linguist's lupdate finds it by -tr-function-alias
+/// QT_TRANSLATE_NOOP+=GLUMET_SAY. The context of all is "Core".
+#define GLUMET_SAY(context, message) message
+
+/// Sentences as values: what is to be said, with its figures, before anybody knows the reader's unit and
+/// language. core/words/sentence.h makes text of them.
+namespace glumet {
+
+struct Sentence;
+
+/// Several sentences, said one after the other with a blank between.
+class Words {
+  public:
+    Words() = default;
+    Words(Sentence sentence);  // NOLINT: one is some
+
+    bool empty() const { return sentences_.empty(); }
+    const std::vector<Sentence>& sentences() const { return sentences_; }
+    Words& operator+=(const Words& more);
+    /// The same, its first letter a capital when spoken.
+    Words capitalised() const;
+    bool operator==(const Words& other) const;
+
+  private:
+    std::vector<Sentence> sentences_;
+};
+
+struct Share {
+    double value = 0.0;  ///< 0.05 is said as "5 %"
+    bool operator==(const Share&) const = default;
+};
+/// A share with its sign: "+5 %", "−5 %".
+struct SignedShare {
+    double value = 0.0;
+    bool operator==(const SignedShare&) const = default;
+};
+struct Count {
+    int value = 0;
+    bool operator==(const Count&) const = default;
+};
+inline Count countOf(std::size_t number) { return {static_cast<int>(number)}; }
+/// A number that has no unit of the reader's: watts, seconds, degrees, a factor.
+struct Figure {
+    static constexpr int kShort = -1;  ///< as few digits as tell it, six at most
+    double value = 0.0;
+    int decimals = kShort;
+    bool with_sign = false;
+    bool operator==(const Figure&) const = default;
+};
+/// A length without its unit, before another that has it: "from 20 to 25 cm".
+struct BareLength {
+    Millimetre length{0};
+    bool operator==(const BareLength&) const = default;
+};
+struct LengthSpan {
+    Millimetre low{0};
+    Millimetre high{0};
+    bool operator==(const LengthSpan&) const = default;
+};
+struct PpfdSpan {
+    Ppfd low{0};
+    Ppfd high{0};
+    bool operator==(const PpfdSpan&) const = default;
+};
+using Lengths = std::vector<Millimetre>;
+/// "a, b and c".
+struct Listed {
+    std::vector<Words> items;
+    bool operator==(const Listed&) const = default;
+};
+
+/// What stands in a message: text and names as they are, the others in the reader's unit and language.
+using SentencePart = std::variant<std::string, Millimetre, BareLength, LengthSpan, Lengths, Ppfd, PpfdSpan, Share, SignedShare,
+                                  Count, Figure, Second, Words, Listed>;
+
+/// A message in English with {} where its parts go, or {0}, {1} … in the order a translation wants.
+struct Sentence {
+    const char* message = "";
+    std::vector<SentencePart> parts;
+    bool capital = false;  ///< begins with a capital, whatever its first part is
+    bool operator==(const Sentence&) const = default;
+};
+
+inline Words::Words(Sentence sentence) { sentences_.push_back(std::move(sentence)); }
+inline Words& Words::operator+=(const Words& more) {
+    sentences_.insert(sentences_.end(), more.sentences_.begin(), more.sentences_.end());
+    return *this;
+}
+inline Words Words::capitalised() const {
+    Words out = *this;
+    if (!out.empty()) out.sentences_.front().capital = true;
+    return out;
+}
+inline bool Words::operator==(const Words& other) const { return sentences_ == other.sentences_; }
+
+/// `message` is marked by GLUMET_SAY and outlives the sentence.
+template <class... Parts>
+Sentence say(const char* message, Parts&&... parts) {
+    return {message, {SentencePart(std::forward<Parts>(parts))...}};
+}
+
+/// A name, or words that somebody typed: the same in every language.
+inline Sentence verbatim(std::string text) { return say("{}", std::move(text)); }
+
+}  // namespace glumet
