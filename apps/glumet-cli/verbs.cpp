@@ -117,7 +117,7 @@ Json verdictJson(const Bench& bench, const Sweep& sweep, const SpillLimitVerdict
     return {{"school", "spill-limit"},
             {"fixture", nameOf(bench, sweep.configuration.fixture)},
             {"configuration", configurationName(bench, sweep.configuration)},
-            {"limit_pct", v.limit_asked * 100.0},
+            {"limit_pct", v.asked.limit * 100.0},
             {"depth_mm", optional(v.depth_used)},
             {"height_mm", optional(v.height)},
             {"next_height_mm", optional(v.next_height)},

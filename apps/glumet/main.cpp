@@ -11,7 +11,9 @@
 #include "core/bench/sweep.h"
 #include "desk/measure/sweep_progress.h"
 #include "desk/window/first_paint.h"
+#include "desk/window/language.h"
 #include "desk/window/main_window.h"
+#include "desk/window/remembered.h"
 #include "meters/simulated_meter.h"
 
 namespace {
@@ -66,6 +68,7 @@ struct Options {
     QString file;
     QString select;
     QString keys;
+    QString language;
     bool paper = false;
     bool startup_only = false;
     bool list_shots = false;
@@ -85,8 +88,8 @@ Options parse(const QApplication& app) {
                                   QStringLiteral("render one stage at 1280×800 and exit"),
                                   QStringLiteral("PNG"));
     const QCommandLineOption stage(QStringLiteral("stage"), stageIds(), QStringLiteral("NAME"));
-    const QCommandLineOption unit(QStringLiteral("unit"), QStringLiteral("cm, mm or in"),
-                                  QStringLiteral("UNIT"), QStringLiteral("cm"));
+    const QCommandLineOption unit(QStringLiteral("unit"), QStringLiteral("cm, mm or in; without it, as last"),
+                                  QStringLiteral("UNIT"));
     const QCommandLineOption select(QStringLiteral("fixture"),
                                     QStringLiteral("fixture or configuration to show"),
                                     QStringLiteral("NAME"));
@@ -94,12 +97,15 @@ Options parse(const QApplication& app) {
                                   QStringLiteral("letters pressed before the picture is taken"),
                                   QStringLiteral("LETTERS"));
     const QCommandLineOption paper(QStringLiteral("paper"), QStringLiteral("light theme"));
+    const QCommandLineOption language(QStringLiteral("language"),
+                                      QStringLiteral("en; de so far speaks the Height stage only"),
+                                      QStringLiteral("LANGUAGE"), QStringLiteral("en"));
     const QCommandLineOption startup(
         QStringLiteral("startup-only"),
         QStringLiteral("say ready once the window is painted, then exit; for benchmarks"));
     const QCommandLineOption shots(QStringLiteral("list-shots"),
                                    QStringLiteral("name the pictures of the documents and exit"));
-    parser.addOptions({demo, shot, stage, unit, select, keys, paper, startup, shots});
+    parser.addOptions({demo, shot, stage, unit, select, keys, language, paper, startup, shots});
     parser.process(app);
     return {parser.value(demo),
             parser.value(shot),
@@ -108,6 +114,7 @@ Options parse(const QApplication& app) {
             parser.positionalArguments().value(0),
             parser.value(select),
             parser.value(keys),
+            parser.value(language),
             parser.isSet(paper),
             parser.isSet(startup),
             parser.isSet(shots)};
@@ -176,18 +183,28 @@ int main(int argc, char** argv) {
         listShots();
         return 0;
     }
+    if (!speak(options.language)) {
+        std::fprintf(stderr, "glumet: there is no language \"%s\"\n", qPrintable(options.language));
+        return 2;
+    }
     Session session([] { return QDateTime::currentDateTime().toString(Qt::ISODate); });
-    session.setDark(!options.paper);
+    // A picture or a benchmark shows the same whatever was done before.
+    const bool shot = !options.shot.isEmpty();
+    const bool by_hand = !shot && !options.startup_only;
+    Remembered remembered;
+    session.setDark(!options.paper && (!by_hand || remembered.dark()));
     session.setUnit(options.unit == QLatin1String("in")   ? LengthUnit::Inch
                     : options.unit == QLatin1String("mm") ? LengthUnit::Mm
+                    : options.unit.isEmpty() && by_hand   ? remembered.unit()
                                                           : LengthUnit::Cm);
     MainWindow window(session);
+    if (shot) window.resize(1280, 800);
+    if (by_hand) window.restoreGeometry(remembered.geometry());
     const auto* stage = stageNamed(window, options.stage.isEmpty() ? QStringLiteral("field") : options.stage);
     if (stage == nullptr) {
         std::fprintf(stderr, "glumet: there is no stage \"%s\"\n", qPrintable(options.stage));
         return 2;
     }
-    const bool shot = !options.shot.isEmpty();
     QString file = options.demo.isEmpty() ? options.file : demoCopy(options.demo, shot);
     if (!options.demo.isEmpty()) session.setMeter(std::make_unique<SimulatedMeter>(kDemoSeed));
     if (!file.isEmpty() && !window.openProject(file) && shot) return 1;
@@ -205,5 +222,10 @@ int main(int argc, char** argv) {
             for (const char* end : {"", "-wal", "-shm"}) QFile::remove(file + QLatin1String(end));
         return code;
     }
-    return QApplication::exec();
+    const int code = QApplication::exec();
+    if (by_hand) {
+        remembered.keepGeometry(window.saveGeometry());
+        remembered.keepLook(session.unit(), session.dark());
+    }
+    return code;
 }

@@ -113,7 +113,7 @@ template <class Entity, class Part>
 void readPart(const Json& in, Entity& entity, const Part& part, Context& context) {
     if constexpr (kIsField<Part>) {
         if (part.kept == KeptIn::Table) return;
-        if (!in.contains(part.key) && part.since > 1 && context.format < kBenchFormat) return;
+        if (!in.contains(part.key) && part.since > context.format) return;
         const auto& json = in.at(part.key);
         if constexpr (!std::is_void_v<typename Part::target>) {
             Id fixture = 0;
@@ -126,7 +126,7 @@ void readPart(const Json& in, Entity& entity, const Part& part, Context& context
         }
     } else if constexpr (kIsChildren<Part>) {
         if (!part.in_json) return;
-        if (!in.contains(part.key) && part.since > 1 && context.format < kBenchFormat) return;
+        if (!in.contains(part.key) && part.since > context.format) return;
         read(in.at(part.key), part.key, part.access(entity), context);
     } else if (context.format < 5) {
         part.set(entity, in.at(part.key).template get<std::string>());

@@ -194,8 +194,8 @@ class SheetReader {
         for (const auto& fault : numbers.faults) sheet_.problems.push_back({where, fault});
         if (!block.rows.empty() && numbers.values.size() != block.rows.front().size())
             sheet_.problems.push_back(
-                {where, say(GLUMET_SAY("Core", "has {} values, the line above has {}"),
-                            countOf(numbers.values.size()), countOf(block.rows.front().size()))});
+                {where, sayCounted(GLUMET_SAY_N("Core", "has {} values, the line above has {}"),
+                                   countOf(numbers.values.size()), countOf(block.rows.front().size()))});
         block.rows.push_back(numbers.values);
     }
 

@@ -265,8 +265,8 @@ ReadingTable readReadings(const DelimitedText& text) {
         const auto& cells = text.rows[i];
         if (cells.cells.size() != header.cells.size()) {
             table.problems.push_back({fmt::format("line {}", cells.line),
-                                      say(GLUMET_SAY("Core", "has {} fields, the header has {}"),
-                                          countOf(cells.cells.size()), countOf(header.cells.size()))});
+                                      sayCounted(GLUMET_SAY_N("Core", "has {} fields, the header has {}"),
+                                                 countOf(cells.cells.size()), countOf(header.cells.size()))});
             continue;
         }
         RowReader in(text, columns, cells);

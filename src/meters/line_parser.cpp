@@ -78,17 +78,33 @@ std::optional<double> LineParser::spectrumOf(const QStringList& words) {
     return sample.ppfd().value();
 }
 
+namespace {
+
+/// A line's columns. A comma parts them too, unless another separator does or it stands alone between digits:
+/// then it is a decimal comma.
+QStringList columnsOf(const QString& text) {
+    static const QRegularExpression blank(QStringLiteral("[;\\t ]+"));
+    static const QRegularExpression decimal(QStringLiteral("^[+-]?\\d+,\\d+$"));
+    auto words = text.split(blank, Qt::SkipEmptyParts);
+    if (words.size() == 1 && !decimal.match(text).hasMatch())
+        return text.split(QLatin1Char(','), Qt::SkipEmptyParts);
+    for (auto& word : words)
+        while (word.endsWith(QLatin1Char(','))) word.chop(1);
+    return words;
+}
+
+}  // namespace
+
 std::optional<double> LineParser::valueOf(const QByteArray& line) {
-    static const QRegularExpression between(QStringLiteral("[,;\\t ]+"));
     const QString text = QString::fromUtf8(line).trimmed();
-    if (format_.spectrum) return spectrumOf(text.split(between, Qt::SkipEmptyParts));
+    if (format_.spectrum) return spectrumOf(columnsOf(text));
     QString word;
     if (!format_.pattern.isEmpty()) {
         const auto match = pattern_.match(text);
         if (!match.hasMatch()) return std::nullopt;
         word = match.captured(1);
     } else {
-        word = text.split(between, Qt::SkipEmptyParts).value(format_.column - 1);
+        word = columnsOf(text).value(format_.column - 1);
     }
     const auto number = parseNumber(word.toStdString());
     return number ? std::optional(*number * format_.factor) : std::nullopt;

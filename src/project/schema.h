@@ -20,6 +20,7 @@ inline constexpr quint32 kApplicationId = 0x474C4D54;
 ///   5 (2026-11-26): tables channel, preset and preset_level; run.preset names a preset; project.goal holds
 ///   the
 ///                   band.
+///   6 (2026-11-26): checks "hanging" and "eyes-hands".
 inline constexpr int kSchemaVersion = kBenchFormat;
 
 /// Statements that make an empty project file of kSchemaVersion, undo triggers included.

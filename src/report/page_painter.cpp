@@ -12,8 +12,6 @@ constexpr double kMargin = 44.0;
 constexpr int kMostRows = 24;
 constexpr double kFootHeight = 92.0;  // cautions and provenance, always there
 
-QString tr(const char* source) { return QCoreApplication::translate("Review", source); }
-
 /// White ground for print, else the paper theme.
 const Palette& printPalette() {
     static const Palette palette = [] {
@@ -26,6 +24,7 @@ const Palette& printPalette() {
 }
 
 class PagePainter {
+    Q_DECLARE_TR_FUNCTIONS(glumet::PagePainter)
   public:
     PagePainter(QPainter& painter, const Review& review) : p_(painter), r_(review), c_(printPalette()) {}
 
@@ -72,12 +71,12 @@ class PagePainter {
             y += words(QRectF(kMargin, y, wide, 60), text(lengthText(*r_.headlineHeight(), r_.unit)), 46,
                        true, c_.accent) +
                  2;
-        y += words(QRectF(kMargin, y, wide, 80), r_.headlineReason(), 11.5, false, c_.text) + 8;
+        y += words(QRectF(kMargin, y, wide, 80), r_.said(r_.headlineReason()), 11.5, false, c_.text) + 8;
         for (const auto& pair : r_.card) {
-            words(QRectF(kMargin, y, 110, 18), pair.name, 10.5, false, c_.muted);
-            y +=
-                qMax(15.0, words(QRectF(kMargin + 112, y, wide - 112, 34), pair.value, 10.5, true, c_.text)) +
-                2;
+            words(QRectF(kMargin, y, 110, 18), r_.said(pair.name), 10.5, false, c_.muted);
+            y += qMax(15.0, words(QRectF(kMargin + 112, y, wide - 112, 34), r_.said(pair.value), 10.5, true,
+                                  c_.text)) +
+                 2;
         }
         const double section_left = kMargin + wide + 16;
         paintReviewSection(p_, QRectF(section_left, y_ - 4, right() - section_left, 276), r_, c_);
@@ -142,13 +141,13 @@ class PagePainter {
         const double x = kMargin + 370;
         const double wide = right() - x;
         for (const auto& pair : r_.conditions) {
-            words(QRectF(x, y, 70, 13), pair.name, 8.6, false, c_.muted);
-            y += words(QRectF(x + 72, y, wide - 72, 60), pair.value, 8.6, false, c_.text) + 1.5;
+            words(QRectF(x, y, 70, 13), r_.said(pair.name), 8.6, false, c_.muted);
+            y += words(QRectF(x + 72, y, wide - 72, 60), r_.said(pair.value), 8.6, false, c_.text) + 1.5;
         }
         y += 3;
         std::size_t shown = 0;
         for (; shown < r_.doubts.size() && y < tableEnd() - 46; ++shown)
-            y += words(QRectF(x, y, wide, 40), QStringLiteral("▲ ") + r_.doubts[shown], 8.6, false,
+            y += words(QRectF(x, y, wide, 40), QStringLiteral("▲ ") + r_.said(r_.doubts[shown]), 8.6, false,
                        c_.accent) +
                  1.5;
         if (shown < r_.doubts.size())
@@ -164,13 +163,14 @@ class PagePainter {
         p_.drawLine(QPointF(kMargin, tableEnd()), QPointF(right(), tableEnd()));
         double y = tableEnd() + 5;
         for (std::size_t i = 0; i < r_.cautions.size(); i += 2) {
-            double tall = words(QRectF(kMargin, y, wide, 50), r_.cautions[i], 8.4, false, c_.text);
+            double tall = words(QRectF(kMargin, y, wide, 50), r_.said(r_.cautions[i]), 8.4, false, c_.text);
             if (i + 1 < r_.cautions.size())
-                tall = qMax(tall, words(QRectF(kMargin + wide + 20, y, wide, 50), r_.cautions[i + 1], 8.4,
-                                        false, c_.text));
+                tall = qMax(tall, words(QRectF(kMargin + wide + 20, y, wide, 50), r_.said(r_.cautions[i + 1]),
+                                        8.4, false, c_.text));
             y += tall + 3;
         }
-        words(QRectF(kMargin, kPageHeight - 26, right() - kMargin, 14), r_.provenance, 8.4, false, c_.muted);
+        words(QRectF(kMargin, kPageHeight - 26, right() - kMargin, 14), r_.said(r_.provenance), 8.4, false,
+              c_.muted);
     }
 
     QPainter& p_;

@@ -24,8 +24,6 @@ constexpr double kTall = 1123.0;
 constexpr double kMargin = 48.0;
 constexpr int kDpi = 300;
 
-QString tr(const char* source) { return QCoreApplication::translate("PointSheets", source); }
-
 const Palette& printed() {
     static const Palette palette = [] {
         Palette p = paper();
@@ -36,6 +34,7 @@ const Palette& printed() {
 }
 
 class Sheets {
+    Q_DECLARE_TR_FUNCTIONS(glumet::Sheets)
   public:
     Sheets(const Bench& bench, const Sweep& sweep, LengthUnit unit, QPdfWriter& writer)
         : bench_(bench), sweep_(sweep), unit_(unit), writer_(writer), p_(&writer) {
@@ -95,7 +94,7 @@ class Sheets {
         }
         y = runsTable(y + 6);
         for (const auto& caution : usualCautions())
-            y += words({kMargin, y, kWide - 2 * kMargin, 60}, caution, 10, false, true) + 5;
+            y += words({kMargin, y, kWide - 2 * kMargin, 60}, text(caution, unit_), 10, false, true) + 5;
     }
 
     double runsTable(double y) {

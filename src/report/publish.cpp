@@ -1,165 +1,18 @@
 #include "report/publish.h"
 
 #include <QBuffer>
-#include <QCoreApplication>
 #include <QDir>
 #include <QFile>
-#include <QImage>
 #include <QPdfWriter>
 #include <QSaveFile>
-#include <QSvgGenerator>
-#include <functional>
 
 #include "formats/bench_json.h"
 #include "formats/readings_csv.h"
-#include "report/palette.h"
-#include "report/review_figures.h"
+#include "report/figure_files.h"
 #include "report/text.h"
 
 namespace glumet {
 namespace {
-
-QString tr(const char* source) { return QCoreApplication::translate("Review", source); }
-
-struct FigureJob {
-    QString name;
-    QString caption;
-    QSize size;
-    std::function<void(QPainter&)> paint;
-};
-
-std::vector<FigureJob> figuresOf(const Review& review) {
-    std::vector<FigureJob> jobs;
-    const auto whole = [](QSize size) { return QRectF(QPointF(0, 0), size).adjusted(8, 8, -8, -8); };
-    const QSize maps_size(1040, 372);
-    jobs.push_back(
-        {QStringLiteral("maps"), tr("The field at the recommended height, one map per depth"), maps_size,
-         [&review, area = whole(maps_size)](QPainter& p) { paintMaps(p, area, review, paper()); }});
-    const QSize section_size(440, 420);
-    jobs.push_back({QStringLiteral("section"), tr("The bench in side view, to scale"), section_size,
-                    [&review, area = whole(section_size)](QPainter& p) {
-                        paintReviewSection(p, area, review, paper());
-                    }});
-    if (review.verdict.evidence.size() < 2) return jobs;
-    const QSize chart_size(560, 300);
-    jobs.push_back({QStringLiteral("loss"), tr("What raising costs"), chart_size,
-                    [&review, area = whole(chart_size)](QPainter& p) {
-                        paintChart(p, area, lossChart(review, paper()), paper());
-                    }});
-    jobs.push_back({QStringLiteral("spread"), tr("Centre, mean and outer ring"), chart_size,
-                    [&review, area = whole(chart_size)](QPainter& p) {
-                        paintChart(p, area, spreadChart(review, paper()), paper());
-                    }});
-    return jobs;
-}
-
-QByteArray svgOf(const FigureJob& job) {
-    QBuffer buffer;
-    QSvgGenerator generator;
-    generator.setOutputDevice(&buffer);
-    generator.setSize(job.size);
-    generator.setViewBox(QRect(QPoint(0, 0), job.size));
-    generator.setResolution(96);
-    generator.setTitle(job.caption);
-    QPainter painter(&generator);
-    job.paint(painter);
-    painter.end();
-    return buffer.data();
-}
-
-QByteArray pngOf(const FigureJob& job) {
-    constexpr int kScale = 2;
-    QImage image(job.size * kScale, QImage::Format_RGB32);
-    image.setDevicePixelRatio(kScale);
-    image.fill(paper().ground);
-    QPainter painter(&image);
-    job.paint(painter);
-    painter.end();
-    QBuffer buffer;
-    buffer.open(QIODevice::WriteOnly);
-    image.save(&buffer, "PNG");
-    return buffer.data();
-}
-
-QString fontFace(const char* file, const char* family, const char* weight) {
-    QFile font(QStringLiteral(":/fonts/%1.otf").arg(QLatin1String(file)));
-    if (!font.open(QIODevice::ReadOnly)) return {};
-    return QStringLiteral("@font-face{font-family:'%1';font-weight:%2;src:url(data:font/otf;base64,%3)}")
-        .arg(QLatin1String(family), QLatin1String(weight), QString::fromLatin1(font.readAll().toBase64()));
-}
-
-QString styleSheet() {
-    return fontFace("GlumetText-Regular", "Glumet Text", "normal") +
-           fontFace("GlumetText-Bold", "Glumet Text", "bold") +
-           fontFace("GlumetMono-Regular", "Glumet Mono", "normal") +
-           QStringLiteral(
-               "body{font:15px/1.5 'Glumet "
-               "Text',sans-serif;color:#221E19;background:#F7F3EB;max-width:1040px;margin:2em auto;padding:0 "
-               "1em}"
-               "h1{font-size:30px;margin:0}h2{font-size:17px;margin:2em 0 .5em}.muted{color:#665D50}"
-               ".answer{font-size:64px;font-weight:bold;color:#9A5300;line-height:1.1}"
-               ".top{display:flex;gap:2em;flex-wrap:wrap;border-top:2px solid "
-               "#221E19;margin-top:1em;padding-top:1em}.top>div{flex:1 1 420px}"
-               "table{border-collapse:collapse;font-family:'Glumet Mono',monospace;font-size:13px}"
-               "td,th{padding:.15em .8em;text-align:right;border-bottom:1px solid "
-               "#CFC6B6}th{color:#665D50;font-weight:normal}"
-               "dl{display:grid;grid-template-columns:9em 1fr;gap:.2em 1em;margin:1em "
-               "0}dt{color:#665D50}dd{margin:0}"
-               "figure{margin:1em "
-               "0;overflow-x:auto}figcaption{color:#665D50;font-size:13px}.pair{display:flex;flex-wrap:wrap;"
-               "gap:1em}"
-               ".doubt{color:#9A5300}svg{max-width:100%;height:auto}");
-}
-
-QString pairsHtml(const std::vector<Review::Pair>& pairs) {
-    QString html = QStringLiteral("<dl>");
-    for (const auto& pair : pairs)
-        html += QStringLiteral("<dt>%1</dt><dd>%2</dd>")
-                    .arg(pair.name.toHtmlEscaped(), pair.value.toHtmlEscaped());
-    return html + QStringLiteral("</dl>");
-}
-
-QString figureHtml(const FigureJob& job) {
-    QString svg = QString::fromUtf8(svgOf(job));
-    svg = svg.mid(svg.indexOf(QLatin1String("<svg")));
-    return QStringLiteral("<figure>%1<figcaption>%2</figcaption></figure>")
-        .arg(svg, job.caption.toHtmlEscaped());
-}
-
-QString tableHtml(const Review& review) {
-    const QString unit = text(unitName(review.unit));
-    QString html = QStringLiteral("<table><tr>");
-    for (const auto& name :
-         {tr("height, %1").arg(unit), tr("depth, %1").arg(unit), tr("points"), tr("mean"), tr("min"),
-          tr("max"), tr("CV"), tr("min/mean"), tr("max/mean"), tr("rings, outer to centre"), tr("in band")})
-        html += QStringLiteral("<th>%1</th>").arg(name);
-    html += QStringLiteral("</tr>");
-    for (const auto& row : review.rows) {
-        const auto& s = row.statistics;
-        QStringList rings;
-        for (const auto ring : s.ring_means) rings << text(ppfdFigure(ring));
-        const QStringList cells{text(lengthFigure(row.height, review.unit)),
-                                text(lengthFigure(row.depth, review.unit)),
-                                QString::number(s.n),
-                                text(ppfdFigure(s.mean)),
-                                text(ppfdFigure(s.min)),
-                                text(ppfdFigure(s.max)),
-                                text(percentText(s.cv)),
-                                QString::number(s.min_over_mean, 'f', 2),
-                                QString::number(s.max_over_mean, 'f', 2),
-                                rings.join(QStringLiteral(" / ")),
-                                s.share_in_band ? text(percentText(*s.share_in_band)) : QString()};
-        html += QStringLiteral("<tr><td>") + cells.join(QStringLiteral("</td><td>")) +
-                QStringLiteral("</td></tr>");
-    }
-    return html + QStringLiteral("</table>");
-}
-
-QString listHtml(const std::vector<QString>& items, const char* cls) {
-    QString html = QStringLiteral("<ul class=\"%1\">").arg(QLatin1String(cls));
-    for (const auto& item : items) html += QStringLiteral("<li>%1</li>").arg(item.toHtmlEscaped());
-    return html + QStringLiteral("</ul>");
-}
 
 Expected<bool> writeFile(const QString& path, const QByteArray& bytes) {
     QSaveFile file(path);
@@ -187,43 +40,14 @@ QByteArray pdfOf(const Review& review) {
     return buffer.data();
 }
 
-QByteArray htmlOf(const Review& review) {
-    QString html = QStringLiteral(
-                       "<!doctype html><html lang=\"en\"><head><meta charset=\"utf-8\"><meta "
-                       "name=\"viewport\" content=\"width=device-width\">"
-                       "<title>%1</title><style>%2</style></head><body><h1>%1</h1><p class=\"muted\">%3</p>")
-                       .arg(review.title.toHtmlEscaped(), styleSheet(), review.subtitle.toHtmlEscaped());
-    const auto figures = figuresOf(review);
-    const QString answer = review.headlineHeight() ? text(lengthText(*review.headlineHeight(), review.unit))
-                                                   : QStringLiteral("–");
-    html += QStringLiteral(
-                "<div class=\"top\"><div><span class=\"muted\">%1</span><div "
-                "class=\"answer\">%2</div><p>%3</p>%4</div><div>%5</div></div>")
-                .arg(tr("Hang it this high over the water"), answer.toHtmlEscaped(),
-                     review.headlineReason().toHtmlEscaped(), pairsHtml(review.card), figureHtml(figures[1]));
-    html += QStringLiteral("<h2>%1</h2>").arg(tr("The field")) + figureHtml(figures[0]);
-    if (figures.size() > 2)
-        html += QStringLiteral("<h2>%1</h2><div class=\"pair\">").arg(tr("Why this height")) +
-                figureHtml(figures[2]) + figureHtml(figures[3]) + QStringLiteral("</div>");
-    html += QStringLiteral("<h2>%1</h2>").arg(tr("What each school says")) + pairsHtml(review.opinions);
-    html += QStringLiteral("<h2>%1</h2>").arg(tr("Every plane, PPFD in µmol·m⁻²·s⁻¹")) + tableHtml(review);
-    html += QStringLiteral("<h2>%1</h2>").arg(tr("Method and conditions")) + pairsHtml(review.conditions);
-    if (!review.doubts.empty())
-        html += QStringLiteral("<h2>%1</h2>").arg(tr("Doubts")) + listHtml(review.doubts, "doubt");
-    html += QStringLiteral("<h2>%1</h2>").arg(tr("Cautions")) + listHtml(review.cautions, "caution");
-    html +=
-        QStringLiteral("<p class=\"muted\">%1</p></body></html>\n").arg(review.provenance.toHtmlEscaped());
-    return html.toUtf8();
-}
-
 Expected<QStringList> publishTo(const QString& folder, const Review& review) {
     if (!QDir().mkpath(folder))
         return problem(folder.toStdString(), say(GLUMET_SAY("Core", "the folder cannot be made")));
     std::vector<std::pair<QString, QByteArray>> files{{QStringLiteral("review.html"), htmlOf(review)},
                                                       {QStringLiteral("review.pdf"), pdfOf(review)}};
-    for (const auto& job : figuresOf(review)) {
-        files.emplace_back(job.name + QStringLiteral(".svg"), svgOf(job));
-        files.emplace_back(job.name + QStringLiteral(".png"), pngOf(job));
+    for (const auto& figure : figuresOf(review)) {
+        files.emplace_back(figure.name + QStringLiteral(".svg"), svgOf(figure));
+        files.emplace_back(figure.name + QStringLiteral(".png"), pngOf(figure));
     }
     files.emplace_back(QStringLiteral("readings.csv"),
                        QByteArray::fromStdString(writeReadings(rowsOf(review.bench))));

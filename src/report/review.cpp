@@ -1,6 +1,5 @@
 #include "report/review.h"
 
-#include <QCoreApplication>
 #include <algorithm>
 #include <cmath>
 
@@ -17,39 +16,40 @@
 namespace glumet {
 namespace {
 
-QString tr(const char* source) { return QCoreApplication::translate("Review", source); }
-
-QString wallWord(const Wall& wall) {
+Words wallWords(const Wall& wall) {
     switch (wall.kind) {
         case WallKind::Glass:
-            return tr("clear glass");
+            return say(GLUMET_SAY("Core", "clear glass"));
         case WallKind::Acrylic:
-            return tr("acrylic");
+            return say(GLUMET_SAY("Core", "acrylic"));
         case WallKind::Opaque:
-            return tr("covered (reflects %1)").arg(text(percentText(wall.reflectance)));
+            return say(GLUMET_SAY("Core", "covered (reflects {})"), Share{wall.reflectance});
     }
     return {};
 }
 
-QString wallsSentence(const Tank& tank) {
+Words wallsOf(const Tank& tank) {
     const bool alike = std::all_of(tank.walls.begin(), tank.walls.end(),
                                    [&](const Wall& wall) { return wall == tank.walls.front(); });
-    if (alike) return tr("all %1").arg(wallWord(tank.walls.front()));
-    return tr("left %1, right %2, front %3, back %4")
-        .arg(wallWord(tank.wall(Side::Left)), wallWord(tank.wall(Side::Right)),
-             wallWord(tank.wall(Side::Front)), wallWord(tank.wall(Side::Back)));
+    if (alike) return say(GLUMET_SAY("Core", "all {}"), wallWords(tank.walls.front()));
+    return say(GLUMET_SAY("Core", "left {}, right {}, front {}, back {}"), wallWords(tank.wall(Side::Left)),
+               wallWords(tank.wall(Side::Right)), wallWords(tank.wall(Side::Front)),
+               wallWords(tank.wall(Side::Back)));
 }
 
-QString waterSentence(const Tank* tank, WaterState water) {
-    if (water == WaterState::Dry) return tr("dry");
-    const QString kind =
-        tank != nullptr && tank->water_kind == WaterKind::Sea ? tr("sea water") : tr("fresh water");
-    return (water == WaterState::Moving ? tr("%1, moving") : tr("%1, pumps off")).arg(kind);
+Words waterOf(const Tank* tank, WaterState water) {
+    if (water == WaterState::Dry) return say(GLUMET_SAY("Core", "dry"));
+    const Words kind = tank != nullptr && tank->water_kind == WaterKind::Sea
+                           ? say(GLUMET_SAY("Core", "sea water"))
+                           : say(GLUMET_SAY("Core", "fresh water"));
+    return say(
+        water == WaterState::Moving ? GLUMET_SAY("Core", "{}, moving") : GLUMET_SAY("Core", "{}, pumps off"),
+        kind);
 }
 
 /// What Glumet was to do is said by what it has done: readings that came otherwise, from a file say, were not
 /// touched.
-QString immersionSentence(const MeterProfile& meter, const Run& run) {
+Words immersionOf(const MeterProfile& meter, const Run& run) {
     int applied = 0;
     int all = 0;
     for (const auto& plane : run.planes)
@@ -58,29 +58,33 @@ QString immersionSentence(const MeterProfile& meter, const Run& run) {
             ++all;
             applied += immersionApplied(reading) ? 1 : 0;
         }
+    const Figure factor{meter.immersion_factor};
     switch (meter.immersion_by) {
         case ImmersionBy::Nobody:
-            return tr("immersion factor not applied");
+            return say(GLUMET_SAY("Core", "immersion factor not applied"));
         case ImmersionBy::MeterMode:
-            return tr("immersion ×%1 applied by the meter").arg(meter.immersion_factor);
+            return say(GLUMET_SAY("Core", "immersion ×{} applied by the meter"), factor);
         case ImmersionBy::Glumet:
-            return applied == all ? tr("immersion ×%1 applied by Glumet").arg(meter.immersion_factor)
-                                  : tr("immersion ×%1 applied by Glumet to %2 of %3 readings")
-                                        .arg(meter.immersion_factor)
-                                        .arg(applied)
-                                        .arg(all);
+            return applied == all
+                       ? say(GLUMET_SAY("Core", "immersion ×{} applied by Glumet"), factor)
+                       : say(GLUMET_SAY("Core", "immersion ×{} applied by Glumet to {} of {} readings"),
+                             factor, Count{applied}, Count{all});
     }
     return {};
 }
 
-QString powerSentence(const Run& run, const Fixture* fixture) {
+Words powerOf(const Run& run, const Fixture* fixture) {
     const auto power = run.power();
     if (!power) return {};
-    QString sentence = tr("%1 W at the wall").arg(power->value(), 0, 'f', 1);
+    const Figure drawn{power->value(), 1};
     if (fixture != nullptr && fixture->rated_power)
-        sentence += tr(" of %1 W rated").arg(fixture->rated_power->value(), 0, 'f', 0);
-    return sentence;
+        return say(GLUMET_SAY("Core", "{} W at the wall of {} W rated"), drawn,
+                   Figure{fixture->rated_power->value(), 0});
+    return say(GLUMET_SAY("Core", "{} W at the wall"), drawn);
 }
+
+/// Name of a fact on the page.
+Words named(const char* message) { return say(message); }
 
 class ReviewMaker {
   public:
@@ -109,7 +113,7 @@ class ReviewMaker {
             return problem(configurationName(r_.bench, choice_.configuration),
                            say(GLUMET_SAY("Core", "has no reading to publish")));
         r_.title = text(configurationName(r_.bench, choice_.configuration));
-        r_.subtitle = tr("%1, %2").arg(text(r_.bench.title), choice_.day);
+        r_.subtitle = QStringLiteral("%1, %2").arg(text(r_.bench.title), choice_.day);
         const auto asked = schoolOptions(r_.bench, r_.sweep);
         r_.verdict = spillLimit(r_.bench, r_.sweep, asked.spill);
         r_.scale_top = scaleTop(r_.bench, r_.sweep.runs);
@@ -118,7 +122,6 @@ class ReviewMaker {
         card();
         conditions();
         doubts();
-        sweepDoubtsToo();
         dissent();
         r_.cautions = usualCautions();
         provenance();
@@ -127,7 +130,6 @@ class ReviewMaker {
 
   private:
     const Run& shown() const { return r_.bench.run(r_.shown_run); }
-    QString length(Millimetre value) const { return text(lengthText(value, r_.unit)); }
 
     void rows() {
         for (const auto index : r_.sweep.runs)
@@ -146,106 +148,118 @@ class ReviewMaker {
     void card() {
         const auto& v = r_.verdict;
         const auto* head = r_.headline();
-        if (head != nullptr && head->school != HeightSchool::SpillLimit) {
-            r_.card.push_back({tr("School"), text(wordOf(head->school))});
-            if (head->crossing) r_.card.push_back({tr("Best at"), length(*head->crossing)});
+        const bool by_spill = head == nullptr || head->school == HeightSchool::SpillLimit;
+        if (!by_spill) {
+            addToCard(GLUMET_SAY("Core", "School"), verbatim(wordOf(head->school)));
+            if (head->crossing) addToCard(GLUMET_SAY("Core", "Best at"), say("{}", *head->crossing));
         }
-        r_.card.push_back(
-            {head != nullptr && head->school != HeightSchool::SpillLimit ? tr("Beside it") : tr("School"),
-             tr("spill limit, at most %1 lost").arg(text(percentText(v.limit_asked)))});
-        if (v.depth_used) r_.card.push_back({tr("Judged"), tr("%1 under water").arg(length(*v.depth_used))});
-        if (v.crossing) r_.card.push_back({tr("Limit met at"), length(*v.crossing)});
+        addToCard(by_spill ? GLUMET_SAY("Core", "School") : GLUMET_SAY("Core", "Beside it"),
+                  say(GLUMET_SAY("Core", "spill limit, at most {} lost"), Share{v.asked.limit}));
+        if (v.depth_used)
+            addToCard(GLUMET_SAY("Core", "Judged"), say(GLUMET_SAY("Core", "{} under water"), *v.depth_used));
+        if (v.crossing) addToCard(GLUMET_SAY("Core", "Limit met at"), say("{}", *v.crossing));
         if (v.low && v.high)
-            r_.card.push_back({tr("95 % sure"), text(lengthRange(*v.low, *v.high, r_.unit))});
+            addToCard(GLUMET_SAY("Core", "95 % sure"), say("{}", LengthSpan{*v.low, *v.high}));
         if (const auto* plane = v.depth_used ? planeAt(shown(), *v.depth_used) : nullptr) output(*plane);
         const auto* fixture = byId(r_.bench.fixtures, r_.sweep.configuration.fixture);
         if (fixture != nullptr && fixture->claimed_height_low && fixture->claimed_height_high)
-            r_.card.push_back({tr("Maker says"), text(lengthRange(*fixture->claimed_height_low,
-                                                                  *fixture->claimed_height_high, r_.unit))});
+            addToCard(GLUMET_SAY("Core", "Maker says"),
+                      say("{}", LengthSpan{*fixture->claimed_height_low, *fixture->claimed_height_high}));
+    }
+
+    void addToCard(const char* name, Words value) { r_.card.push_back({named(name), std::move(value)}); }
+    void addCondition(const char* name, Words value) {
+        r_.conditions.push_back({named(name), std::move(value)});
+    }
+    void addMissing(const char* name, Words value) {
+        r_.conditions.push_back({named(name), std::move(value), true});
     }
 
     /// What the other schools say, and the reviewer against them.
     void dissent() {
-        QString others;
+        std::vector<Words> others;
         for (const auto& school : r_.schools) {
-            const QString said = school.speaks() ? length(*school.height) : tr("cannot speak");
-            r_.opinions.push_back(
-                {text(wordOf(school.school)), tr("%1. %2").arg(said, text(school.reason, r_.unit))});
+            const Words said =
+                school.speaks() ? say("{}", *school.height) : say(GLUMET_SAY("Core", "cannot speak"));
+            r_.opinions.push_back({verbatim(wordOf(school.school)), say("{}. {}", said, school.reason)});
             if (school.school != r_.bench.method.school && school.speaks())
-                others += tr("%1%2 %3").arg(others.isEmpty() ? QString() : QStringLiteral(", "),
-                                            text(wordOf(school.school)), said);
+                others.emplace_back(say("{} {}", wordOf(school.school), *school.height));
         }
-        if (!others.isEmpty()) r_.card.push_back({tr("Other schools"), others});
+        if (!others.empty()) addToCard(GLUMET_SAY("Core", "Other schools"), say("{}", Listed{others}));
         if (r_.bench.method.dissent.empty()) return;
-        r_.opinions.push_back({tr("dissent"), text(r_.bench.method.dissent)});
-        r_.card.push_back({tr("Dissent"), text(r_.bench.method.dissent)});
+        r_.opinions.push_back({named(GLUMET_SAY("Core", "dissent")), verbatim(r_.bench.method.dissent)});
+        addToCard(GLUMET_SAY("Core", "Dissent"), verbatim(r_.bench.method.dissent));
     }
 
     void output(const Plane& plane) {
         const auto statistics = planeStatistics(plane, r_.band);
         if (!statistics) return;
-        r_.card.push_back({tr("Mean there"),
-                           tr("%1 µmol·m⁻²·s⁻¹, peak %2")
-                               .arg(text(ppfdFigure(statistics->mean)), text(ppfdFigure(statistics->max)))});
-        r_.card.push_back(
-            {tr("In %1–%2").arg(text(ppfdFigure(r_.band.low)), text(ppfdFigure(r_.band.high))),
-             tr("%1 of %2 points").arg(text(percentText(*statistics->share_in_band))).arg(statistics->n)});
+        addToCard(GLUMET_SAY("Core", "Mean there"),
+                  say(GLUMET_SAY("Core", "{} µmol·m⁻²·s⁻¹, peak {}"), statistics->mean, statistics->max));
+        r_.card.push_back({say(GLUMET_SAY("Core", "In {}"), PpfdSpan{r_.band.low, r_.band.high}),
+                           say(GLUMET_SAY("Core", "{} of {} points"), Share{*statistics->share_in_band},
+                               Count{statistics->n})});
         const auto* tank = byId(r_.bench.tanks, r_.sweep.configuration.tank);
         if (tank == nullptr) return;
         const auto delivered = deliveredOutput(statistics->mean, tank->length, tank->width);
-        QString line = tr("%1 µmol/s").arg(delivered.value(), 0, 'f', 0);
-        if (const auto power = shown().power(); power && power->value() > 0)
-            line += tr(", %1 µmol/J").arg(deliveredEfficacy(delivered, *power), 0, 'f', 2);
-        r_.card.push_back({tr("Delivered"), line});
+        const Figure flux{delivered.value(), 0};
+        const auto power = shown().power();
+        addToCard(GLUMET_SAY("Core", "Delivered"), power && power->value() > 0
+                                                       ? say(GLUMET_SAY("Core", "{} µmol/s, {} µmol/J"), flux,
+                                                             Figure{deliveredEfficacy(delivered, *power), 2})
+                                                       : say(GLUMET_SAY("Core", "{} µmol/s"), flux));
     }
 
     void conditions() {
         const auto& run = shown();
-        const auto* tank = byId(r_.bench.tanks, run.tank);
-        if (tank != nullptr)
-            r_.conditions.push_back(
-                {tr("Tank"), tr("%1, %2 × %3, %4 deep; walls %5")
-                                 .arg(text(tank->name), text(lengthFigure(tank->length, r_.unit)),
-                                      length(tank->width), length(tank->water_depth), wallsSentence(*tank))});
-        else
-            r_.conditions.push_back({tr("Tank"), tr("not described")});
-        QString water = waterSentence(tank, run.water);
-        if (tank != nullptr)
-            water += tank->use == TankUse::Bench ? tr("; bare bench tank")
-                                                 : tr("; living tank, an impression and no benchmark");
-        r_.conditions.push_back({tr("Water"), water});
+        tankAndWater(byId(r_.bench.tanks, run.tank), run.water);
         if (const auto* meter = byId(r_.bench.meters, run.meter))
-            r_.conditions.push_back(
-                {tr("Meter"),
-                 tr("%1, %2; %3; calibration ± %4")
-                     .arg(text(meter->name), meter->kind.empty() ? tr("kind not stated") : text(meter->kind),
-                          immersionSentence(*meter, run), text(percentText(meter->relative_uncertainty)))});
+            addCondition(
+                GLUMET_SAY("Core", "Meter"),
+                say(GLUMET_SAY("Core", "{}, {}; {}; calibration ± {}"), meter->name,
+                    meter->kind.empty() ? say(GLUMET_SAY("Core", "kind not stated")) : verbatim(meter->kind),
+                    immersionOf(*meter, run), Share{meter->relative_uncertainty}));
         else
-            r_.conditions.push_back({tr("Meter"), tr("not recorded")});
-        const auto power = powerSentence(run, byId(r_.bench.fixtures, run.fixture));
-        if (!power.isEmpty()) r_.conditions.push_back({tr("Draw"), power});
+            addMissing(GLUMET_SAY("Core", "Meter"), say(GLUMET_SAY("Core", "not recorded")));
+        if (auto power = powerOf(run, byId(r_.bench.fixtures, run.fixture)); !power.empty())
+            addCondition(GLUMET_SAY("Core", "Draw"), std::move(power));
         if (run.warm_up_min)
-            r_.conditions.push_back({tr("Warm-up"), tr("%1 min").arg(*run.warm_up_min, 0, 'f', 0)});
-        if (run.dark_reading)
-            r_.conditions.push_back({tr("Dark reading"), text(ppfdFigure(*run.dark_reading))});
+            addCondition(GLUMET_SAY("Core", "Warm-up"),
+                         say(GLUMET_SAY("Core", "{} min"), Figure{*run.warm_up_min, 0}));
+        if (run.dark_reading) addCondition(GLUMET_SAY("Core", "Dark reading"), say("{}", *run.dark_reading));
         checksMade();
         const auto repeats = repeatabilityOf(r_.bench, r_.sweep.runs);
-        if (repeats.pairs > 0)
-            r_.conditions.push_back(
-                {tr("Repeats"), tr("%1 points read twice agree to %2%3")
-                                    .arg(repeats.pairs)
-                                    .arg(text(percentText(repeats.relative_sd)), driftText(repeats))});
+        if (repeats.pairs > 0) addCondition(GLUMET_SAY("Core", "Repeats"), repeatsOf(repeats));
         uncertainty(repeats);
-        r_.conditions.push_back(
-            {tr("Readings"), tr("means of settled readings, %1 in all; table gives spread over the points")
-                                 .arg(readingCount())});
+        addCondition(
+            GLUMET_SAY("Core", "Readings"),
+            say(GLUMET_SAY("Core",
+                           "means of settled readings, {} in all; table gives spread over the points"),
+                Count{readingCount()}));
     }
 
-    static QString driftText(const Repeatability& repeats) {
-        if (repeats.returns < 3) return {};
-        return tr("; drift %1 ± %2 % an hour")
-            .arg(repeats.drift_per_hour * 100.0, 0, 'f', 1)
-            .arg(repeats.drift_error * 100.0, 0, 'f', 1);
+    void tankAndWater(const Tank* tank, WaterState state) {
+        if (tank == nullptr) {
+            addMissing(GLUMET_SAY("Core", "Tank"), say(GLUMET_SAY("Core", "not described")));
+            addCondition(GLUMET_SAY("Core", "Water"), waterOf(tank, state));
+            return;
+        }
+        addCondition(GLUMET_SAY("Core", "Tank"),
+                     say(GLUMET_SAY("Core", "{}, {} × {}, {} deep; walls {}"), tank->name,
+                         BareLength{tank->length}, tank->width, tank->water_depth, wallsOf(*tank)));
+        addCondition(GLUMET_SAY("Core", "Water"),
+                     say(tank->use == TankUse::Bench
+                             ? GLUMET_SAY("Core", "{}; bare bench tank")
+                             : GLUMET_SAY("Core", "{}; living tank, an impression and no benchmark"),
+                         waterOf(tank, state)));
+    }
+
+    static Words repeatsOf(const Repeatability& repeats) {
+        const Words agree = say(GLUMET_SAY("Core", "{} points read twice agree to {}"), Count{repeats.pairs},
+                                Share{repeats.relative_sd});
+        if (repeats.returns < 3) return agree;
+        return say(GLUMET_SAY("Core", "{}; drift {} ± {} % an hour"), agree,
+                   Figure{repeats.drift_per_hour * 100.0, 1}, Figure{repeats.drift_error * 100.0, 1});
     }
 
     /// What a single absolute reading is worth, part by part.
@@ -259,9 +273,9 @@ class ReviewMaker {
         parts.cosine = meter->cosine_error / std::sqrt(3.0);
         parts.repeatability = repeats.relative_sd;
         parts.drift = repeats.largest_change / std::sqrt(3.0);
-        r_.conditions.push_back(
-            {tr("Sure to"),
-             tr("± %1 for one reading in absolute terms (k = 1)").arg(text(percentText(parts.combined())))});
+        addCondition(GLUMET_SAY("Core", "Sure to"),
+                     say(GLUMET_SAY("Core", "± {} for one reading in absolute terms (k = 1)"),
+                         Share{parts.combined()}));
     }
 
     /// What was checked before the first reading of the runs, and what was overruled.
@@ -273,14 +287,14 @@ class ReviewMaker {
                 if (check.run != run.id) continue;
                 ++made;
                 if (!check.overruled.empty())
-                    r_.doubts.push_back(
-                        tr("At %1, overruled: %2 Reason given: %3")
-                            .arg(length(run.height), text(check.verdict), text(check.overruled)));
+                    r_.doubts.emplace_back(say(GLUMET_SAY("Core", "At {}, overruled: {} Reason given: {}"),
+                                               run.height, check.verdict, check.overruled));
             }
         }
-        r_.conditions.push_back({tr("Checks"), made == 0
-                                                   ? tr("none recorded before the first reading")
-                                                   : tr("%1 recorded before the first readings").arg(made)});
+        addCondition(GLUMET_SAY("Core", "Checks"),
+                     made == 0
+                         ? say(GLUMET_SAY("Core", "none recorded before the first reading"))
+                         : say(GLUMET_SAY("Core", "{} recorded before the first readings"), Count{made}));
     }
 
     int readingCount() const {
@@ -290,20 +304,15 @@ class ReviewMaker {
     }
 
     void doubts() {
-        for (const auto& doubt : r_.verdict.doubts) r_.doubts.push_back(text(doubt, r_.unit));
+        r_.doubts.insert(r_.doubts.end(), r_.verdict.doubts.begin(), r_.verdict.doubts.end());
         for (const auto index : r_.sweep.runs)
             for (const auto& finding : runDoubts(r_.bench, index))
                 if (finding.kind == FindingKind::Doubt)
-                    r_.doubts.push_back(tr("At %1: %2. %3")
-                                            .arg(length(r_.bench.run(index).height),
-                                                 text(finding.title, r_.unit), text(finding.body, r_.unit)));
-    }
-
-    void sweepDoubtsToo() {
+                    r_.doubts.emplace_back(say(GLUMET_SAY("Core", "At {}: {}. {}"),
+                                               r_.bench.run(index).height, finding.title, finding.body));
         for (const auto& finding : sweepDoubts(r_.bench, r_.sweep))
             if (finding.kind == FindingKind::Doubt)
-                r_.doubts.push_back(
-                    QStringLiteral("%1. %2").arg(text(finding.title, r_.unit), text(finding.body, r_.unit)));
+                r_.doubts.emplace_back(say("{}. {}", finding.title, finding.body));
     }
 
     void provenance() {
@@ -313,11 +322,9 @@ class ReviewMaker {
                 for (const auto& reading : plane.readings)
                     simulated |= reading.counts() && isSimulated(reading);
         if (simulated)
-            r_.provenance =
-                tr("Some readings come from the practice meter: they are simulated, not measured.");
-        if (!r_.bench.method.note.empty())
-            r_.provenance +=
-                (r_.provenance.isEmpty() ? QString() : QStringLiteral(" ")) + text(r_.bench.method.note);
+            r_.provenance = say(GLUMET_SAY(
+                "Core", "Some readings come from the practice meter: they are simulated, not measured."));
+        if (!r_.bench.method.note.empty()) r_.provenance += verbatim(r_.bench.method.note);
     }
 
     const ReviewChoice& choice_;
@@ -326,15 +333,22 @@ class ReviewMaker {
 
 }  // namespace
 
-std::vector<QString> usualCautions() {
-    return {tr("Mains over water: residual-current protection, drip loops, and a second tether for any "
-               "housing that carries mains voltage. "
-               "Local electrical code and a licensed electrician have the last word."),
-            tr("A hanging load asks for anchors rated well above it; nobody stands or reaches under it while "
-               "it is moved. Glass edges and braces carry no loads."),
-            tr("Never look into bright blue, violet or ultraviolet emitters; wear eye protection while they "
-               "are on. Housings get hot."),
-            tr("Livestock: begin dim and raise over weeks, whatever the figures say.")};
+std::vector<Words> usualCautions() {
+    return {
+        say(GLUMET_SAY(
+            "Core",
+            "Mains over water: residual-current protection, drip loops, and a second tether for any "
+            "housing that carries mains voltage. "
+            "Local electrical code and a licensed electrician have the last word.")),
+        say(GLUMET_SAY(
+            "Core",
+            "A hanging load asks for anchors rated well above it; nobody stands or reaches under it while "
+            "it is moved. Glass edges and braces carry no loads.")),
+        say(GLUMET_SAY(
+            "Core",
+            "Never look into bright blue, violet or ultraviolet emitters; wear eye protection while they "
+            "are on. Housings get hot.")),
+        say(GLUMET_SAY("Core", "Livestock: begin dim and raise over weeks, whatever the figures say."))};
 }
 
 Expected<Review> reviewOf(const Bench& bench, const ReviewChoice& choice) {

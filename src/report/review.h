@@ -40,15 +40,19 @@ struct Review {
     };
     std::vector<PlaneRow> rows;  ///< every plane of the sweep with readings
 
-    struct Pair {
-        QString name;
-        QString value;
+    /// One thing said of the review. What is said is a value: renderers make text of it.
+    struct Fact {
+        Words name;
+        Words value;
+        bool missing = false;  ///< a condition that nobody recorded or described
     };
-    std::vector<Pair> card;        ///< the recommendation in pairs
-    std::vector<Pair> conditions;  ///< tank, water, meter, method
-    std::vector<Pair> opinions;    ///< every school with its height and reason; the reviewer's dissent
-    std::vector<QString> doubts;
-    std::vector<QString> cautions;
+    std::vector<Fact> card;        ///< the recommendation, fact by fact
+    std::vector<Fact> conditions;  ///< tank, water, meter, method
+    std::vector<Fact> opinions;    ///< every school with its height and reason; the reviewer's dissent
+    std::vector<Words> doubts;
+    std::vector<Words> cautions;
+    Words provenance;  ///< said when any reading is not from a real instrument; else empty
+
     /// The school the method speaks by.
     const SchoolVerdict* headline() const {
         for (const auto& school : schools)
@@ -59,17 +63,18 @@ struct Review {
         const auto* head = headline();
         return head == nullptr ? std::nullopt : head->height;
     }
-    QString headlineReason() const {
+    const Words& headlineReason() const {
         const auto* head = headline();
-        return text(head == nullptr ? verdict.reason : head->reason, unit);
+        return head == nullptr ? verdict.reason : head->reason;
     }
-    QString provenance;  ///< said when any reading is not from a real instrument; else empty
+    /// Text of what is said, in the review's unit and the reader's language.
+    QString said(const Words& words) const { return text(words, unit); }
 };
 
 /// Computes a review; a configuration without a reading is a problem.
 Expected<Review> reviewOf(const Bench& bench, const ReviewChoice& choice);
 
 /// The cautions every page carries; they defer to local electrical code and a licensed electrician.
-std::vector<QString> usualCautions();
+std::vector<Words> usualCautions();
 
 }  // namespace glumet

@@ -10,8 +10,6 @@
 namespace glumet {
 namespace {
 
-QString tr(const char* source) { return QCoreApplication::translate("Review", source); }
-
 void markAnswer(const Review& review, ChartData& chart) {
     const auto& v = review.verdict;
     const auto at = v.crossing ? v.crossing : v.height;
@@ -44,8 +42,8 @@ double inUnit(Millimetre length, LengthUnit unit) {
 ChartData lossChart(const Review& review, const Palette& palette) {
     ChartData chart = onHeights(review);
     chart.y_label = tr("loss of the grid mean, %");
-    chart.level = review.verdict.limit_asked * 100.0;
-    chart.level_name = tr("limit %1").arg(text(percentText(review.verdict.limit_asked)));
+    chart.level = review.verdict.asked.limit * 100.0;
+    chart.level_name = tr("limit %1").arg(text(percentText(review.verdict.asked.limit)));
     ChartData::Series series{tr("loss"), palette.water, {}};
     for (const auto& row : review.verdict.evidence)
         series.points.emplace_back(inUnit(row.height, review.unit), row.loss * 100.0);
@@ -100,7 +98,7 @@ void paintMaps(QPainter& p, const QRectF& area, const Review& review, const Pale
 void paintReviewSection(QPainter& painter, const QRectF& area, const Review& review, const Palette& palette) {
     const auto& run = review.bench.run(review.shown_run);
     const auto data = sectionOf(review.bench, review.sweep, run.height, review.verdict.depth_used,
-                                &review.verdict, {}, review.unit);
+                                review.headline(), {}, review.unit);
     paintSection(painter, area, data, palette);
 }
 

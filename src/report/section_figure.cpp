@@ -312,7 +312,7 @@ void paintSection(QPainter& painter, const QRectF& area, const SectionData& data
 }
 
 SectionData sectionOf(const Bench& bench, const Sweep& sweep, std::optional<Millimetre> height,
-                      std::optional<Millimetre> depth, const SpillLimitVerdict* verdict,
+                      std::optional<Millimetre> depth, const SchoolVerdict* headline,
                       const std::vector<Id>& doubtful_runs, LengthUnit unit) {
     SectionData data;
     data.unit = unit;
@@ -350,10 +350,10 @@ SectionData sectionOf(const Bench& bench, const Sweep& sweep, std::optional<Mill
         }
         data.shelves.push_back(shelf);
     }
-    if (verdict != nullptr && verdict->speaks()) {
-        data.recommended = verdict->height;
-        data.recommended_low = verdict->low;
-        data.recommended_high = verdict->high;
+    if (headline != nullptr && headline->speaks()) {
+        data.recommended = headline->height;
+        data.recommended_low = headline->low;
+        data.recommended_high = headline->high;
     }
     return data;
 }

@@ -7,7 +7,7 @@
 
 #include "core/bench/sweep.h"
 #include "core/plane/contour.h"
-#include "core/verdicts/spill_limit.h"
+#include "core/verdicts/height_schools.h"
 #include "core/words/wording.h"
 #include "report/palette.h"
 
@@ -50,9 +50,9 @@ struct SectionData {
 };
 
 /// Fills the figure from a sweep; the profiles are those of the run at `height`. Heights with doubts are in
-/// `doubtful_runs`.
+/// `doubtful_runs`; what is recommended is the school's that speaks.
 SectionData sectionOf(const Bench& bench, const Sweep& sweep, std::optional<Millimetre> height,
-                      std::optional<Millimetre> depth, const SpillLimitVerdict* verdict,
+                      std::optional<Millimetre> depth, const SchoolVerdict* headline,
                       const std::vector<Id>& doubtful_runs, LengthUnit unit);
 
 /// Places lengths in a rectangle at one scale in both directions.

@@ -8,6 +8,9 @@
 
 namespace glumet {
 
+/// For functions outside a class; lupdate files what they say under the namespace.
+inline QString tr(const char* source) { return QCoreApplication::translate("glumet", source); }
+
 /// The core's UTF-8 words as Qt's.
 inline QString text(const std::string& utf8) { return QString::fromStdString(utf8); }
 

@@ -38,6 +38,26 @@ class TestCommission : public QObject {
     Q_OBJECT
 
   private slots:
+    void theAnchorsBearFiveTimesTheLoad() {
+        QVERIFY(judgeHanging(20.0, 2.0, 2, Tether::On).passed);
+        const auto weak = judgeHanging(19.9, 2.0, 2, Tether::On);
+        QVERIFY(!weak.passed);
+        QVERIFY(english(weak.sentence).find("stronger anchors") != std::string::npos);
+        QVERIFY(!judgeHanging(100.0, 2.0, 1, Tether::None).passed);
+        QVERIFY(!judgeHanging(100.0, 2.0, 1, Tether::SomebodyBelow).passed);
+        QVERIFY(!judgeHanging(-1.0, 2.0, 1, Tether::On).passed);
+        const auto unknown = judgeHanging(100.0, 0.0, 1, Tether::On);
+        QVERIFY(!unknown.passed);
+        QVERIFY(english(unknown.sentence).find("mass is not described") != std::string::npos);
+    }
+
+    void eyesAndHandsAreLookedAt() {
+        QVERIFY(judgeEyesAndHands(EyesAndHandsState::Safe).passed);
+        for (const auto state : {EyesAndHandsState::NoEyewear, EyesAndHandsState::Wet,
+                                 EyesAndHandsState::NoResidualCurrentProtection})
+            QVERIFY(!judgeEyesAndHands(state).passed);
+    }
+
     void aHalfDeadDriverStops() {
         QVERIFY(judgeDraw(Watt(61), Watt(62), std::nullopt, "").passed);
         const auto half = judgeDraw(Watt(33), Watt(62), std::nullopt, "");
@@ -136,6 +156,8 @@ class TestCommission : public QObject {
         QVERIFY(stoppingCheck(bench, bench.runs[0], kToday));
         QCOMPARE(commissionFindings(bench, 1, kToday).front().kind, FindingKind::Doubt);
         auto mended = bench;
+        mended.checks.push_back(check(1, CheckKind::Draw, true, "white"));  // a third does not lift it
+        QVERIFY(stoppingCheck(mended, mended.runs[0], kToday));
         mended.checks.push_back(check(1, CheckKind::Draw, true, "blue"));
         QVERIFY(!stoppingCheck(mended, mended.runs[0], kToday));
         bench.checks[0].overruled = "the blue driver is known to be dead";

@@ -29,11 +29,17 @@ class TestSentence : public QObject {
 
     /// Another language may turn the parts around and has its own plurals.
     void aTranslationOrdersThePartsItsOwnWay() {
-        const Words words = say("{} of {} heights", Millimetre(210), Count{1});
+        const Words words = sayCounted("{} of {} heights", Millimetre(210), Count{1});
         const auto german = [](const char*, int count) {
             return std::string(count == 1 ? "von {1} Höhe {0}" : "von {1} Höhen {0}");
         };
         QCOMPARE(spoken(words, LengthUnit::Cm, german), std::string("von 1 Höhe 21 cm"));
+        // A count that decides nothing asks for no plural.
+        QCOMPARE(spoken(say("{} of {} heights", Millimetre(210), Count{1}), LengthUnit::Cm, german),
+                 std::string("von 1 Höhen 21 cm"));
+        // Parts alone are the same in every language.
+        QCOMPARE(spoken(say("{}, {}", Millimetre(210), Count{1}), LengthUnit::Cm, german),
+                 std::string("21 cm, 1"));
         // One that names a part there is not leaves the English sentence standing.
         const auto wrong = [](const char*, int) { return std::string("{7}"); };
         QCOMPARE(spoken(words, LengthUnit::Cm, wrong), std::string("21 cm of 1 heights"));

@@ -63,6 +63,15 @@ class TestVerdicts : public QObject {
         const auto bench = sweepOf({120, 160}, [](double, int, int) { return 100.0; });
         const auto sweep = sweepsOf(bench).front();
         for (const auto& school : heightSchools(bench, sweep, {})) QVERIFY(!school.reason.empty());
+        SchoolOptions asked;
+        asked.spill.limit = 0.2;
+        const auto all = heightSchools(bench, sweep, asked);
+        QCOMPARE(all[0].status(), VerdictStatus::Ready);
+        QCOMPARE(all[1].status(), VerdictStatus::Silent);
+        for (const auto& school : all) QCOMPARE(school.asked.spill.limit, 0.2);
+        QCOMPARE(all[0].used, sweep.runs);
+        asked.spill.limit = 2.0;
+        QCOMPARE(heightSchools(bench, sweep, asked)[0].status(), VerdictStatus::Failed);
         QVERIFY(!flattestField(bench, sweep, {}).speaks());
         QVERIFY(!makersRange(bench, sweep, {}).speaks());
     }

@@ -151,7 +151,13 @@ class TestAnswerStore : public QObject {
         const auto& sweep = sweepOf("Osier 60", "warm white");
         byId(before.runs, sweep.runs.back())->planes.back().readings.pop_back();
         KeptFit kept;
-        const auto first = fitSweep(before, sweep, kept, {});
+        std::vector<double> shares;
+        const auto first =
+            fitSweep(before, sweep, kept, {{}, [&](double share) { shares.push_back(share); }});
+        QVERIFY(shares.size() > 40);  // rounds, then forty draws
+        QVERIFY(std::is_sorted(shares.begin(), shares.end()));
+        QVERIFY(shares.front() > 0.0);
+        QCOMPARE(shares.back(), 1.0);
         QVERIFY(first.fit);
         QCOMPARE(kept.added, 0);
         const auto second = fitSweep(demo(), sweep, kept, {});
@@ -193,7 +199,7 @@ class TestAnswerStore : public QObject {
         edited.method.goal.ceiling = Ppfd(120);
         std::stop_source stopped;
         stopped.request_stop();
-        QVERIFY(fitSweep(edited, sweep, kept, stopped.get_token()).heights.empty());
+        QVERIFY(fitSweep(edited, sweep, kept, {stopped.get_token()}).heights.empty());
         KeptFit anew;
         const auto whole = fitSweep(edited, sweep, anew, {});
         const auto resumed = fitSweep(edited, sweep, kept, {});

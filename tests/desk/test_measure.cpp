@@ -33,6 +33,24 @@ class TestMeasure : public QObject {
         QCOMPARE(target(), QStringLiteral("B1"));
     }
 
+    /// The light is looked at elsewhere too, for a check say: that takes no reading.
+    void nothingIsTakenByItselfWhileAnotherStageIsShown() {
+        auto& meter = w_->attachMeter();
+        auto* stage = w_->window.findChild<MeasureStage*>();
+        w_->settle();
+        stage->taker().setHandsFree(true);
+        w_->window.showStage(QStringLiteral("plan"));
+        w_->settle();
+        meter.send(180, 30);
+        w_->settle();
+        QVERIFY(w_->plane().readings.empty());
+        w_->window.showStage(QStringLiteral("measure"));
+        w_->settle();
+        meter.send(180, 30);
+        w_->settle();
+        QCOMPARE(w_->plane().readings.size(), std::size_t{1});
+    }
+
     void aWrongNumberKeepsNothing() {
         w_->key(Qt::Key_2);
         QTest::keyClicks(QApplication::focusWidget(), QStringLiteral("x"));

@@ -166,6 +166,8 @@ class TestPlan : public QObject {
             page->row(kind)->record();
             w_->settle();
         };
+        record(CheckKind::Hanging, "20");
+        record(CheckKind::EyesAndHands, "");
         record(CheckKind::Draw, "20.5");
         record(CheckKind::WarmUp, "0.1");
         record(CheckKind::Dark, "0.3");

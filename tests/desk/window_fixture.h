@@ -58,6 +58,7 @@ class WindowFixture {
         Fixture fixture;
         fixture.name = "Fern 20";
         fixture.rated_power = Watt(20);
+        fixture.mass_kg = 2.0;
         const auto fixture_id = session.project()->save(fixture);
         Tank tank;
         tank.name = "Cube";
@@ -96,6 +97,7 @@ class WindowFixture {
     }
 
     void show() {
+        window.resize(1280, 800);
         window.show();
         window.activateWindow();
         settle();

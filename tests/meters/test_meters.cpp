@@ -71,6 +71,18 @@ class TestMeters : public QObject {
         QCOMPARE(format.invalid()->where, std::string("factor"));
     }
 
+    /// A comma alone between digits is a decimal comma; beside another separator it is one too.
+    void commasPartColumnsOnlyWhereTheyMust() {
+        LineParser first(columnFormat(1));
+        QCOMPARE(first.feed("347,2\n"), std::vector{347.2});
+        QCOMPARE(first.feed("347,2;21,5\n"), std::vector{347.2});
+        QCOMPARE(first.feed("347.2,21.5\n"), std::vector{347.2});
+        LineParser second(columnFormat(2));
+        QCOMPARE(second.feed("347,2;21,5\n"), std::vector{21.5});
+        QCOMPARE(second.feed("347.2,21.5,3\n"), std::vector{21.5});
+        QCOMPARE(second.feed("347.2, 21.5\n"), std::vector{21.5});
+    }
+
     void garbageAndOverlongLinesAreCountedNotParsed() {
         LineParser parser(columnFormat(1));
         QVERIFY(parser.feed(QByteArray(1'000'000, '7')).empty());

@@ -115,7 +115,7 @@ class TestFigures : public QObject {
         QVERIFY(review->verdict.speaks());
         QCOMPARE(review->bench.run(review->shown_run).height.value(), review->verdict.height->value());
         QCOMPARE(review->cautions.size(), std::size_t{4});
-        QVERIFY(review->provenance.contains(QStringLiteral("Invented")));
+        QVERIFY(review->said(review->provenance).contains(QStringLiteral("Invented")));
         QCOMPARE(lossChart(*review, paper()).series.front().points.size(),
                  qsizetype(review->verdict.evidence.size()));
         // Every plane that holds readings has its row.
@@ -154,8 +154,8 @@ class TestFigures : public QObject {
         // always.
         auto review = *reviewOfFirst();
         for (int i = 0; i < 40; ++i)
-            review.doubts.push_back(
-                QStringLiteral("A doubt that says something at some length, number %1.").arg(i));
+            review.doubts.emplace_back(
+                say("A doubt that says something at some length, number {}.", Count{i}));
         QImage image(static_cast<int>(kPageWidth), static_cast<int>(kPageHeight), QImage::Format_RGB32);
         image.fill(Qt::white);
         QPainter painter(&image);

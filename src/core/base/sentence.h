@@ -11,6 +11,8 @@
 /// Marks a message for translation: Qt Linguist's lupdate finds it by -tr-function-alias
 /// QT_TRANSLATE_NOOP+=GLUMET_SAY. The context of all is "Core".
 #define GLUMET_SAY(context, message) message
+/// The same where its first Count decides between singular and plural: alias of QT_TRANSLATE_N_NOOP.
+#define GLUMET_SAY_N(context, message) message
 
 /// Sentences as values: what is to be said, with its figures, before anybody knows the reader's unit and
 /// language. core/words/sentence.h makes text of them.
@@ -80,13 +82,14 @@ struct Listed {
 };
 
 /// What stands in a message: text and names as they are, the others in the reader's unit and language.
-using SentencePart = std::variant<std::string, Millimetre, BareLength, LengthSpan, Lengths, Ppfd, PpfdSpan, Share, SignedShare,
-                                  Count, Figure, Second, Words, Listed>;
+using SentencePart = std::variant<std::string, Millimetre, BareLength, LengthSpan, Lengths, Ppfd, PpfdSpan,
+                                  Share, SignedShare, Count, Figure, Second, Words, Listed>;
 
 /// A message in English with {} where its parts go, or {0}, {1} … in the order a translation wants.
 struct Sentence {
     const char* message = "";
     std::vector<SentencePart> parts;
+    bool counted = false;  ///< its first Count decides between singular and plural
     bool capital = false;  ///< begins with a capital, whatever its first part is
     bool operator==(const Sentence&) const = default;
 };
@@ -107,6 +110,12 @@ inline bool Words::operator==(const Words& other) const { return sentences_ == o
 template <class... Parts>
 Sentence say(const char* message, Parts&&... parts) {
     return {message, {SentencePart(std::forward<Parts>(parts))...}};
+}
+
+/// The same with a message of GLUMET_SAY_N.
+template <class... Parts>
+Sentence sayCounted(const char* message, Parts&&... parts) {
+    return {message, {SentencePart(std::forward<Parts>(parts))...}, true};
 }
 
 /// A name, or words that somebody typed: the same in every language.

@@ -8,10 +8,27 @@
 namespace glumet {
 
 /// What is checked before the first reading.
-enum class CheckKind { Draw, WarmUp, Dark, Water, ProbeLevel, Height, MeterMode, MeterTruth };
-inline constexpr std::array kCheckKinds{CheckKind::Draw,      CheckKind::WarmUp,     CheckKind::Dark,
-                                        CheckKind::Water,     CheckKind::ProbeLevel, CheckKind::Height,
-                                        CheckKind::MeterMode, CheckKind::MeterTruth};
+enum class CheckKind {
+    Hanging,
+    EyesAndHands,
+    Draw,
+    WarmUp,
+    Dark,
+    Water,
+    ProbeLevel,
+    Height,
+    MeterMode,
+    MeterTruth
+};
+inline constexpr std::array kCheckKinds{CheckKind::Hanging,    CheckKind::EyesAndHands, CheckKind::Draw,
+                                        CheckKind::WarmUp,     CheckKind::Dark,         CheckKind::Water,
+                                        CheckKind::ProbeLevel, CheckKind::Height,       CheckKind::MeterMode,
+                                        CheckKind::MeterTruth};
+
+/// What a look at the suspension found besides its rating.
+enum class Tether { On, None, SomebodyBelow };
+/// What a look at eyes, hands and plugs found.
+enum class EyesAndHandsState { Safe, NoEyewear, Wet, NoResidualCurrentProtection };
 
 /// One check as it was made. A later one of the same kind and subject takes its place; both are kept.
 struct CommissionCheck {

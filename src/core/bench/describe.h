@@ -42,6 +42,7 @@ struct Field {
     bool unstated = false;        ///< 0 means not stated, and is shown as nothing
     const char* label = nullptr;  ///< in a form, with its unit where the unit is not chosen; nullptr: no row
     const char* hint = "";
+    bool seldom = false;  ///< a row that a form folds away
 
     using target = Target;
 
@@ -81,6 +82,10 @@ struct Field {
             f.label = name;
             f.hint = example;
         });
+    }
+    /// Its row is wanted seldom.
+    constexpr Field seldomWanted() const {
+        return with([](Field& f) { f.seldom = true; });
     }
     /// An Id that names a row of another table.
     template <class Entity>

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/base/sentence.h"
 #include "core/bench/bench.h"
 #include "core/bench/describe.h"
 
@@ -8,7 +9,7 @@
 namespace glumet {
 
 /// The format of projects and of bench descriptions; docs/file-formats.md tells what each brought.
-inline constexpr int kBenchFormat = 5;
+inline constexpr int kBenchFormat = 6;
 
 template <>
 struct WordsOf<WallKind> {
@@ -51,7 +52,9 @@ struct WordsOf<ImmersionBy> {
 template <>
 struct WordsOf<CheckKind> {
     static constexpr bool stored = false;
-    static constexpr std::array value{std::pair{CheckKind::Draw, "draw"},
+    static constexpr std::array value{std::pair{CheckKind::Hanging, "hanging"},
+                                      std::pair{CheckKind::EyesAndHands, "eyes-hands"},
+                                      std::pair{CheckKind::Draw, "draw"},
                                       std::pair{CheckKind::WarmUp, "warm-up"},
                                       std::pair{CheckKind::Dark, "dark"},
                                       std::pair{CheckKind::Water, "water"},
@@ -124,10 +127,12 @@ constexpr auto fieldsOf(Of<Tank>) {
                               .keptIn(KeptIn::Table)};
     };
     return std::tuple_cat(
-        std::tuple{field("name", &Tank::name).needed().row("name"),
-                   field("length_mm", &Tank::length).moreThan(0).row("length"),
-                   field("width_mm", &Tank::width).moreThan(0).row("width"),
-                   field("water_depth_mm", &Tank::water_depth).moreThan(0).row("water depth"),
+        std::tuple{field("name", &Tank::name).needed().row(GLUMET_SAY("Described", "name")),
+                   field("length_mm", &Tank::length).moreThan(0).row(GLUMET_SAY("Described", "length")),
+                   field("width_mm", &Tank::width).moreThan(0).row(GLUMET_SAY("Described", "width")),
+                   field("water_depth_mm", &Tank::water_depth)
+                       .moreThan(0)
+                       .row(GLUMET_SAY("Described", "water depth")),
                    field("walls", &Tank::walls).keptIn(KeptIn::Json)},
         wall("left_wall", "left_reflectance", Side::Left),
         wall("right_wall", "right_reflectance", Side::Right),
@@ -160,43 +165,50 @@ constexpr auto fieldsOf(Of<Preset>) {
 
 constexpr const char* tableOf(Of<Fixture>) { return "fixture"; }
 constexpr auto fieldsOf(Of<Fixture>) {
-    return std::tuple{field("name", &Fixture::name).row("name"),
-                      field("maker", &Fixture::maker).row("maker"),
-                      field("kind", &Fixture::kind).row("kind", "cluster, bar, panel …"),
-                      field("length_mm", &Fixture::length).orUnstated().row("length"),
-                      field("width_mm", &Fixture::width).orUnstated().row("width"),
-                      fieldAt(
-                          "emitter_columns", [](auto& f) -> auto& { return f.emitters.columns; })
-                          .atLeast(1),
-                      fieldAt(
-                          "emitter_rows", [](auto& f) -> auto& { return f.emitters.rows; })
-                          .atLeast(1),
-                      fieldAt(
-                          "emitter_pitch_x_mm", [](auto& f) -> auto& { return f.emitters.pitch_x; })
-                          .atLeast(0),
-                      fieldAt(
-                          "emitter_pitch_y_mm", [](auto& f) -> auto& { return f.emitters.pitch_y; })
-                          .atLeast(0),
-                      derived(
-                          "channels", [](const Fixture& f) { return channelNames(f); },
-                          [](Fixture& f, const std::string& names) { setChannelNames(f, names); }),
-                      field("rated_power_w", &Fixture::rated_power).moreThan(0).row("rated power, W"),
-                      field("mass_kg", &Fixture::mass_kg).orUnstated().row("mass, kg"),
-                      field("price", &Fixture::price).orUnstated(),
-                      field("currency", &Fixture::currency),
-                      field("power_supply_inside", &Fixture::power_supply_inside),
-                      field("claimed_height_low_mm", &Fixture::claimed_height_low).in("claimed_low_mm"),
-                      field("claimed_height_high_mm", &Fixture::claimed_height_high).in("claimed_high_mm"),
-                      field("claimed_coverage", &Fixture::claimed_coverage).row("maker's coverage"),
-                      field("note", &Fixture::note),
-                      field("beam", &Fixture::beam).from(2),
-                      field("flux_umol_s", &Fixture::flux).moreThan(0).from(2),
-                      fieldAt(
-                          "emitter_size_mm", [](auto& f) -> auto& { return f.emitters.size; })
-                          .atLeast(0)
-                          .from(2),
-                      children("channel_list", "fixture", &Fixture::channels, 5),
-                      children("presets", "fixture", &Fixture::presets, 5)};
+    return std::tuple{
+        field("name", &Fixture::name).row(GLUMET_SAY("Described", "name")),
+        field("maker", &Fixture::maker).row(GLUMET_SAY("Described", "maker")).seldomWanted(),
+        field("kind", &Fixture::kind)
+            .row(GLUMET_SAY("Described", "kind"), GLUMET_SAY("Described", "cluster, bar, panel …"))
+            .seldomWanted(),
+        field("length_mm", &Fixture::length).orUnstated().row(GLUMET_SAY("Described", "length")),
+        field("width_mm", &Fixture::width).orUnstated().row(GLUMET_SAY("Described", "width")),
+        fieldAt(
+            "emitter_columns", [](auto& f) -> auto& { return f.emitters.columns; })
+            .atLeast(1),
+        fieldAt(
+            "emitter_rows", [](auto& f) -> auto& { return f.emitters.rows; })
+            .atLeast(1),
+        fieldAt(
+            "emitter_pitch_x_mm", [](auto& f) -> auto& { return f.emitters.pitch_x; })
+            .atLeast(0),
+        fieldAt(
+            "emitter_pitch_y_mm", [](auto& f) -> auto& { return f.emitters.pitch_y; })
+            .atLeast(0),
+        derived(
+            "channels", [](const Fixture& f) { return channelNames(f); },
+            [](Fixture& f, const std::string& names) { setChannelNames(f, names); }),
+        field("rated_power_w", &Fixture::rated_power)
+            .moreThan(0)
+            .row(GLUMET_SAY("Described", "rated power, W")),
+        field("mass_kg", &Fixture::mass_kg).orUnstated().row(GLUMET_SAY("Described", "mass, kg")),
+        field("price", &Fixture::price).orUnstated(),
+        field("currency", &Fixture::currency),
+        field("power_supply_inside", &Fixture::power_supply_inside),
+        field("claimed_height_low_mm", &Fixture::claimed_height_low).in("claimed_low_mm"),
+        field("claimed_height_high_mm", &Fixture::claimed_height_high).in("claimed_high_mm"),
+        field("claimed_coverage", &Fixture::claimed_coverage)
+            .row(GLUMET_SAY("Described", "maker's coverage"))
+            .seldomWanted(),
+        field("note", &Fixture::note),
+        field("beam", &Fixture::beam).from(2),
+        field("flux_umol_s", &Fixture::flux).moreThan(0).from(2),
+        fieldAt(
+            "emitter_size_mm", [](auto& f) -> auto& { return f.emitters.size; })
+            .atLeast(0)
+            .from(2),
+        children("channel_list", "fixture", &Fixture::channels, 5),
+        children("presets", "fixture", &Fixture::presets, 5)};
 }
 
 constexpr const char* tableOf(Of<Accessory>) { return "accessory"; }
@@ -206,7 +218,7 @@ constexpr auto fieldsOf(Of<Accessory>) {
 
 constexpr const char* tableOf(Of<MeterProfile>) { return "meter"; }
 constexpr auto fieldsOf(Of<MeterProfile>) {
-    return std::tuple{field("name", &MeterProfile::name).needed().row("name"),
+    return std::tuple{field("name", &MeterProfile::name).needed().row(GLUMET_SAY("Described", "name")),
                       field("kind", &MeterProfile::kind),
                       field("immersion_factor", &MeterProfile::immersion_factor).atLeast(0),
                       field("immersion_by", &MeterProfile::immersion_by),

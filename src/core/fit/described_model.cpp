@@ -185,10 +185,10 @@ Finding agreementFinding(const Bench& bench, Id id, const DescribedModel& model)
         }
     const auto* message =
         agreement.worst < 0.0
-            ? GLUMET_SAY("Core", "Root mean square over {} readings; the furthest is {} at {}, {} below.")
-            : GLUMET_SAY("Core", "Root mean square over {} readings; the furthest is {} at {}, {} above.");
-    out.body =
-        say(message, Count{agreement.n}, place, agreement.worst_depth, Share{std::abs(agreement.worst)});
+            ? GLUMET_SAY_N("Core", "Root mean square over {} readings; the furthest is {} at {}, {} below.")
+            : GLUMET_SAY_N("Core", "Root mean square over {} readings; the furthest is {} at {}, {} above.");
+    out.body = sayCounted(message, Count{agreement.n}, place, agreement.worst_depth,
+                          Share{std::abs(agreement.worst)});
     return out;
 }
 

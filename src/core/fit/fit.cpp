@@ -69,6 +69,7 @@ Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<Id>& 
                                      const FitOptions& options) {
     std::optional<FitResult> best;
     const char* name = "";
+    std::size_t tried = 0;
     for (const auto& layout : kLayouts) {
         Fixture f;
         f.emitters.columns = layout.columns;
@@ -79,7 +80,11 @@ Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<Id>& 
         auto asked = options;
         for (const auto& e : latticeEmitters(f, PhotonFlux(1.0), 0))
             asked.emitters.push_back({e.dx_mm, e.dy_mm, e.flux_umol_s});
+        asked.progress = [&](double share) {
+            options.progress((static_cast<double>(tried) + share) / static_cast<double>(kLayouts.size()));
+        };
         auto fit = fitFixture(bench, runs, asked);
+        ++tried;
         if (!fit) return fit;
         if (best && fit->misfit >= best->misfit) continue;
         best = std::move(*fit);

@@ -1,5 +1,6 @@
 #pragma once
 
+#include <functional>
 #include <memory>
 #include <optional>
 #include <stop_token>
@@ -24,6 +25,7 @@ struct FitOptions {
     std::vector<ModelEmitter> emitters;             ///< instead of the fixture's lattice; shares add up to 1
     std::optional<double> known_attenuation_per_m;  ///< of the water, where it is described
     std::stop_token stop;
+    std::function<void(double)> progress = [](double) {};  ///< told the share done of the rounds at most
 };
 
 enum class FitQuantity {

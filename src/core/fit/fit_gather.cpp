@@ -35,7 +35,8 @@ std::optional<Problem> Fitter::gather() {
     if (data_.size() < kLeastReadings)
         return Problem{
             "",
-            say(GLUMET_SAY("Core", "{} readings are too few to tell a beam from its height: {} are needed"),
+            sayCounted(
+                GLUMET_SAY_N("Core", "{} readings are too few to tell a beam from its height: {} are needed"),
                 Count{static_cast<int>(data_.size())}, Count{kLeastReadings})};
     if (rings.size() < kLeastRings)
         return Problem{

@@ -126,7 +126,8 @@ Expected<FitResult> Fitter::fit() {
     layOutEmitters();
     start();
     linearise();
-    for (int round = 0; round < options_.most_iterations; ++round) {
+    bool converged = false;
+    for (int round = 0; round < options_.most_iterations && !converged; ++round) {
         if (options_.stop.stop_requested())
             return problem("", say(GLUMET_SAY("Core", "the fit was cancelled")));
         if (round < kRoundsOfChoice) chooseRoughness();
@@ -134,12 +135,17 @@ Expected<FitResult> Fitter::fit() {
         const Eigen::VectorXd before = model_;
         linearise();
         ++result_.iterations;
+        options_.progress(static_cast<double>(result_.iterations) / options_.most_iterations);
         const Eigen::VectorXd moved = (model_ - before).cwiseQuotient(noise_);
-        if (moved.norm() < kConverged * std::sqrt(static_cast<double>(moved.size()))) break;
+        converged = moved.norm() < kConverged * std::sqrt(static_cast<double>(moved.size()));
     }
     if (!beam_.allFinite())
         return problem("", say(GLUMET_SAY("Core", "the readings contradict each other: no beam gives them")));
     finish();
+    if (!converged)
+        result_.cannot_tell.push_back(
+            say(GLUMET_SAY("Core", "The fit still moved after {} rounds: its figures may move further."),
+                Count{result_.iterations}));
     return result_;
 }
 

@@ -21,7 +21,8 @@ bool at(const PlantedSlip& slip, const Plane& plane, const Reading& reading) {
 }  // namespace
 
 Words PracticeScore::words() const {
-    Words out = say(GLUMET_SAY("Core", "{} points, {} from the truth."), Count{points}, Share{rms_error});
+    Words out =
+        sayCounted(GLUMET_SAY_N("Core", "{} points, {} from the truth."), Count{points}, Share{rms_error});
     if (planted > 0)
         out += say(GLUMET_SAY("Core", "{} of {} planted slips found."), Count{mended}, Count{planted});
     if (seconds_per_point > 0.0)

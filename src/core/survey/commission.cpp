@@ -1,6 +1,7 @@
 #include "core/survey/commission.h"
 
 #include <cmath>
+#include <map>
 
 #include "core/survey/checks.h"
 #include "core/words/sentence.h"
@@ -15,6 +16,7 @@ constexpr double kDarkWithoutReadings = 1.0;  // µmol·m⁻²·s⁻¹
 constexpr double kMostTilt = 2.0;             // degrees
 constexpr double kLeastHeightError = 5.0;     // mm
 constexpr std::size_t kLeastBlocks = 12;
+constexpr double kHangingMargin = 5.0;
 
 /// A rate of change, to the hundredth of a per cent.
 Figure inPercent(double share) { return {share * 100.0, 2, true}; }
@@ -49,6 +51,46 @@ Words withHint(Words figures, bool fine, const char* as_it_should, const char* h
 }
 
 }  // namespace
+
+CheckVerdict judgeHanging(double rated_kg, double mass_kg, int fixtures, Tether tether) {
+    if (!(rated_kg >= 0.0) || !std::isfinite(rated_kg))
+        return {false, say(GLUMET_SAY("Core", "A rating is 0 kg or more."))};
+    if (!(mass_kg > 0.0))
+        return {false, say(GLUMET_SAY("Core",
+                                      "The fixture's mass is not described: weigh it and say it in Bench."))};
+    const double load = mass_kg * fixtures;
+    const bool bears = rated_kg >= kHangingMargin * load;
+    Words words =
+        say(GLUMET_SAY("Core", "{} kg hang, the anchors are rated for {} kg: {} times, {} are asked."),
+            Figure{load, 1}, Figure{rated_kg, 1}, Figure{rated_kg / load, 1}, Figure{kHangingMargin});
+    if (!bears) words += say(GLUMET_SAY("Core", "Stop: stronger anchors first."));
+    if (tether == Tether::None)
+        words += say(GLUMET_SAY("Core", "Stop: hang a second tether that bears it alone."));
+    if (tether == Tether::SomebodyBelow) words += say(GLUMET_SAY("Core", "Stop: nobody stays under it."));
+    const bool fine = bears && tether == Tether::On;
+    if (fine) words += say(GLUMET_SAY("Core", "A second tether is on, nobody is under it."));
+    return {fine, std::move(words)};
+}
+
+CheckVerdict judgeEyesAndHands(EyesAndHandsState seen) {
+    switch (seen) {
+        case EyesAndHandsState::Safe:
+            return {true, say(GLUMET_SAY("Core",
+                                         "Eyewear at hand for violet and ultraviolet, plugs and hands dry, "
+                                         "residual-current protection in the circuit."))};
+        case EyesAndHandsState::NoEyewear:
+            return {false, say(GLUMET_SAY(
+                               "Core", "Stop: no eyewear. Violet and ultraviolet harm before they dazzle."))};
+        case EyesAndHandsState::Wet:
+            return {false,
+                    say(GLUMET_SAY("Core", "Stop: a plug or a hand is wet. Dry them, and lay a drip loop."))};
+        case EyesAndHandsState::NoResidualCurrentProtection:
+            return {false, say(GLUMET_SAY("Core",
+                                          "Stop: no residual-current protection. Local electrical code and a "
+                                          "licensed electrician have the last word."))};
+    }
+    return {};
+}
 
 CheckVerdict judgeDraw(Watt drawn, std::optional<Watt> rated, std::optional<Watt> expected,
                        const std::string& subject) {
@@ -238,6 +280,7 @@ std::vector<CommissionState> commissionOf(const Bench& bench, const Run& run, co
     const auto day = [](const std::string& time) { return time.substr(0, 10); };
     std::vector<CommissionState> states;
     for (const auto kind : kCheckKinds) states.push_back({kind, nullptr});
+    std::map<std::pair<CheckKind, std::string>, const CommissionCheck*> parts;
     for (const auto& check : bench.checks) {
         const auto* of = byId(bench.runs, check.run);
         if (of == nullptr) continue;
@@ -246,16 +289,21 @@ std::vector<CommissionState> commissionOf(const Bench& bench, const Run& run, co
                             of->fixture == run.fixture && of->accessory == run.accessory &&
                             of->tank == run.tank && of->meter == run.meter && day(check.time) == day(today);
         if (!own && !shared) continue;
-        auto& state = states[static_cast<std::size_t>(check.kind)];
-        // A failed part is not forgotten because another part passed after it.
-        const bool same_part = state.latest == nullptr || state.latest->subject == check.subject;
-        if (same_part || !check.passed || state.latest->passed) state.latest = &check;
+        parts[{check.kind, check.subject}] = &check;
+        states[static_cast<std::size_t>(check.kind)].latest = &check;
     }
+    // A failed part is not forgotten because another part passed after it.
+    for (const auto& [part, latest] : parts)
+        if (!latest->passed) states[static_cast<std::size_t>(part.first)].latest = latest;
     return states;
 }
 
 Words checkName(CheckKind kind) {
     switch (kind) {
+        case CheckKind::Hanging:
+            return say(GLUMET_SAY("Core", "hanging"));
+        case CheckKind::EyesAndHands:
+            return say(GLUMET_SAY("Core", "eyes and hands"));
         case CheckKind::Draw:
             return say(GLUMET_SAY("Core", "draw at the wall"));
         case CheckKind::WarmUp:
@@ -278,6 +326,8 @@ Words checkName(CheckKind kind) {
 
 std::string checkUnit(CheckKind kind) {
     switch (kind) {
+        case CheckKind::Hanging:
+            return "kg";
         case CheckKind::Draw:
             return "W";
         case CheckKind::WarmUp:
@@ -289,6 +339,7 @@ std::string checkUnit(CheckKind kind) {
             return "°";
         case CheckKind::Height:
             return "mm";
+        case CheckKind::EyesAndHands:
         case CheckKind::Water:
         case CheckKind::MeterMode:
             return "";

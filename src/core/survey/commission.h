@@ -13,6 +13,14 @@ struct CheckVerdict {
     Words sentence = say(GLUMET_SAY("Core", "not made"));
 };
 
+/// Anchors' rating in kg, all of a fixture's together, against the fixtures' mass with a margin of five
+/// (a load that is moved and reached over; local code may ask for more), and what else hangs or stands there.
+CheckVerdict judgeHanging(double rated_kg, double mass_kg, int fixtures, Tether tether);
+
+/// Eyes and hands before the plug: looked at, not measured. Local electrical code and a licensed electrician
+/// have the last word.
+CheckVerdict judgeEyesAndHands(EyesAndHandsState seen);
+
 /// Draw at the wall in W against what the run should draw (expectedDraw() in checks.h; else the rating), ± 10
 /// % of the rating of all that hang: a half-dead driver draws half. `subject` names a channel; a single
 /// channel is judged only for drawing anything, its share is kept.

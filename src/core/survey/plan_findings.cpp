@@ -11,7 +11,8 @@ namespace glumet {
 namespace {
 
 Words stillToRead(const TimeEstimate& left, const Pace& pace) {
-    Words body = say(GLUMET_SAY("Core", "{} points on {} planes."), Count{left.points}, Count{left.planes});
+    Words body =
+        sayCounted(GLUMET_SAY_N("Core", "{} points on {} planes."), Count{left.points}, Count{left.planes});
     if (durationText(left.quick) != durationText(left.slow))
         body += say(GLUMET_SAY("Core", "It may take {} to {}."), left.quick, left.slow);
     if (pace.points_timed > 0)
@@ -56,7 +57,7 @@ std::vector<Finding> planFindings(const Bench& bench) {
     }
     out.push_back(finding(
         FindingKind::Fact, say(GLUMET_SAY("Core", "{} of {} points read"), Count{read}, Count{planned}),
-        doubtful > 0 ? say(GLUMET_SAY("Core", "{} of them are marked doubtful."), Count{doubtful})
+        doubtful > 0 ? sayCounted(GLUMET_SAY_N("Core", "{} of them are marked doubtful."), Count{doubtful})
                      : say(GLUMET_SAY("Core", "None is marked doubtful.")),
         EvidenceView::None));
     const auto pace = paceOf(bench);

@@ -132,15 +132,16 @@ void addRepeats(const Bench& bench, const Sweep& sweep, std::vector<Finding>& ou
         drift.kind = FindingKind::Doubt;
         drift.title = say(GLUMET_SAY("Core", "The bench drifts {} % an hour"),
                           Figure{repeats.drift_per_hour * 100.0, 1, true});
-        drift.body = say(GLUMET_SAY("Core", "± {} %, from {} returns to reference points."),
-                         Figure{repeats.drift_error * 100.0, 1}, Count{repeats.returns});
+        drift.body = sayCounted(GLUMET_SAY_N("Core", "± {} %, from {} returns to reference points."),
+                                Figure{repeats.drift_error * 100.0, 1}, Count{repeats.returns});
         out.push_back(drift);
     }
     if (repeats.pairs < 3) return;
     Finding fact;
     fact.title = say(GLUMET_SAY("Core", "Readings repeat to {}"), Share{repeats.relative_sd});
-    fact.body = say(GLUMET_SAY("Core", "From {} points read twice or more; it goes into every interval."),
-                    Count{repeats.pairs});
+    fact.body =
+        sayCounted(GLUMET_SAY_N("Core", "From {} points read twice or more; it goes into every interval."),
+                   Count{repeats.pairs});
     out.push_back(fact);
 }
 

@@ -9,6 +9,7 @@
 #include "core/light/fast_field.h"
 #include "core/verdicts/array_limits.h"
 #include "core/verdicts/height_schools.h"
+#include "core/verdicts/verdict_status.h"
 
 namespace glumet {
 
@@ -55,6 +56,8 @@ struct SpacingStep {
     double centre = 0.0;             ///< mean of the innermost ring
     double share = 0.0;              ///< edge / centre
     double seam = 0.0;               ///< largest |ln(between / under)| of neighbours along the middle line
+    double between = 0.0;            ///< light half way between the neighbours that differ most …
+    double under = 0.0;              ///< … and under them, geometric mean, at full level
     double in_band = 0.0;      ///< share of points in the goal's band, at the best level that keeps the goal
     double level_pct = 100.0;  ///< that level
     bool keeps = true;         ///< ceiling and floor, where the goal has them
@@ -62,13 +65,20 @@ struct SpacingStep {
 
 struct SpacingVerdict {
     SpacingSchool school = SpacingSchool::EdgeShare;
+    double asked = 0.0;              ///< the share of edge share; the others ask for the best there is
     std::vector<double> centres_mm;  ///< along the row; empty: it cannot be met
     double best = 0.0;               ///< the school's figure there, or the best found
     double level_pct = 100.0;        ///< the best level for the goal with the fixtures there
-    std::size_t step = 0;            ///< index into the evidence, of the nearest step where it moved freely
+    double seam = 0.0;               ///< of the fixtures there, see SpacingStep
+    double between = 0.0;
+    double under = 0.0;
+    std::size_t step = 0;  ///< index into the evidence, of the nearest step where it moved freely
     Words reason;
 
     bool speaks() const { return !centres_mm.empty(); }
+    /// Neighbours with a trough or a hump between them that an eye sees: a quarter off.
+    bool uneven() const { return speaks() && seam > 0.22; }
+    VerdictStatus status() const { return speaks() ? VerdictStatus::Ready : VerdictStatus::Silent; }
 };
 
 struct SpacingAnswer {

@@ -185,12 +185,9 @@ std::vector<Finding> knowledgeFindings(const HeightKnowledge& knowledge) {
     Finding fact;
     fact.title =
         say(GLUMET_SAY("Core", "By the fit, {} ± {}"), *knowledge.height, Millimetre(knowledge.error_mm));
-    fact.body =
-        knowledge.enough
-            ? say(GLUMET_SAY(
-                  "Core",
-                  "The spill limit's height; more readings will not move it by more than a centimetre."))
-            : say(GLUMET_SAY("Core", "The spill limit's height as the fitted model has it."));
+    fact.body = knowledge.enough
+                    ? say(GLUMET_SAY("Core", "The spill limit's height; more readings will hardly move it."))
+                    : say(GLUMET_SAY("Core", "The spill limit's height as the fitted model has it."));
     fact.view = EvidenceView::Height;
     out.push_back(fact);
     if (knowledge.enough || knowledge.offers.empty()) return out;

@@ -159,6 +159,7 @@ std::vector<FittedHeight> fittedHeights(const FitResult& fit, const Bench& bench
         const auto verdicts = ask(p);
         for (std::size_t i = 0; i < verdicts.size(); ++i)
             if (const auto answer = answerOf(verdicts[i])) answers[i].push_back(*answer);
+        question.progress((draw + 1.0) / question.draws);
     }
     for (std::size_t i = 0; i < out.size(); ++i) {
         const bool often = 2 * answers[i].size() > static_cast<std::size_t>(question.draws);

@@ -5,6 +5,7 @@
 #include "core/bench/sweep.h"
 #include "core/fit/fit.h"
 #include "core/verdicts/height_schools.h"
+#include "core/verdicts/verdict_status.h"
 
 namespace glumet {
 
@@ -17,6 +18,7 @@ struct FittedHeight {
     Words reason;
 
     bool speaks() const { return height.has_value(); }
+    VerdictStatus status() const { return speaks() ? VerdictStatus::Ready : VerdictStatus::Silent; }
 };
 
 /// What is asked of a fit.
@@ -27,6 +29,7 @@ struct FittedHeightsQuestion {
     int draws = 40;
     std::uint64_t seed = 1;
     std::stop_token stop;
+    std::function<void(double)> progress = [](double) {};  ///< told the share of the draws done
 };
 
 /// All five schools on planes that the fit predicts at the sweep's depths and grid, every `step_mm` from its

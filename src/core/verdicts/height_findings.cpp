@@ -58,8 +58,8 @@ void addInterval(const SpillLimitVerdict& verdict, std::vector<Finding>& out) {
     Words body =
         say(GLUMET_SAY("Core", "Placing and ripple make up the doubt; the meter's own calibration cancels."));
     if (verdict.readings_assumed > 0)
-        body += say(GLUMET_SAY("Core", "{} readings came without their swing: 2 % was assumed."),
-                    Count{verdict.readings_assumed});
+        body += sayCounted(GLUMET_SAY_N("Core", "{} readings came without their swing: 2 % was assumed."),
+                           Count{verdict.readings_assumed});
     out.push_back(finding(FindingKind::Fact, std::move(title), std::move(body), EvidenceView::Height));
 }
 

@@ -106,6 +106,16 @@ void addBottom(const std::array<double, 3>& h, const std::array<double, 3>& y,
     verdict.high = Millimetre(std::min(h[2], *at + kTwoSided95 * std::sqrt(moved)));
 }
 
+/// The runs that stand behind the evidence.
+std::vector<Id> runsOf(const Bench& bench, const Sweep& sweep, const std::vector<SchoolEvidence>& evidence) {
+    std::vector<Id> out;
+    for (const auto id : sweep.runs)
+        if (std::any_of(evidence.begin(), evidence.end(),
+                        [&](const SchoolEvidence& row) { return row.height == bench.run(id).height; }))
+            out.push_back(id);
+    return out;
+}
+
 PpfdSpan span(const Band& band) { return {band.low, band.high}; }
 
 }  // namespace
@@ -254,6 +264,7 @@ SchoolVerdict spillLimitSchool(const Bench& bench, const Sweep& sweep, const Sch
     out.crossing = verdict.crossing;
     out.low = verdict.low;
     out.high = verdict.high;
+    out.failed = verdict.failed;
     out.reason = verdict.reason;
     for (const auto& row : verdict.evidence)
         out.evidence.push_back(
@@ -310,9 +321,14 @@ SchoolVerdict makersRange(const Bench& bench, const Sweep& sweep, const SchoolOp
 
 std::vector<SchoolVerdict> heightSchools(const Bench& bench, const Sweep& sweep,
                                          const SchoolOptions& options) {
-    return {spillLimitSchool(bench, sweep, options), flattestField(bench, sweep, options),
-            bandFill(bench, sweep, options), peakCap(bench, sweep, options),
-            makersRange(bench, sweep, options)};
+    std::vector<SchoolVerdict> all{spillLimitSchool(bench, sweep, options),
+                                   flattestField(bench, sweep, options), bandFill(bench, sweep, options),
+                                   peakCap(bench, sweep, options), makersRange(bench, sweep, options)};
+    for (auto& verdict : all) {
+        verdict.asked = options;
+        verdict.used = runsOf(bench, sweep, verdict.evidence);
+    }
+    return all;
 }
 
 }  // namespace glumet

@@ -7,6 +7,7 @@
 #include "core/bench/sweep.h"
 #include "core/verdicts/goal_level.h"
 #include "core/verdicts/spill_limit.h"
+#include "core/verdicts/verdict_status.h"
 
 namespace glumet {
 
@@ -17,9 +18,19 @@ struct SchoolEvidence {
     Words words;          ///< the same as a sentence's piece
 };
 
+/// What the schools are asked.
+struct SchoolOptions {
+    Band band{Ppfd(150), Ppfd(300)};
+    std::optional<Ppfd> ceiling;  ///< of the peak cap; default: the band's upper end
+    SpillLimitOptions spill;
+};
+
 /// A school's answer from readings alone. It starts as "cannot speak".
 struct SchoolVerdict {
     HeightSchool school = HeightSchool::SpillLimit;
+    SchoolOptions asked;
+    std::vector<Id> used;                ///< runs, ascending height
+    bool failed = false;                 ///< the question breaks a range
     std::optional<Millimetre> height;    ///< a measured height
     std::optional<Millimetre> crossing;  ///< between measured heights, where the evidence carries it
     std::optional<Millimetre> low;       ///< 95 % interval
@@ -28,13 +39,9 @@ struct SchoolVerdict {
     std::vector<SchoolEvidence> evidence;  ///< ascending height
 
     bool speaks() const { return height.has_value(); }
-};
-
-/// What the schools are asked.
-struct SchoolOptions {
-    Band band{Ppfd(150), Ppfd(300)};
-    std::optional<Ppfd> ceiling;  ///< of the peak cap; default: the band's upper end
-    SpillLimitOptions spill;
+    VerdictStatus status() const {
+        return failed ? VerdictStatus::Failed : speaks() ? VerdictStatus::Ready : VerdictStatus::Silent;
+    }
 };
 
 /// What the project's method, goal and repeats say for this sweep.

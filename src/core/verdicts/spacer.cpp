@@ -74,7 +74,7 @@ class Spacer {
     }
 
     /// Largest departure of the light half way between neighbours from that under them, in the logarithm.
-    double seamNow(const std::vector<double>& centres) {
+    void addSeam(const std::vector<double>& centres, SpacingStep& step) {
         std::vector<std::array<double, 2>> points;
         const auto add = [&](double along) {
             if (q_.along == RowAlong::Length)
@@ -87,13 +87,15 @@ class Spacer {
             if (i + 1 < centres.size()) add(0.5 * (centres[i] + centres[i + 1]));
         }
         const auto values = field_->onPlane(Millimetre(depth_mm_), points);
-        double worst = 0.0;
         for (std::size_t i = 1; i + 1 < values.size(); i += 2) {
             const double under = std::sqrt(values[i - 1] * values[i + 1]);
-            if (under > 0.0 && values[i] > 0.0)
-                worst = std::max(worst, std::abs(std::log(values[i] / under)));
+            if (under <= 0.0 || values[i] <= 0.0) continue;
+            const double apart = std::abs(std::log(values[i] / under));
+            if (apart < step.seam) continue;
+            step.seam = apart;
+            step.between = values[i];
+            step.under = under;
         }
-        return worst;
     }
 
     SpacingStep measure(double outward, const std::vector<double>& centres) {
@@ -105,7 +107,7 @@ class Spacer {
         step.edge = ringMean(points_.grid, values, 0);
         step.centre = ringMean(points_.grid, values, ringCount(points_.grid) - 1);
         step.share = step.centre > 0.0 ? step.edge / step.centre : 0.0;
-        step.seam = seamNow(centres);
+        addSeam(centres, step);
         const auto level = goalLevel(litPoints(*field_, q_, q_.goal), q_.goal);
         step.in_band = level.best.share;
         step.level_pct = level.best.level_pct;
@@ -148,12 +150,16 @@ class Spacer {
              Words reason) {
         SpacingVerdict verdict;
         verdict.school = school;
+        if (school == SpacingSchool::EdgeShare) verdict.asked = q_.share;
         verdict.best = best;
         verdict.reason = std::move(reason);
         if (index) verdict.step = *index;
         if (step != nullptr) {
             verdict.centres_mm = step->centres_mm;
             verdict.level_pct = step->level_pct;
+            verdict.seam = step->seam;
+            verdict.between = step->between;
+            verdict.under = step->under;
         }
         answer_.schools.push_back(std::move(verdict));
     }

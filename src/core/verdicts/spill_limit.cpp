@@ -80,12 +80,14 @@ class Judge {
   public:
     Judge(const Bench& bench, const Sweep& sweep, const SpillLimitOptions& options)
         : bench_(bench), sweep_(sweep), options_(options) {
-        verdict_.limit_asked = options.limit;
-        verdict_.depth_asked = options.depth;
+        verdict_.asked = options;
     }
 
     SpillLimitVerdict run() {
-        if (const auto wrong = options_.invalid()) return refuse(verbatim(english(*wrong)));
+        if (const auto wrong = options_.invalid()) {
+            verdict_.failed = true;
+            return refuse(say("{}: {}", wrong->where, wrong->what));
+        }
         verdict_.depth_used = options_.depth ? options_.depth : sharedShallowDepth(bench_, sweep_);
         if (!verdict_.depth_used)
             return refuse(say(GLUMET_SAY("Core", "There are no readings to judge by.")));

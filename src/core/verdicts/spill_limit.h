@@ -7,6 +7,7 @@
 #include "core/base/problem.h"
 #include "core/bench/sweep.h"
 #include "core/plane/plane_statistics.h"
+#include "core/verdicts/verdict_status.h"
 #include "core/words/sentence.h"
 
 namespace glumet {
@@ -45,8 +46,8 @@ struct SpillEvidence {
 
 /// The school's answer. It starts as "cannot speak"; `height` is set only when the evidence carries it.
 struct SpillLimitVerdict {
-    double limit_asked = 0.0;
-    std::optional<Millimetre> depth_asked;
+    SpillLimitOptions asked;
+    bool failed = false;  ///< the question breaks a range
     std::optional<Millimetre> depth_used;
     std::optional<Millimetre> height;       ///< highest measured height within the limit
     std::optional<Millimetre> next_height;  ///< first measured height beyond it
@@ -59,6 +60,9 @@ struct SpillLimitVerdict {
     int readings_assumed = 0;             ///< readings that had no swing of their own
 
     bool speaks() const { return height.has_value(); }
+    VerdictStatus status() const {
+        return failed ? VerdictStatus::Failed : speaks() ? VerdictStatus::Ready : VerdictStatus::Silent;
+    }
 };
 
 /// Spill-limit school: raise from the lowest height; the grid mean at a fixed shallow depth falls as light

@@ -3,10 +3,14 @@
 #include <fmt/args.h>
 #include <fmt/format.h>
 
+#include <algorithm>
+#include <cctype>
 #include <cmath>
 
 namespace glumet {
 namespace {
+
+constexpr const char* kAnd = GLUMET_SAY("Core", " and ");  // before the last of a list
 
 std::string figureText(const Figure& figure) {
     if (figure.decimals == Figure::kShort)
@@ -50,7 +54,7 @@ struct PartText {
     std::string listed(const std::vector<std::string>& items) const {
         std::string text;
         for (std::size_t i = 0; i < items.size(); ++i) {
-            if (i > 0) text += i + 1 == items.size() ? translate(GLUMET_SAY("Core", " and "), -1) : ", ";
+            if (i > 0) text += i + 1 == items.size() ? translate(kAnd, -1) : ", ";
             text += items[i];
         }
         return text;
@@ -63,6 +67,14 @@ int countIn(const Sentence& sentence) {
     return -1;
 }
 
+/// The message in the reader's language. One without words of its own is the same in all.
+std::string translated(const Sentence& sentence, const Translate& translate) {
+    const std::string message = sentence.message;
+    if (std::none_of(message.begin(), message.end(), [](unsigned char c) { return std::isalpha(c) != 0; }))
+        return message;
+    return translate(sentence.message, sentence.counted ? countIn(sentence) : -1);
+}
+
 void capitalise(std::string& text) {
     if (!text.empty() && text.front() >= 'a' && text.front() <= 'z')
         text.front() = static_cast<char>(text.front() - 'a' + 'A');
@@ -73,7 +85,7 @@ std::string spokenOne(const Sentence& sentence, LengthUnit unit, const Translate
     for (const auto& part : sentence.parts) parts.push_back(std::visit(PartText{unit, translate}, part));
     std::string text;
     try {
-        text = fmt::vformat(translate(sentence.message, countIn(sentence)), parts);
+        text = fmt::vformat(translated(sentence, translate), parts);
     } catch (const fmt::format_error&) {
         // A translation that names a part there is not must not take the sentence away.
         text = fmt::vformat(sentence.message, parts);

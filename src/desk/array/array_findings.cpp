@@ -12,8 +12,6 @@ namespace {
 
 constexpr double kPoorFit = 4.0;  // reduced chi-square above which nothing is recommended
 
-QString tr(const char* words) { return QCoreApplication::translate("ArrayFindings", words); }
-
 class Sentences {
   public:
     void add(FindingKind kind, const QString& title, const QString& body) { add(kind, title, asWords(body)); }
@@ -53,6 +51,24 @@ void addGoalWords(Sentences& say, const Session& session) {
                 .arg(dailyLightIntegral(goal.band.low, goal.photoperiod_h), 0, 'f', 1)
                 .arg(dailyLightIntegral(goal.band.high, goal.photoperiod_h), 0, 'f', 1)
                 .arg(text(wordOf(goal.school))));
+}
+
+/// A trough or a hump that the chosen school leaves, and who would not.
+void addSeamDoubt(Sentences& list, const ArrayVerdicts& verdicts, std::size_t school) {
+    const auto& chosen = verdicts.spacing.schools[school];
+    if (!chosen.uneven()) return;
+    const double level = chosen.level_pct / 100.0;
+    const bool trough = chosen.between < chosen.under;
+    Words body = say(GLUMET_SAY("Core", "Half way between two lamps there is {} where {} is under them."),
+                     Ppfd(chosen.between * level), Ppfd(chosen.under * level));
+    const auto& smooth = verdicts.spacing.schools[static_cast<std::size_t>(SpacingSchool::SmoothSeam)];
+    if (smooth.speaks() && !smooth.uneven())
+        body +=
+            say(GLUMET_SAY("Core", "Smooth seam would not leave it: {} apart there."), Share{smooth.best});
+    else
+        body += say(GLUMET_SAY("Core", "No spacing of so many avoids it: more lamps, or higher."));
+    list.add(FindingKind::Doubt, trough ? tr("A trough between the lamps") : tr("A hump between the lamps"),
+             body);
 }
 
 void addMeasured(Sentences& say, const Session& session, const std::vector<MeasuredArray>& measured) {
@@ -127,23 +143,24 @@ std::vector<Finding> arrayFindings(const Session& session, const FitResult& fit,
                                    const ArrayVerdicts& verdicts, std::size_t school,
                                    const ArrayChoices& choices) {
     const std::array names{tr("edge share"), tr("smooth seam"), tr("band fill")};
-    Sentences say;
-    addMeasured(say, session, verdicts.measured);
+    Sentences list;
+    addSeamDoubt(list, verdicts, school);
+    addMeasured(list, session, verdicts.measured);
     for (std::size_t i = 0; i < verdicts.spacing.schools.size(); ++i)
         if (i != school)
-            say.add(FindingKind::Fact, tr("By %1").arg(names[i]), verdicts.spacing.schools[i].reason);
-    addCount(say, verdicts, choices);
-    if (verdicts.shared) say.add(FindingKind::Fact, tr("Two goals"), verdicts.shared->reason);
-    if (verdicts.mix) say.add(FindingKind::Fact, tr("Channel by channel"), verdicts.mix->reason);
-    addGoalWords(say, session);
-    say.add(FindingKind::Fact, tr("Fitted to %1 readings").arg(fit.model.readings),
-            tr("They lie %1 off it; it emits %2 ± %3 µmol/s.")
-                .arg(text(percentText(fit.model.relative_residual)))
-                .arg(fit.model.flux(), 0, 'f', 0)
-                .arg(fit.model.fluxError(), 0, 'f', 1));
-    addDistrust(say, session, fit);
-    for (const auto& sentence : fit.cannot_tell) say.add(FindingKind::Doubt, tr("Cannot be told"), sentence);
-    return say.take();
+            list.add(FindingKind::Fact, tr("By %1").arg(names[i]), verdicts.spacing.schools[i].reason);
+    addCount(list, verdicts, choices);
+    if (verdicts.shared) list.add(FindingKind::Fact, tr("Two goals"), verdicts.shared->reason);
+    if (verdicts.mix) list.add(FindingKind::Fact, tr("Channel by channel"), verdicts.mix->reason);
+    addGoalWords(list, session);
+    list.add(FindingKind::Fact, tr("Fitted to %1 readings").arg(fit.model.readings),
+             tr("They lie %1 off it; it emits %2 ± %3 µmol/s.")
+                 .arg(text(percentText(fit.model.relative_residual)))
+                 .arg(fit.model.flux(), 0, 'f', 0)
+                 .arg(fit.model.fluxError(), 0, 'f', 1));
+    addDistrust(list, session, fit);
+    for (const auto& sentence : fit.cannot_tell) list.add(FindingKind::Doubt, tr("Cannot be told"), sentence);
+    return list.take();
 }
 
 }  // namespace glumet

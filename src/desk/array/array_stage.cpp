@@ -71,6 +71,9 @@ ArrayStage::ArrayStage(Session& session)
     });
     connect(form_, &ArrayForm::levelEdited, this, &ArrayStage::showLevel);
     connect(panes_, &ArrayPanes::countChosen, this, &ArrayStage::takeCount);
+    connect(&session, &Session::fitProgressed, this, [this] {
+        if (isVisible() && verdicts() == nullptr) showAll();
+    });
     connect(&session, &Session::fitChanged, this, [this] {
         take();
         if (isVisible()) emit viewChanged();
@@ -104,12 +107,13 @@ const FitResult* ArrayStage::fit() const {
 QString ArrayStage::reasonForNothing() const {
     if (session().sweep() == nullptr) return tr("Measure one fixture first: two planes or more.");
     const auto* found = session().fit();
-    if (found == nullptr && session().fitting()) return tr("Fitting the fixture to its readings …");
+    if (found == nullptr && session().fitting())
+        return tr("Fitting the fixture to its readings … %1").arg(session().progress());
     if (found != nullptr && !*found) return tr("No model: %1.").arg(text(found->error()));
     if (tank() == nullptr) return tr("Describe a tank in Bench first.");
     if (found == nullptr) return tr("No model yet.");
     if (const auto why = refusal(**found, session().bench()); !why.isEmpty()) return why;
-    return fault().isEmpty() ? tr("Judging …") : fault();
+    return fault().isEmpty() ? tr("Judging … %1").arg(session().progress()) : fault();
 }
 
 /// Sweeps of this fixture's channels, each by itself.

@@ -47,18 +47,23 @@ std::optional<ChannelMix> mixBy(const ArrayOrder& order, const std::vector<doubl
 }  // namespace
 
 Expected<ArrayVerdicts> judgeArray(const ArrayOrder& order, const Asked& asked) {
+    // Spacing, goals and channels, measured arrays, numbers.
+    const auto done = [&](int parts) { asked.progress(parts / 4.0); };
     auto question = order.question;
     question.stop = asked.stop;
     auto answer = spacing(order.model, question);
     if (!answer) return tl::make_unexpected(answer.error());
     ArrayVerdicts out;
+    done(1);
     const auto centres = places(order, *answer);
     out.spacing = std::move(*answer);
     out.shared = sharedBy(order, centres);
     out.mix = mixBy(order, centres);
+    done(2);
     for (const auto run : order.measured_runs)
         if (!asked.stop.stop_requested())
             out.measured.push_back({run, arrayAgreement(order.fit, order.bench, run)});
+    done(3);
     // The numbers are only compared: each symmetric, however the chosen one may move.
     question.symmetric = true;
     if (auto rows = counts(order.model, question, order.goal_share, kMostFixtures))

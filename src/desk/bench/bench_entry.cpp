@@ -19,6 +19,9 @@ StageEntry benchEntry() {
         {BenchStage::tr("New tank"), {}, onStage<BenchStage>(&BenchStage::newTank)},
         {BenchStage::tr("New meter"), {}, onStage<BenchStage>(&BenchStage::newMeter)},
         {BenchStage::tr("New accessory…"), {}, onStage<BenchStage>(&BenchStage::newAccessory)}};
+    entry.takes_photometry = [](Stage& stage, const QString& name, const QByteArray& bytes) {
+        static_cast<BenchStage&>(stage).takeBeam(name, bytes);
+    };
     entry.follows_fit = false;
     return entry;
 }

@@ -10,6 +10,8 @@
 
 namespace glumet {
 
+class ChannelRows;
+
 /// What hangs, over what, read with what and how; and the runs planned and done.
 class BenchStage : public Stage {
     Q_OBJECT
@@ -41,8 +43,11 @@ class BenchStage : public Stage {
     void fillMeterForm();
     void fillMeterTruthRows();
     void fillMethodForm();
+    void fillReadingRows();
     void fillCheckRows();
     void refreshRuns();
+    void showFixture(Id id);
+    void showTank(Id id);
 
     const Fixture& fixture() const;
     const Tank& tank() const;
@@ -57,11 +62,28 @@ class BenchStage : public Stage {
     FormColumn* left_;
     FormColumn* right_;
     QTableWidget* runs_;
+    ChannelRows* channels_ = nullptr;
+    QComboBox* fixture_choice_ = nullptr;
+    QComboBox* tank_choice_ = nullptr;
     Id fixture_ = 0;
     Id tank_ = 0;
     Id meter_ = 0;
     Configuration shown_;
 };
+
+template <class T>
+QString BenchStage::keep(const T& item) {
+    return session().edit([&](Project& project) { return project.save(item); });
+}
+
+template <class T, class Change>
+FormColumn::Write BenchStage::writer(const T& (BenchStage::*current)() const, Change change) {
+    return [this, current, change](const QString& typed) -> QString {
+        T item = (this->*current)();
+        const QString fault = change(item, typed);
+        return fault.isEmpty() ? keep(item) : fault;
+    };
+}
 
 /// What the window is told of this stage.
 StageEntry benchEntry();

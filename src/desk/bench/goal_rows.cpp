@@ -9,8 +9,6 @@
 namespace glumet {
 namespace {
 
-QString tr(const char* words) { return FormColumn::tr(words); }
-
 /// Writes the goal as one undo step, unless it is wrong.
 class GoalWriter {
   public:
@@ -68,7 +66,7 @@ int indexOf(const Session& session) {
     return static_cast<int>(at - goals.begin());
 }
 
-void addChoices(Session& session, FormColumn& form) {
+void addGoalChoice(Session& session, FormColumn& form) {
     auto* combo = form.addChoice(
         tr("goal, to begin with"), {}, [&session] { return indexOf(session); },
         [&session](int index) -> QString {
@@ -83,6 +81,9 @@ void addChoices(Session& session, FormColumn& form) {
             combo->addItem(QStringLiteral("%1, %2").arg(text(goal.name), bandText(goal.band)));
         combo->addItem(tr("as edited below"));
     });
+}
+
+void addSchoolChoice(Session& session, FormColumn& form) {
     form.addChoice(
             tr("read by"),
             {tr("narrow band"), tr("broad range"), tr("sand-bed floor"), tr("gradient, bright on top")},
@@ -103,7 +104,7 @@ void addChoices(Session& session, FormColumn& form) {
         ->setObjectName(QStringLiteral("goalSchool"));
 }
 
-void addLevels(Session& session, FormColumn& form) {
+void addBand(Session& session, FormColumn& form) {
     const GoalWriter write(session);
     form.addText(
             tr("target band"), [&session] { return bandText(session.band()); },
@@ -114,6 +115,10 @@ void addLevels(Session& session, FormColumn& form) {
                 return {};
             }))
         ->setObjectName(QStringLiteral("targetBand"));
+}
+
+void addLevels(Session& session, FormColumn& form) {
+    const GoalWriter write(session);
     form.addText(
             tr("ceiling"), [&session] { return ppfdOrEmpty(session.goal().ceiling); },
             write.text([](Goal& goal, const QString& typed) {
@@ -198,7 +203,10 @@ void addKeep(Session& session, FormColumn& form) {
 }  // namespace
 
 void addGoalRows(Session& session, FormColumn& form) {
-    addChoices(session, form);
+    addGoalChoice(session, form);
+    addBand(session, form);
+    form.addFold(tr("The goal in full"));
+    addSchoolChoice(session, form);
     addLevels(session, form);
     addZoneAndDay(session, form);
     addKeep(session, form);

@@ -57,6 +57,7 @@ HeightStage::HeightStage(Session& session)
         if (this->session().bench().method.dissent == words) return;
         this->session().changeMethod([&](Method& method) { method.dissent = words; });
     });
+    connect(&session, &Session::fitProgressed, this, [this] { by_fit_->setText(fittedWords(headline())); });
     connect(table_, &QTableWidget::currentCellChanged, this, [this](int row) {
         const auto* verdict = this->session().verdict();
         if (verdict == nullptr || row < 0 || row >= static_cast<int>(verdict->evidence.size())) return;
@@ -231,7 +232,8 @@ void HeightStage::refresh() {
 /// What the fitted field says of the same school, between the heights that were read too.
 QString HeightStage::fittedWords(const SchoolVerdict& head) const {
     const auto* heights = session().fittedHeights();
-    if (heights == nullptr) return session().fitting() ? tr("fitting …") : QString();
+    if (heights == nullptr)
+        return session().fitting() ? tr("fitting … %1").arg(session().progress()) : QString();
     for (const auto& height : *heights)
         if (height.school == head.school && height.speaks())
             return tr("by the fit %1").arg(text(fittedHeightWords(height), session().unit()));
@@ -302,13 +304,13 @@ void HeightStage::refreshLoss(const SpillLimitVerdict& v) {
         points.emplace_back(inUnit(row.height, session().unit()), row.loss * 100.0);
     addLine(*loss_, points, {}, colours().water);
     loss_->rescaleAxes();
-    const double limit = v.limit_asked * 100.0;
+    const double limit = v.asked.limit * 100.0;
     auto* line = new QCPItemStraightLine(loss_);
     line->setPen(QPen(colours().text, 1.2, Qt::DashLine));
     line->point1->setCoords(0, limit);
     line->point2->setCoords(1, limit);
     auto* name = new QCPItemText(loss_);
-    name->setText(tr("limit %1").arg(text(percentText(v.limit_asked))));
+    name->setText(tr("limit %1").arg(text(percentText(v.asked.limit))));
     name->setFont(houseFont(12));
     name->setColor(colours().text);
     name->setPositionAlignment(Qt::AlignLeft | Qt::AlignBottom);

@@ -175,6 +175,16 @@ void MeasureStage::refresh() {
     sweep_->update();
 }
 
+void MeasureStage::showEvent(QShowEvent* event) {
+    taker_.setWatched(true);
+    Stage::showEvent(event);
+}
+
+void MeasureStage::hideEvent(QHideEvent* event) {
+    taker_.setWatched(false);
+    Stage::hideEvent(event);
+}
+
 std::vector<Finding> MeasureStage::findings() const {
     if (session().run() == nullptr || !session().depth()) {
         Finding first;

@@ -30,6 +30,8 @@ class MeasureStage : public Stage {
     Announcer& announcer() { return announcer_; }
 
   protected:
+    void showEvent(QShowEvent* event) override;
+    void hideEvent(QHideEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
 

@@ -153,7 +153,8 @@ void ReadingTaker::onSample(double seconds, double ppfd) {
         was_settled_ = true;
         emit settled();
     }
-    if (now_ && now_->settled() && (armed_ || hands_free_)) take();
+    // Elsewhere the same light is looked at for another purpose: a check, or practice.
+    if (now_ && now_->settled() && watched_ && (armed_ || hands_free_)) take();
 }
 
 void ReadingTaker::look() { now_ = mean_.state(); }

@@ -37,6 +37,8 @@ class ReadingTaker : public QObject {
     /// Hands free: a settled mean is taken by itself, and the next begins when the probe was seen to move.
     bool handsFree() const { return hands_free_; }
     void setHandsFree(bool on);
+    /// While somebody looks at the plane; elsewhere nothing is taken by itself.
+    void setWatched(bool watched) { watched_ = watched; }
     /// What is waited for before samples count: nothing, the probe's leaving, or its calming down.
     std::optional<MovementWatch::State> awaited() const;
     SettleRule rule() const;
@@ -89,6 +91,7 @@ class ReadingTaker : public QObject {
     bool was_settled_ = false;
     bool armed_ = false;
     bool storing_ = false;
+    bool watched_ = true;
     bool hands_free_ = false;
     std::optional<Ppfd> last_kept_;
     std::optional<MovementWatch>

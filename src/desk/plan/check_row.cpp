@@ -5,6 +5,7 @@
 #include <QInputDialog>
 #include <map>
 
+#include "core/bench/descriptions.h"
 #include "core/survey/checks.h"
 #include "core/words/wording.h"
 #include "desk/shared/theme.h"
@@ -17,6 +18,11 @@ constexpr int kFieldWidth = 92;
 
 QString hintOf(CheckKind kind) {
     switch (kind) {
+        case CheckKind::Hanging:
+            return QObject::tr(
+                "What the anchors of all that hang are rated for together; five times the load.");
+        case CheckKind::EyesAndHands:
+            return QObject::tr("Eyewear, dry plugs and hands, residual-current protection: as it is now.");
         case CheckKind::Draw:
             return QObject::tr("All channels on, then each alone: what the power meter says.");
         case CheckKind::WarmUp:
@@ -37,7 +43,15 @@ QString hintOf(CheckKind kind) {
     return {};
 }
 
-bool takesNumber(CheckKind kind) { return kind != CheckKind::Water && kind != CheckKind::MeterMode; }
+/// Looked at, and chosen from what may be seen.
+bool isLookedAt(CheckKind kind) {
+    return kind == CheckKind::EyesAndHands || kind == CheckKind::Water || kind == CheckKind::MeterMode;
+}
+
+bool takesChoice(CheckKind kind) {
+    return isLookedAt(kind) || kind == CheckKind::Hanging || kind == CheckKind::Draw ||
+           kind == CheckKind::MeterTruth;
+}
 
 }  // namespace
 
@@ -68,16 +82,16 @@ CheckRow::CheckRow(Session& session, CheckKind kind)
     fields->setSpacing(8);
     fields->addStretch(1);
     layout->addLayout(fields, 0, 2);
-    if (kind == CheckKind::Draw || kind == CheckKind::MeterTruth || !takesNumber(kind)) {
+    if (takesChoice(kind)) {
         choice_ = new QComboBox;
         choice_->setAccessibleName(name);
         choice_->setFixedWidth(kFieldWidth + 34);
         fields->addWidget(choice_);
     }
-    if (takesNumber(kind)) {
+    if (!isLookedAt(kind)) {
         value_ = new QLineEdit;
         value_->setAccessibleName(name);
-        value_->setObjectName(QStringLiteral("check%1").arg(static_cast<int>(kind)));
+        value_->setObjectName(QStringLiteral("check-%1").arg(QLatin1String(wordOf(kind))));
         value_->setFixedWidth(kFieldWidth);
         connect(value_, &QLineEdit::returnPressed, this, &CheckRow::record);
         fields->addWidget(value_);
@@ -114,6 +128,13 @@ void CheckRow::fillChoice() {
                     choice_->addItem(text(channel.name), text(channel.name));
             break;
         }
+        case CheckKind::Hanging:
+            choice_->addItems({tr("second tether on"), tr("no second tether"), tr("somebody below")});
+            break;
+        case CheckKind::EyesAndHands:
+            choice_->addItems(
+                {tr("all as it should be"), tr("no eyewear"), tr("something is wet"), tr("no protection")});
+            break;
         case CheckKind::Water:
             choice_->addItems({tr("still"), tr("moving"), tr("none")});
             break;
@@ -198,13 +219,22 @@ CheckVerdict CheckRow::judgeDrawNow(double value, const std::string& subject) co
     return verdict;
 }
 
+CheckVerdict CheckRow::judgeSeen(double& value) const {
+    const int seen = choice_->currentIndex();
+    value = seen;
+    if (kind_ == CheckKind::EyesAndHands) return judgeEyesAndHands(static_cast<EyesAndHandsState>(seen));
+    return kind_ == CheckKind::Water ? judgeWater(static_cast<WaterState>(seen), *session_.run())
+                                     : judgeMeterMode(seen == 1, meter(), session_.run()->water);
+}
+
+double CheckRow::fixtureMass() const {
+    const auto* fixture = byId(session_.bench().fixtures, session_.run()->fixture);
+    return fixture == nullptr ? 0.0 : fixture->mass_kg;
+}
+
 std::optional<CheckVerdict> CheckRow::judge(double& value, std::string& subject) {
     const auto& run = *session_.run();
-    if (kind_ == CheckKind::Water || kind_ == CheckKind::MeterMode) {
-        value = choice_->currentIndex();
-        return kind_ == CheckKind::Water ? judgeWater(static_cast<WaterState>(choice_->currentIndex()), run)
-                                         : judgeMeterMode(choice_->currentIndex() == 1, meter(), run.water);
-    }
+    if (isLookedAt(kind_)) return judgeSeen(value);
     const auto number = typedNumber();
     if (!number) {
         session_.warn(value_->text().isEmpty() ? tr("%1: type a value first.").arg(name_->text())
@@ -216,6 +246,9 @@ std::optional<CheckVerdict> CheckRow::judge(double& value, std::string& subject)
         case CheckKind::Draw:
             subject = choice_->currentData().toString().toStdString();
             return judgeDrawNow(value, subject);
+        case CheckKind::Hanging:
+            return judgeHanging(value, fixtureMass(), run.fixtures,
+                                static_cast<Tether>(choice_->currentIndex()));
         case CheckKind::WarmUp:
             return value_->text().trimmed().isEmpty() && rate_ ? judgeWarmUp(*rate_)
                                                                : judgeWarmUpPercent(value);

@@ -33,6 +33,8 @@ class CheckRow : public QWidget {
   private:
     void fillChoice();
     std::optional<CheckVerdict> judge(double& value, std::string& subject);
+    CheckVerdict judgeSeen(double& value) const;
+    double fixtureMass() const;
     CheckVerdict judgeDrawNow(double value, const std::string& subject) const;
     std::optional<double> typedNumber() const;
     const MeterProfile& meter() const;

@@ -82,16 +82,15 @@ std::vector<Finding> PublishStage::findings() const {
          tr("HTML with its figures inside, PDF, SVG and PNG figures, readings.csv and bench.json."),
          EvidenceView::None);
     if (!made->verdict.speaks())
-        fact(FindingKind::Doubt, tr("No height on the card"), text(made->verdict.reason, session().unit()),
+        fact(FindingKind::Doubt, tr("No height on the card"), made->said(made->verdict.reason),
              EvidenceView::Height);
     if (!made->doubts.empty())
         fact(FindingKind::Doubt,
-             tr("%n doubt(s) will be printed", nullptr, static_cast<int>(made->doubts.size()))
-                 .replace(QStringLiteral("(s)"), made->doubts.size() == 1 ? QString() : QStringLiteral("s")),
-             made->doubts.front(), EvidenceView::Field);
+             tr("%n doubt(s) will be printed", nullptr, static_cast<int>(made->doubts.size())),
+             made->said(made->doubts.front()), EvidenceView::Field);
     for (const auto& pair : made->conditions)
-        if (pair.value == tr("not recorded") || pair.value == tr("not described"))
-            fact(FindingKind::Doubt, tr("%1 is missing").arg(pair.name),
+        if (pair.missing)
+            fact(FindingKind::Doubt, tr("%1 is missing").arg(made->said(pair.name)),
                  tr("Readers cannot compare without it."), EvidenceView::Bench);
     fact(FindingKind::Next, tr("Publish"),
          tr("Choose a folder; files of an earlier publication there are replaced whole."),

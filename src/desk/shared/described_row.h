@@ -49,7 +49,8 @@ QString numberFault(const Session& session, const Part& part, const QString& typ
         .arg(typed, least, rowLabel(part.label));
 }
 
-/// Takes what was typed; the reason why it could not, or nothing. An empty text is "not stated" where that can be.
+/// Takes what was typed; the reason why it could not, or nothing. An empty text is "not stated" where that
+/// can be.
 template <class Part, class Value>
 QString takeTyped(const Session& session, const Part& part, const QString& typed, Value& value) {
     const QString trimmed = typed.trimmed();
@@ -73,7 +74,8 @@ QString takeTyped(const Session& session, const Part& part, const QString& typed
         if (trimmed.isEmpty() && part.unstated)
             number = 0.0;
         else if constexpr (kLength) {
-            if (const auto length = parseLength(typed.toStdString(), session.unit())) number = length->value();
+            if (const auto length = parseLength(typed.toStdString(), session.unit()))
+                number = length->value();
         } else {
             number = parseNumber(typed.toStdString());
         }
@@ -83,12 +85,16 @@ QString takeTyped(const Session& session, const Part& part, const QString& typed
     }
 }
 
-/// Adds a row for every field of an entity that has a label. `current()` is the entity that is shown; `keep(entity)`
-/// stores it, and gives the reason why it could not, or nothing.
+/// Which of an entity's rows are added.
+enum class RowsOf { Usual, Seldom };
+
+/// Adds a row for every field of an entity that has a label. `current()` is the entity that is shown;
+/// `keep(entity)` stores it, and gives the reason why it could not, or nothing.
 template <class Entity, class Current, class Keep>
-void addDescribedRows(const Session& session, FormColumn& form, Current current, Keep keep) {
+void addDescribedRows(const Session& session, FormColumn& form, Current current, Keep keep,
+                      RowsOf which = RowsOf::Usual) {
     forEachColumn(of<Entity>, [&](const auto& part) {
-        if (part.label == nullptr) return;
+        if (part.label == nullptr || part.seldom != (which == RowsOf::Seldom)) return;
         using Value = ValueOf<Entity, std::decay_t<decltype(part)>>;
         if constexpr (kTyped<Value>) {
             form.addText(
@@ -100,8 +106,8 @@ void addDescribedRows(const Session& session, FormColumn& form, Current current,
                         return fault.isEmpty() ? keep(changed) : fault;
                     },
                     *part.hint == '\0' ? QString() : rowLabel(part.hint))
-                ->setObjectName(QStringLiteral("%1_%2").arg(QLatin1String(tableOf(of<Entity>)),
-                                                            QLatin1String(part.key)));
+                ->setObjectName(
+                    QStringLiteral("%1_%2").arg(QLatin1String(tableOf(of<Entity>)), QLatin1String(part.key)));
         }
     });
 }

@@ -43,11 +43,17 @@ std::optional<HeightKnowledge> knowledgeOf(const Bench& bench, const std::vector
 constexpr int kMostAdded = 36;
 
 std::vector<FittedHeight> heightsOf(const FitResult& fit, const Bench& bench, const Sweep& sweep,
-                                    const std::stop_token& stop) {
+                                    const Asked& asked) {
     FittedHeightsQuestion question;
     question.schools = schoolOptions(bench, sweep);
-    question.stop = stop;
+    question.stop = asked.stop;
+    question.progress = asked.progress;
     return fittedHeights(fit, bench, sweep, question);
+}
+
+/// Fit and heights count as one half each of the work.
+Asked part(const Asked& asked, int number) {
+    return {asked.stop, [tell = asked.progress, number](double share) { tell((number + share) / 2.0); }};
 }
 
 /// Takes in what came since; false when the fit must begin anew.
@@ -65,12 +71,12 @@ bool takeAdded(const Bench& bench, const Sweep& sweep, KeptFit& kept) {
     return true;
 }
 
-Expected<FitResult> beginAnew(const Bench& bench, const Sweep& sweep, KeptFit& kept,
-                              const std::stop_token& stop) {
+Expected<FitResult> beginAnew(const Bench& bench, const Sweep& sweep, KeptFit& kept, const Asked& asked) {
     kept = {bench, sweep, std::nullopt, {}, {}, 0};
-    if (!layoutKnown(bench, sweep.runs)) return fitAlone(bench, sweep, stop).fit;
+    if (!layoutKnown(bench, sweep.runs)) return fitAlone(bench, sweep, asked).fit;
     FitOptions options;
-    options.stop = stop;
+    options.stop = asked.stop;
+    options.progress = asked.progress;
     auto begun = StreamingFit::begin(bench, sweep.runs, options);
     if (!begun) return tl::make_unexpected(begun.error());
     kept.fit.emplace(std::move(*begun));
@@ -79,26 +85,28 @@ Expected<FitResult> beginAnew(const Bench& bench, const Sweep& sweep, KeptFit& k
 
 }  // namespace
 
-SweepFit fitAlone(const Bench& bench, const Sweep& sweep, const std::stop_token& stop) {
+SweepFit fitAlone(const Bench& bench, const Sweep& sweep, const Asked& asked) {
     FitOptions options;
-    options.stop = stop;
+    options.stop = asked.stop;
+    options.progress = asked.progress;
     return {layoutKnown(bench, sweep.runs) ? fitFixture(bench, sweep.runs, options)
                                            : fitUnknownLayout(bench, sweep.runs, options),
             std::nullopt,
             {}};
 }
 
-SweepFit fitSweep(const Bench& bench, const Sweep& sweep, KeptFit& kept, const std::stop_token& stop) {
+SweepFit fitSweep(const Bench& bench, const Sweep& sweep, KeptFit& kept, const Asked& asked) {
     const bool taken = takeAdded(bench, sweep, kept);
-    SweepFit found{taken ? Expected<FitResult>(kept.fit->result()) : beginAnew(bench, sweep, kept, stop),
-                   std::nullopt,
-                   {}};
-    if (!found.fit || stop.stop_requested()) return found;
+    SweepFit found{
+        taken ? Expected<FitResult>(kept.fit->result()) : beginAnew(bench, sweep, kept, part(asked, 0)),
+        std::nullopt,
+        {}};
+    if (!found.fit || asked.stop.stop_requested()) return found;
     found.knowledge = knowledgeOf(bench, sweep.runs, *found.fit);
     // Another goal or limit asks the schools anew, though no reading has changed.
     if (!taken || kept.heights.empty() || kept.method != bench.method) {
-        auto heights = heightsOf(*found.fit, bench, sweep, stop);
-        if (stop.stop_requested()) return found;  // what was broken off is no answer
+        auto heights = heightsOf(*found.fit, bench, sweep, part(asked, 1));
+        if (asked.stop.stop_requested()) return found;  // what was broken off is no answer
         kept.heights = std::move(heights);
         kept.method = bench.method;
     }

@@ -1,7 +1,6 @@
 #pragma once
 
 #include <optional>
-#include <stop_token>
 #include <vector>
 
 #include "core/bench/sweep.h"
@@ -9,6 +8,7 @@
 #include "core/fit/fit.h"
 #include "core/verdicts/enough.h"
 #include "core/verdicts/fitted_heights.h"
+#include "desk/shared/answer_store.h"
 
 namespace glumet {
 
@@ -21,7 +21,7 @@ struct SweepFit {
 
 /// The fit alone, of a sweep that is only part of a question; an emitter layout is chosen by the readings
 /// where none is described.
-SweepFit fitAlone(const Bench& bench, const Sweep& sweep, const std::stop_token& stop);
+SweepFit fitAlone(const Bench& bench, const Sweep& sweep, const Asked& asked);
 
 /// A fit that is kept to take further readings one by one, and the bench as it knows it.
 struct KeptFit {
@@ -36,6 +36,6 @@ struct KeptFit {
 /// Fits a sweep and asks what the fit knows of heights. When only a few readings were added to what is kept,
 /// they are taken in one by one, a few milliseconds each; else the fit begins anew and is kept. The schools'
 /// heights are those of the beginning, asked anew when the method or goal is another.
-SweepFit fitSweep(const Bench& bench, const Sweep& sweep, KeptFit& kept, const std::stop_token& stop);
+SweepFit fitSweep(const Bench& bench, const Sweep& sweep, KeptFit& kept, const Asked& asked);
 
 }  // namespace glumet

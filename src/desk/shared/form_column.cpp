@@ -23,7 +23,7 @@ void markWrong(QLineEdit* edit, bool wrong) {
 
 FormColumn::FormColumn(Session& session) : session_(session), grid_(new QGridLayout(this)) {
     connect(&session, &Session::settling, this, [this] {
-        for (const auto& field : texts_)
+        for (auto& field : texts_)
             if (field.edit->isModified()) finish(field);
     });
     setObjectName(QStringLiteral("formColumn"));
@@ -35,6 +35,7 @@ FormColumn::FormColumn(Session& session) : session_(session), grid_(new QGridLay
 }
 
 void FormColumn::addHeading(const QString& text, QWidget* beside) {
+    fold_ = nullptr;
     const int row = grid_->rowCount();
     if (row > 1) grid_->setRowMinimumHeight(row, 10);
     heading_ = new QHBoxLayout;
@@ -56,10 +57,9 @@ QLineEdit* FormColumn::addText(const QString& name, Read read, Write write, cons
     edit->setPlaceholderText(hint);
     edit->setAccessibleName(name);
     edit->installEventFilter(this);
-    const int row = grid_->rowCount();
-    grid_->addWidget(makeLabel(name, TextRole::Muted), row, 0);
-    grid_->addWidget(edit, row, 1);
-    texts_.push_back({edit, std::move(read), std::move(write)});
+    auto* label = makeLabel(name, TextRole::Muted);
+    addRow(label, edit);
+    texts_.push_back({edit, label, std::move(read), std::move(write)});
     const auto index = texts_.size() - 1;
     connect(edit, &QLineEdit::editingFinished, this, [this, index] { finish(texts_[index]); });
     return edit;
@@ -69,9 +69,7 @@ QComboBox* FormColumn::addChoice(const QString& name, const QStringList& options
                                  WriteIndex write) {
     auto* combo = makeChoice(name, std::move(read), std::move(write));
     combo->addItems(options);
-    const int row = grid_->rowCount();
-    grid_->addWidget(makeLabel(name, TextRole::Muted), row, 0);
-    grid_->addWidget(combo, row, 1);
+    addRow(makeLabel(name, TextRole::Muted), combo);
     return combo;
 }
 
@@ -103,18 +101,78 @@ void FormColumn::letShrink() {
     }
 }
 
-void FormColumn::finish(const TextField& field) {
-    field.edit->setModified(false);
-    if (field.edit->text() == field.read()) {
-        markWrong(field.edit, false);
-        return;
+void FormColumn::addRow(QLabel* name, QWidget* field) {
+    const int row = grid_->rowCount();
+    grid_->addWidget(name, row, 0);
+    grid_->addWidget(field, row, 1);
+    if (fold_ == nullptr) return;
+    for (QWidget* part : {static_cast<QWidget*>(name), field}) {
+        part->setVisible(fold_->isChecked());
+        connect(fold_, &QPushButton::toggled, part, &QWidget::setVisible);
     }
+}
+
+void FormColumn::addWide(QWidget* widget) { grid_->addWidget(widget, grid_->rowCount(), 0, 1, 2); }
+
+void FormColumn::addFold(const QString& name) {
+    fold_ = new QPushButton;
+    fold_->setCheckable(true);
+    fold_->setProperty("quiet", true);
+    fold_->setProperty("fold", true);
+    fold_->setAccessibleName(name);
+    const auto show = [fold = fold_, name](bool open) {
+        fold->setText((open ? QStringLiteral("▾  ") : QStringLiteral("▸  ")) + name);
+    };
+    connect(fold_, &QPushButton::toggled, this, show);
+    show(false);
+    grid_->addWidget(fold_, grid_->rowCount(), 0, 1, 2, Qt::AlignLeft);
+}
+
+QLineEdit* FormColumn::lift(const QString& object_name) {
+    for (auto& field : texts_)
+        if (field.edit->objectName() == object_name) {
+            grid_->removeWidget(field.name);
+            grid_->removeWidget(field.edit);
+            field.name->hide();
+            if (fold_ != nullptr) disconnect(fold_, nullptr, field.name, nullptr);
+            return field.edit;
+        }
+    return nullptr;
+}
+
+void FormColumn::finish(TextField& field) {
+    field.edit->setModified(false);
+    if (field.edit->text() == field.read()) return accept(field);
     const QString fault = field.write(field.edit->text());
-    markWrong(field.edit, !fault.isEmpty());
-    if (fault.isEmpty())
-        field.edit->setText(field.read());  // which also ends the field's own undo history
-    else
-        session_.warn(fault);
+    if (!fault.isEmpty()) return refuse(field, fault);
+    accept(field);
+    field.edit->setText(field.read());  // which also ends the field's own undo history
+}
+
+/// The text stays to be mended, with the reason under it.
+void FormColumn::refuse(TextField& field, const QString& reason) {
+    markWrong(field.edit, true);
+    if (field.reason == nullptr) {
+        field.reason = makeLabel({}, TextRole::Problem, field.edit->parentWidget());
+        field.reason->setObjectName(QStringLiteral("refusal"));
+        field.reason->setWordWrap(true);
+        field.reason->setAutoFillBackground(true);
+        field.reason->setAttribute(Qt::WA_TransparentForMouseEvents);
+    }
+    field.reason->setText(reason);
+    const QRect at = field.edit->geometry();
+    const int wide = std::max(at.width(), std::min(260, field.edit->parentWidget()->width() - at.left()));
+    field.reason->setGeometry(at.left(), at.bottom() + 2, wide, field.reason->heightForWidth(wide));
+    field.reason->raise();
+    field.reason->show();
+    session_.warn(reason);
+}
+
+void FormColumn::accept(TextField& field) {
+    markWrong(field.edit, false);
+    if (field.reason == nullptr || field.reason->isHidden()) return;
+    field.reason->hide();
+    session_.say({});  // the warning goes with its cause
 }
 
 bool FormColumn::eventFilter(QObject* watched, QEvent* event) {
@@ -124,6 +182,9 @@ bool FormColumn::eventFilter(QObject* watched, QEvent* event) {
         return true;
     }
     auto* edit = qobject_cast<QLineEdit*>(watched);
+    if (edit != nullptr && event->type() == QEvent::KeyPress &&
+        static_cast<QKeyEvent*>(event)->key() == Qt::Key_Escape && edit->property("wrong").toBool())
+        return giveUp(edit);
     if (edit == nullptr || event->type() != QEvent::ShortcutOverride)
         return QWidget::eventFilter(watched, event);
     const auto* key = static_cast<QKeyEvent*>(event);
@@ -136,13 +197,31 @@ bool FormColumn::eventFilter(QObject* watched, QEvent* event) {
 
 void FormColumn::refresh() {
     for (const auto& fill : fills_) fill();
-    for (const auto& field : texts_) {
-        if (field.edit->hasFocus() && field.edit->isModified()) continue;
-        field.edit->setText(field.read());
-        field.edit->setCursorPosition(0);
-        markWrong(field.edit, false);
+    for (auto& field : texts_) {
+        auto* edit = field.edit;
+        if ((edit->hasFocus() && edit->isModified()) || edit->property("wrong").toBool()) continue;
+        const QString now = field.read();
+        if (edit->text() == now) continue;  // what is selected stays so
+        edit->setText(now);
+        edit->hasFocus() ? edit->selectAll() : edit->setCursorPosition(0);
     }
     for (const auto& field : choices_) field.combo->setCurrentIndex(field.read());
+}
+
+/// What was stored stands again.
+bool FormColumn::giveUp(QLineEdit* edit) {
+    for (auto& field : texts_)
+        if (field.edit == edit) {
+            accept(field);
+            edit->setText(field.read());
+            edit->selectAll();
+        }
+    return true;
+}
+
+void FormColumn::refreshAnew() {
+    for (auto& field : texts_) accept(field);
+    refresh();
 }
 
 }  // namespace glumet

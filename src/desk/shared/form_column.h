@@ -3,7 +3,9 @@
 #include <QComboBox>
 #include <QGridLayout>
 #include <QHBoxLayout>
+#include <QLabel>
 #include <QLineEdit>
+#include <QPushButton>
 #include <QWidget>
 #include <functional>
 #include <vector>
@@ -31,6 +33,12 @@ class FormColumn : public QWidget {
     QComboBox* addChoice(const QString& name, const QStringList& options, ReadIndex read, WriteIndex write);
     /// A choice in the line of the last heading, which it names.
     QComboBox* addHeadingChoice(const QString& name, ReadIndex read, WriteIndex write);
+    /// A widget over both columns.
+    void addWide(QWidget* widget);
+    /// From here to the next heading or fold the rows are hidden until they are asked for.
+    void addFold(const QString& name);
+    /// Takes a field out of its row, for a drawing to place; it is read and written as before.
+    QLineEdit* lift(const QString& object_name);
     void addStretch();
     /// Lets the fields be as narrow as several columns side by side need.
     void letShrink();
@@ -38,8 +46,10 @@ class FormColumn : public QWidget {
     /// Done at each refresh, before the fields are read: fills lists that change.
     void onRefresh(std::function<void()> fill) { fills_.push_back(std::move(fill)); }
 
-    /// Shows what the bench holds now; a field being typed in is left alone.
+    /// Shows what the bench holds now; a field being typed in, or whose text was refused, is left alone.
     void refresh();
+    /// The same for another row of the bench: refused texts go with the row they were typed for.
+    void refreshAnew();
 
   protected:
     /// The wheel passes by choices. A field whose own typing cannot be undone any more leaves Ctrl+Z to the
@@ -49,19 +59,26 @@ class FormColumn : public QWidget {
   private:
     struct TextField {
         QLineEdit* edit;
+        QLabel* name;
         Read read;
         Write write;
+        QLabel* reason = nullptr;  ///< beside the field, while its text is refused
     };
     struct ChoiceField {
         QComboBox* combo;
         ReadIndex read;
     };
     QComboBox* makeChoice(const QString& name, ReadIndex read, WriteIndex write);
-    void finish(const TextField& field);
+    void addRow(QLabel* name, QWidget* field);
+    void finish(TextField& field);
+    void refuse(TextField& field, const QString& reason);
+    void accept(TextField& field);
+    bool giveUp(QLineEdit* edit);
 
     Session& session_;
     QGridLayout* grid_;
     QHBoxLayout* heading_ = nullptr;
+    QPushButton* fold_ = nullptr;  ///< of the rows that are being added
     std::vector<TextField> texts_;
     std::vector<ChoiceField> choices_;
     std::vector<std::function<void()>> fills_;

@@ -31,7 +31,7 @@ void SectionView::refresh() {
     if (const auto* sweep = session_.sweep())
         data_ =
             sectionOf(session_.bench(), *sweep, session_.height(), session_.depth(),
-                      recommends_ ? session_.verdict() : nullptr, session_.doubtfulRuns(), session_.unit());
+                      recommends_ ? session_.headline() : nullptr, session_.doubtfulRuns(), session_.unit());
     if (painted_) addBandLines();
     if (session_.height() && session_.depth())
         setAccessibleDescription(

@@ -31,6 +31,7 @@ std::optional<Millimetre> nearest(const std::vector<Millimetre>& values, std::op
 
 Session::Session(Clock clock, QObject* parent) : QObject(parent), clock_(std::move(clock)) {
     connect(&answers_, &AnswerStore::changed, this, &Session::fitChanged);
+    connect(&answers_, &AnswerStore::progressed, this, &Session::fitProgressed);
 }
 Session::~Session() = default;
 
@@ -242,8 +243,8 @@ void Session::wantFit(const Sweep& sweep, bool looked_at) {
     answers_.want<SweepFit>(
         key, byBench(looked_at ? 1 : 0), looked_at,
         [bench = bench(), sweep, looked_at, kept = kept_](const Asked& asked) -> Expected<SweepFit> {
-            return looked_at ? glumet::fitSweep(bench, sweep, *kept, asked.stop)
-                             : glumet::fitAlone(bench, sweep, asked.stop);
+            return looked_at ? glumet::fitSweep(bench, sweep, *kept, asked)
+                             : glumet::fitAlone(bench, sweep, asked);
         });
 }
 

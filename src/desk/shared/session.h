@@ -104,6 +104,8 @@ class Session : public QObject {
     /// The schools' heights by that fit; nullptr where there are none.
     const std::vector<FittedHeight>* fittedHeights() const;
     bool fitting() const { return answers_.busy(); }
+    /// How far the question under way has come, "40 %".
+    QString progress() const { return text(percentText(std::round(answers_.progress() * 20.0) / 20.0)); }
     /// Fits the chosen sweep in the background unless that has been done; fitChanged() follows.
     void wantFit();
     /// The same of another sweep, after it.
@@ -158,8 +160,9 @@ class Session : public QObject {
     void selectionChanged();
     void wordsChanged();  ///< unit or theme
     void meterChanged();
-    void fitChanged();   ///< begun, ready or given up
-    void drawChanged();  ///< the power meter's value or state
+    void fitChanged();     ///< begun, ready or given up
+    void fitProgressed();  ///< the question under way has come further
+    void drawChanged();    ///< the power meter's value or state
     void said(const QString& sentence, bool problem);
     void evidenceWanted(glumet::EvidenceView view);
 

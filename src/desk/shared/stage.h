@@ -78,6 +78,8 @@ struct StageEntry {
     std::vector<StageCommand> commands = {};
     std::vector<StageKey> keys = {};
     std::function<QString(const Session&)> progress = {};  ///< beside the title; none: nothing
+    /// Takes a photometric file: its name and bytes. Empty: the stage takes none.
+    std::function<void(Stage&, const QString&, const QByteArray&)> takes_photometry;
     bool follows_fit = true;                               ///< is refreshed when a fit has begun or is ready
     bool recommends = false;                               ///< the section carries the recommendation
     bool resumes = false;  ///< a shown demonstration goes to the run that was broken off

@@ -27,13 +27,15 @@ QLineEdit, QComboBox, QSpinBox, QDoubleSpinBox, QPlainTextEdit {
   selection-background-color: @accent; selection-color: @on_accent; }
 QLineEdit:hover, QComboBox:hover { border-bottom-color: @muted; }
 QLineEdit:focus, QComboBox:focus, QPlainTextEdit:focus, QDoubleSpinBox:focus { border: 1px solid @accent; }
-QLineEdit[wrong="true"] { border: 1px solid @accent; }
+QLineEdit[wrong="true"] { border: 2px dashed @accent; }
 QComboBox::drop-down { border: none; width: 18px; }
 QComboBox::down-arrow { image: url(:/icons/down.svg); width: 10px; height: 10px; margin-right: 6px; }
 #formColumn QLineEdit, #formColumn QComboBox { background: transparent; border: 1px solid transparent; border-bottom: 1px solid @line; border-radius: 0; padding: 2px 5px; }
 #formColumn QLineEdit:hover, #formColumn QComboBox:hover { background: @panel; }
 #formColumn QLineEdit:focus, #formColumn QComboBox:focus { background: @raised; border: 1px solid @accent; }
-#formColumn QLineEdit[wrong="true"] { border: 1px solid @accent; }
+#formColumn QLineEdit[wrong="true"] { border: 2px dashed @accent; }
+#refusal { background: @panel; border: 1px solid @accent; border-radius: 3px; padding: 3px 6px; font-size: 12px; }
+QPushButton[fold="true"] { text-align: left; padding: 4px 0; color: @muted; }
 QComboBox QAbstractItemView { background: @raised; border: 1px solid @line; selection-background-color: @accent; selection-color: @on_accent; outline: 0; }
 QPushButton, QToolButton { background: @raised; border: 1px solid @line; border-radius: 4px; padding: 6px 14px; }
 QPushButton:hover, QToolButton:hover { border-color: @muted; }

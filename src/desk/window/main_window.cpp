@@ -10,19 +10,18 @@
 #include <QMimeData>
 #include <QPushButton>
 #include <QSaveFile>
+#include <QScreen>
 #include <QStandardPaths>
 #include <QTimer>
 #include <QVBoxLayout>
 #include <algorithm>
 
 #include "core/bench/sweep.h"
-#include "desk/bench/bench_stage.h"
 #include "desk/measure/instrument_dialog.h"
 #include "desk/shared/command_list.h"
 #include "desk/shared/elided_button.h"
 #include "desk/shared/theme.h"
-#include "desk/window/import_dialog.h"
-#include "formats/bench_json.h"
+#include "desk/window/start_page.h"
 #include "meters/simulated_meter.h"
 #include "report/text.h"
 
@@ -32,8 +31,6 @@ namespace {
 constexpr int kSectionWidth = 322;
 constexpr int kFindingsWidth = 258;
 constexpr std::uint64_t kPracticeSeed = 7;
-
-const QString kFilter = QStringLiteral("Glumet (*.glumet)");
 
 }  // namespace
 
@@ -48,10 +45,10 @@ MainWindow::MainWindow(Session& session, std::vector<StageEntry> stages)
       findings_(new FindingsPanel(session)),
       ledger_(new LedgerLine(session)),
       middle_(new QStackedWidget),
-      welcome_(makeWelcome()),
+      welcome_(makeStart()),
       stages_(entries_.size(), nullptr) {
     setAcceptDrops(true);
-    resize(1280, 800);
+    fitScreen();
     auto* centre = new QWidget;
     auto* rows = new QVBoxLayout(centre);
     rows->setContentsMargins(0, 0, 0, 0);
@@ -85,6 +82,14 @@ MainWindow::MainWindow(Session& session, std::vector<StageEntry> stages)
     });
     dress();
     refreshAll();
+}
+
+/// As it was left, else as large as its pictures, and never larger than the screen leaves room for.
+void MainWindow::fitScreen() {
+    constexpr int kTitleBar = 40;
+    const auto* screen = QGuiApplication::primaryScreen();
+    const QSize room = screen == nullptr ? QSize(1280, 800) : screen->availableSize() - QSize(0, kTitleBar);
+    resize(QSize(1280, 800).boundedTo(room));
 }
 
 void MainWindow::dress() {
@@ -123,38 +128,6 @@ QWidget* MainWindow::makeTopBar() {
     return top;
 }
 
-QWidget* MainWindow::makeWelcome() {
-    auto* page = new QWidget;
-    auto* layout = new QVBoxLayout(page);
-    layout->setContentsMargins(70, 40, 70, 40);
-    layout->setSpacing(12);
-    layout->addStretch(2);
-    layout->addWidget(makeLabel(tr("From a probe on a stick to a height you can publish"), TextRole::Title));
-    auto* body = makeLabel(tr("A project holds the bench, the readings and the verdicts of your fixtures. "
-                              "Begin with a new one and import or measure "
-                              "readings, or open one you have."),
-                           TextRole::Muted);
-    body->setWordWrap(true);
-    layout->addWidget(body);
-    layout->addSpacing(10);
-    const auto add = [&](const QString& name, bool primary, auto work) {
-        auto* button = new QPushButton(name);
-        button->setProperty("primary", primary);
-        connect(button, &QPushButton::clicked, this, work);
-        layout->addWidget(button, 0, Qt::AlignLeft);
-    };
-    add(tr("New project…"), true, [this] {
-        const QString path = QFileDialog::getSaveFileName(this, tr("New project"), {}, kFilter);
-        if (!path.isEmpty()) createProject(path);
-    });
-    add(tr("Open a project…"), false, [this] {
-        const QString path = QFileDialog::getOpenFileName(this, tr("Open a project"), {}, kFilter);
-        if (!path.isEmpty()) openProject(path);
-    });
-    layout->addStretch(3);
-    return page;
-}
-
 QAction* MainWindow::command(const QString& name, const QKeySequence& keys, std::function<void()> work) {
     auto* action = new QAction(name, this);
     action->setShortcut(keys);
@@ -168,37 +141,6 @@ void MainWindow::makeCommands() {
     makeFileCommands();
     makeStageCommands();
     makeEditCommands();
-}
-
-void MainWindow::makeFileCommands() {
-    command(tr("New project…"), QKeySequence(tr("Ctrl+N")), [this] {
-        const QString path = QFileDialog::getSaveFileName(this, tr("New project"), {}, kFilter);
-        if (!path.isEmpty()) createProject(path);
-    });
-    command(tr("Open a project…"), QKeySequence(tr("Ctrl+O")), [this] {
-        const QString path = QFileDialog::getOpenFileName(this, tr("Open a project"), {}, kFilter);
-        if (!path.isEmpty()) openProject(path);
-    });
-    command(tr("Save a copy as…"), QKeySequence(tr("Ctrl+Shift+S")), [this] {
-        if (session_.project() == nullptr) return;
-        const QString path = QFileDialog::getSaveFileName(this, tr("Save a copy as"), {}, kFilter, nullptr,
-                                                          QFileDialog::DontConfirmOverwrite);
-        if (path.isEmpty()) return;
-        const auto done = session_.project()->copyTo(path);
-        done ? session_.say(tr("Copied to %1").arg(path)) : session_.warn(text(done.error()));
-    });
-    command(tr("Import readings…"), QKeySequence(tr("Ctrl+I")), [this] {
-        const QString path =
-            QFileDialog::getOpenFileName(this, tr("Import readings"), {},
-                                         tr("Tables, bench descriptions, photometric files (*.csv *.txt "
-                                            "*.tsv *.json *.ies);;All files (*)"));
-        if (!path.isEmpty()) importFile(path);
-    });
-    command(tr("Export readings and bench…"), QKeySequence(tr("Ctrl+E")), [this] {
-        const QString folder = QFileDialog::getExistingDirectory(this, tr("Export to a folder"));
-        if (!folder.isEmpty()) exportTo(folder);
-    });
-    command(tr("Quit"), QKeySequence(tr("Ctrl+Q")), [this] { close(); });
 }
 
 /// "Go to" each, then what each can do.
@@ -306,6 +248,7 @@ void MainWindow::refreshAll() {
     ledger_->refresh();
     if (session_.project() == nullptr) {
         middle_->setCurrentWidget(welcome_);
+        welcome_->refresh();
         findings_->setFindings({});
         return;
     }
@@ -354,66 +297,6 @@ void MainWindow::chooseSweep() {
     menu.exec(sweep_->mapToGlobal(QPoint(0, sweep_->height())));
 }
 
-bool MainWindow::openProject(const QString& path) {
-    auto project = Project::open(path);
-    if (!project) {
-        session_.warn(text(project.error()));
-        return false;
-    }
-    session_.setProject(std::move(*project));
-    session_.say(tr("Opened %1").arg(text(session_.bench().title)));
-    return true;
-}
-
-bool MainWindow::createProject(const QString& chosen) {
-    const QString path =
-        chosen.endsWith(QLatin1String(".glumet")) ? chosen : chosen + QStringLiteral(".glumet");
-    auto project = Project::create(path, QFileInfo(path).completeBaseName());
-    if (!project) {
-        session_.warn(text(project.error()));
-        return false;
-    }
-    session_.setProject(std::move(*project));
-    showAt(0);
-    return true;
-}
-
-void MainWindow::importFile(const QString& path) {
-    if (session_.project() == nullptr) return session_.warn(tr("Open or make a project first."));
-    QFile file(path);
-    if (!file.open(QIODevice::ReadOnly))
-        return session_.warn(tr("%1 cannot be read: %2").arg(path, file.errorString()));
-    const QByteArray bytes = file.readAll();
-    const QString name = QFileInfo(path).fileName();
-    if (path.endsWith(QLatin1String(".ies"), Qt::CaseInsensitive)) {
-        session_.goTo(EvidenceView::Bench);
-        if (auto* bench = findChild<BenchStage*>()) bench->takeBeam(name, bytes);
-        return;
-    }
-    if (!path.endsWith(QLatin1String(".json"))) {
-        ImportDialog(session_, name, bytes, this).exec();
-        return;
-    }
-    const auto bench = readBench(std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
-    if (!bench) return session_.warn(tr("%1: %2").arg(name, text(bench.error())));
-    if (session_.edit([&](Project& project) { return project.importBench(*bench, {}, name); }).isEmpty())
-        session_.say(tr("%1 imported").arg(name));
-}
-
-void MainWindow::exportTo(const QString& folder) {
-    if (session_.project() == nullptr) return;
-    const auto write = [&](const QString& name, const std::string& bytes) {
-        QSaveFile file(QDir(folder).filePath(name));
-        return file.open(QIODevice::WriteOnly) &&
-               file.write(bytes.data(), static_cast<qint64>(bytes.size())) >= 0 && file.commit();
-    };
-    const auto rows = rowsOf(session_.bench());
-    if (!write(QStringLiteral("readings.csv"), writeReadings(rows)) ||
-        !write(QStringLiteral("bench.json"), writeBench(session_.bench())))
-        return session_.warn(tr("%1 cannot be written to.").arg(folder));
-    session_.say(tr("%1 readings and the bench exported to %2").arg(rows.size()).arg(folder));
-}
-
 QString MainWindow::instrumentFile() {
     return QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) +
            QStringLiteral("/instruments.json");
@@ -428,6 +311,9 @@ void MainWindow::showInstruments() {
 }
 
 void MainWindow::togglePractice() {
+    if (session_.meter() != nullptr && !session_.meter()->simulated())
+        return session_.warn(
+            tr("%1 is connected; Instruments disconnects it.").arg(session_.meter()->name()));
     if (session_.meter() != nullptr) {
         session_.meter()->stop();
         session_.setMeter(nullptr);

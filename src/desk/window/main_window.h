@@ -9,6 +9,7 @@
 #include "desk/shared/section_view.h"
 #include "desk/shared/stage.h"
 #include "desk/shared/stage_bar.h"
+#include "desk/window/remembered.h"
 #include "desk/window/stages.h"
 
 class QPushButton;
@@ -17,6 +18,8 @@ namespace glumet {
 
 /// The one window: section left, stage in the middle, findings right, ledger line below. Stages are made
 /// when first shown.
+class StartPage;
+
 class MainWindow : public QMainWindow {
     Q_OBJECT
 
@@ -49,8 +52,13 @@ class MainWindow : public QMainWindow {
     void dropEvent(QDropEvent* event) override;
 
   private:
+    void askForNewProject();
     QWidget* makeTopBar();
-    QWidget* makeWelcome();
+    StartPage* makeStart();
+    void askForProject();
+    void askForReadings();
+    void openDemonstration();
+    QString inFolder(const QString& name) const;
     void makeCommands();
     void makeFileCommands();
     void makeStageCommands();
@@ -65,6 +73,7 @@ class MainWindow : public QMainWindow {
     void chooseSweep();
     void projectMenu();
     void scheduleRefresh();
+    void fitScreen();
     void dress();
     void undo();
     void redo();
@@ -80,7 +89,8 @@ class MainWindow : public QMainWindow {
     FindingsPanel* findings_;
     LedgerLine* ledger_;
     QStackedWidget* middle_;
-    QWidget* welcome_;
+    StartPage* welcome_;
+    Remembered remembered_;
     std::vector<Stage*> stages_;
     QList<QAction*> commands_;
     const Palette* dressed_ = nullptr;

@@ -1,0 +1,6487 @@
+<?xml version="1.0" encoding="utf-8"?>
+<!DOCTYPE TS>
+<TS version="2.1" language="de" sourcelanguage="en">
+<context>
+    <name>Core</name>
+    <message>
+        <source>needs two angles or more and as many values of relative</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>has {} angles, at most {} are read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must ascend within 0…90, value {} does not</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be 0 or more, value {} is not</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be a finite number of 0 or more, is {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must lie between 0 and 90, is {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} is too narrow to be told from 0</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>carries no light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the tank of this run is not described</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the fixture&apos;s beam is not described: give its half angle or a photometric file in Bench</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>an accessory changes the beam, and only the bare fixture&apos;s is described</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The fitted model is {} off</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The description fits to {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The description is off by {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} along, {} across</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>Root mean square over {} readings; the furthest is {} at {}, {} below.</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>Root mean square over {} readings; the furthest is {} at {}, {} above.</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>It emits {} µmol/s</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>By the fit to all readings of this configuration, walls and water included.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Readings imply {} µmol/s emitted</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>That is {} of the flux described. Model values are scaled to the readings.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No flux is described; model values are scaled to the readings.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No model of this run</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Reason: {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} of the water in {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>By the model, in cells of {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>there is no run to fit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a point</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a cluster of 9 × 6 cm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a bar of 27 cm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a bar of 54 cm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>two clusters 24 cm apart</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a panel of 20 × 20 cm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a panel of 42 × 28 cm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The fixture&apos;s emitters are not described; {} fits the readings best.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>its tank is not described</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>its mounting height is not above 0</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>there is no reading to fit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>{} readings are too few to tell a beam from its height: {} are needed</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>all readings lie at the same distance from the fixture: they say nothing of its beam</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>one plane cannot tell the beam from the height: read a second depth or height</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the fit was cancelled</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the readings contradict each other: no beam gives them</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the reading belongs to a run that is not fitted</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the reading does not count or lies outside the tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>flux</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>height offset</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>place along</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>place across</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>attenuation</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>painted walls&apos; reflectance</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>height of {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>level of {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The readings do not tell the {}: it stays what was believed before, ± {} {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A brighter fixture higher up would give the same readings: level and height cannot be told apart.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be 1 or more, is {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>asks for {} nodes, at most {} are computed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must lie within {}…{}, is {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is not described</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>have more than {} emitters</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>needs two wavelengths or more and as many values of relative</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must ascend within 200…1200</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be 0 or more at every wavelength</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>two or more are needed to tell how sure the factor is</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the two meters differ by more than three times: they did not see the same light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; is not understood: write wavelength: response, such as 400: 0.8, 550: 1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} nm does not come after {} nm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>holds no reading yet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>{} points, {} from the truth.</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>{} of {} planted slips found.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} s a point.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>needs a first wavelength, a step and W or umol before its values</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>needs two values or more, all numbers</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The water is still.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The water is moving.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>There is no water.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The run says still.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The run says moving.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The run says dry.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A draw is 0 W or more.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} W; the fixture&apos;s rating is not described, so nothing says whether that is right.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: {} W, {} of the rating.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: {} W. This channel draws nothing.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} W of {} W rated, {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>As it should be.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Stop: a driver may be dead. Find out before reading.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Stop: more than it is rated for. Find out why.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>There is nothing to compare.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Channels one by one draw {} W, together {} W.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>One of them is not on when all should be.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} % a minute, known to ± {} %:</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} % a minute:</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not known well enough yet. Calm the water or wait.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>steady.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not steady yet. Wait.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} with the fixture off, {} of the dimmest point.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} with the fixture off, limit {} before anything is read.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Dark enough.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Other light is on: find it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The probe stands {}° off level.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Light from one side counts too much. Level it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} mm measured again, {} mm planned, {} mm.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>As planned.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Hang it again, or make it the run&apos;s height.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>There is no water, and the meter is in its water mode.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No water, no immersion factor: as it should be.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The meter multiplies by {} itself: once, and only once.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Glumet multiplies by {}: once, and only once.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The meter multiplies already, and Glumet would again by {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The meter multiplies, and its profile says nobody does.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The meter is in its air mode, and its profile says the meter multiplies.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No factor is needed for this sensor.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Nobody multiplies by {}: readings would be low.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Both readings must be above 0.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} shown, {} expected: {} %, allowed ± {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The meter tells the truth within its word.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The meter is off by more than it claims.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>draw at the wall</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>warm-up</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>dark reading</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>probe level</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>height measured again</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>immersion factor</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>meter against a truth</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not made</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Bright middle, thin edge</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Brighter in the middle</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Middle and edge agree</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The edge beats the middle</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The centre reads {} times the outer ring at {}: {} against {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} of this plane in {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} of {} points; {} too dim, {} too bright.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} left at {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The mean goes from {} at {} to {} there.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It draws {} W of {} W rated.</source>
+        <translation>Sie nimmt {} W von {} W Nennleistung auf.</translation>
+    </message>
+    <message>
+        <source>The draw agrees with the rating</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Find out why before trusting this run: a driver may be dead.</source>
+        <translation>Erst die Ursache finden, dann dieser Reihe trauen: ein Treiber kann ausgefallen sein.</translation>
+    </message>
+    <message>
+        <source>Draws {} of its rating</source>
+        <translation>Nimmt {} der Nennleistung auf</translation>
+    </message>
+    <message>
+        <source>Other light was on</source>
+        <translation>Anderes Licht war an</translation>
+    </message>
+    <message>
+        <source>With the fixture off the meter still read {}: {} of the dimmest point.</source>
+        <translation>Bei ausgeschalteter Leuchte zeigte das Messgerät noch {}: {} des dunkelsten Punkts.</translation>
+    </message>
+    <message>
+        <source>{} disagrees with its mirror</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} against {} at {}, {} apart. Read it again.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} under water: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Go on at {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>This run is complete; that one lacks points {} under water.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>This sweep is complete</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Height says how high to hang it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Nothing read here yet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Measure takes the readings of this plane.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} is next</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Put the probe there; space takes the mean once it has settled.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>This plane is complete</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Lower the probe to {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Describe a fixture first</source>
+        <translation>Zuerst eine Leuchte beschreiben</translation>
+    </message>
+    <message>
+        <source>Or import readings: the fixture is made from the file.</source>
+        <translation>Oder Messwerte einlesen: die Leuchte wird aus der Datei angelegt.</translation>
+    </message>
+    <message>
+        <source>Describe the tank</source>
+        <translation>Das Becken beschreiben</translation>
+    </message>
+    <message>
+        <source>Length, width and water depth place the grid.</source>
+        <translation>Länge, Breite und Wassertiefe legen das Raster fest.</translation>
+    </message>
+    <message>
+        <source>{} at {}: {}</source>
+        <translation>{} bei {}: {}</translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; is not understood: write name, range along the length × range along the width, such as brace 28–32 × 0–60</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; lies outside the tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; is not understood: write lengths such as 12, 15, 18 or 12–30 by 3</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>more than 200 steps are asked for</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>more than 200 lengths are asked for</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>{} points on {} planes.</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>It may take {} to {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>At your pace of {} s a point.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>At a usual pace.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} at {}, {} under water.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Plan the first runs</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;Add runs&quot; makes them from a method: heights, depths and a grid.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} of {} points read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>{} of them are marked doubtful.</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>None is marked doubtful.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>About {} left</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>All that is planned is read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} stops work</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: overruled</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Overruled: {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} of {} checks are not made</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} reads {} above what the field around it says ({})</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} reads {} below what the field around it says ({})</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} reads {} above the fitted field ({})</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} reads {} below the fitted field ({})</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} against {} at its mirror {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>marked by hand</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the reference point has changed by {} since its first reading</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Its mean {} under water is {} above what the other heights say.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Its mean {} under water is {} below what the other heights say.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It reads as if it hung {} higher.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It reads as if it hung {} lower.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Measure its height, draw and meter mode again.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} does not fit the sweep</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The bench drifts {} % an hour</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>± {} %, from {} returns to reference points.</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Readings repeat to {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>From {} points read twice or more; it goes into every interval.</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>{} should be read again</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is not chosen</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; is not described in Bench</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} is below the bottom of {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; lies outside {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} does not fit over {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no point of it can be reached</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is missing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>are missing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be above the water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must have 1 to 60 columns and rows</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must lie between 1 and 20</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>need two fixtures or more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Height sweep</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Raise in steps and read the same shallow plane each time: where light begins to spill.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Three-depth map</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Three heights, three depths, the whole grid: the field of one fixture.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Spacing sweep</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Two fixtures moved outward in steps, read at mid depth where they overlap.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Channel by channel</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Each channel alone at one height, and all together.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>With and without</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The same runs bare and with each accessory.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Generation against generation</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Two fixtures, the same heights and planes, one after the other.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Spots before and after</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Named places, read before a change and again after it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Blending in air</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Nine places under the fixture in a dry tank, repeated higher up: how channels blend.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>holds no reading that counts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} readings lie {} off the prediction in mean, {} of them within two standard errors.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No single cause explains it: the field differs in shape.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>They read {} everywhere: output, meter or its mode.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It fits with the lamps {} higher.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It fits with the lamps {} lower.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It fits with the row {} to the right.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It fits with the row {} to the left.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It fits with the row {} to the back.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It fits with the row {} to the front.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It fits if fixture {} from the left gives {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>names no tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be above 0 mm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must lie between 0 and 150 %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must lie within the water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must have 1 to 200 cells a side</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must not be below the lowest allowed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must not be above the highest allowed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No height or depth is offered.</source>
+        <translation>Keine Höhe oder Tiefe wird angeboten.</translation>
+    </message>
+    <message>
+        <source>The modelled loss does not reach {} up to {}.</source>
+        <translation>Der berechnete Verlust erreicht {} bis {} nicht.</translation>
+    </message>
+    <message>
+        <source>The height is known to ± {}: more readings will not move it.</source>
+        <translation>Die Höhe ist auf ± {} bekannt: weitere Messwerte werden sie nicht verschieben.</translation>
+    </message>
+    <message>
+        <source>The height is known to ± {}; ± {} is wanted.</source>
+        <translation>Die Höhe ist auf ± {} bekannt; gewünscht ist ± {}.</translation>
+    </message>
+    <message>
+        <source>By the fit, {} ± {}</source>
+        <translation>Nach der Anpassung {} ± {}</translation>
+    </message>
+    <message>
+        <source>The spill limit&apos;s height as the fitted model has it.</source>
+        <translation>Die Höhe der Verlustgrenze, wie das angepasste Modell sie hat.</translation>
+    </message>
+    <message>
+        <source>Reading {} at {} deep tells most</source>
+        <translation>{} in {} Tiefe zu messen sagt am meisten</translation>
+    </message>
+    <message>
+        <source>It would bring the height to ± {}.</source>
+        <translation>Das brächte die Höhe auf ± {}.</translation>
+    </message>
+    <message>
+        <source>silent</source>
+        <translation>keine Aussage</translation>
+    </message>
+    <message>
+        <source>The peak of {} stays under {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The peak of {} breaks the ceiling of {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The bottom gets {} or more.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The bottom gets {} where {} is asked.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No level up to 100 % brings any point into the band.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} % puts {} of the points into {}; 5 % less leaves {}, 5 % more {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Anything from {} to {} % does about as well.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No channel has been read by itself.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} at {} %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No mix of the channels brings any point into the band.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: {} of the points in the band; all equally dimmed reach {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No mix keeps ceiling and floor.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} gets {} ({} at {} % for itself)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>At {} %: {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Costs {} of the light</source>
+        <translation>Kostet {} des Lichts</translation>
+    </message>
+    <message>
+        <source>Gains {} of the light</source>
+        <translation>Bringt {} des Lichts</translation>
+    </message>
+    <message>
+        <source>{} off the peak</source>
+        <translation>{} weniger in der Spitze</translation>
+    </message>
+    <message>
+        <source>{} onto the peak</source>
+        <translation>{} mehr in der Spitze</translation>
+    </message>
+    <message>
+        <source>the edge loses {}</source>
+        <translation>der Rand verliert {}</translation>
+    </message>
+    <message>
+        <source>the edge gains {}</source>
+        <translation>der Rand gewinnt {}</translation>
+    </message>
+    <message>
+        <source>Raising from {} to {}</source>
+        <translation>Anheben von {} auf {}</translation>
+    </message>
+    <message>
+        <source>Lowering from {} to {}</source>
+        <translation>Absenken von {} auf {}</translation>
+    </message>
+    <message>
+        <source>The maker says {}</source>
+        <translation>Der Hersteller sagt {}</translation>
+    </message>
+    <message>
+        <source>This school agrees within its doubt.</source>
+        <translation>Diese Schule stimmt im Rahmen ihrer Unsicherheit zu.</translation>
+    </message>
+    <message>
+        <source>This school hangs it higher.</source>
+        <translation>Diese Schule hängt höher.</translation>
+    </message>
+    <message>
+        <source>This school hangs it lower.</source>
+        <translation>Diese Schule hängt niedriger.</translation>
+    </message>
+    <message>
+        <source>Sure to {}</source>
+        <translation>Sicher auf {}</translation>
+    </message>
+    <message>
+        <source>At least {}</source>
+        <translation>Mindestens {}</translation>
+    </message>
+    <message>
+        <source>Placing and ripple make up the doubt; the meter&apos;s own calibration cancels.</source>
+        <translation>Platzierung und Wellen machen die Unsicherheit aus; die Kalibrierung des Messgeräts hebt sich auf.</translation>
+    </message>
+    <message numerus="yes">
+        <source>{} readings came without their swing: 2 % was assumed.</source>
+        <translation>
+            <numerusform>{} Messwert kam ohne seine Schwankung: 2 % wurden angenommen.</numerusform>
+            <numerusform>{} Messwerte kamen ohne ihre Schwankung: 2 % wurden angenommen.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>No height can be named yet</source>
+        <translation>Noch lässt sich keine Höhe nennen</translation>
+    </message>
+    <message>
+        <source>Hang it {} over the water</source>
+        <translation>{} über dem Wasser aufhängen</translation>
+    </message>
+    <message>
+        <source>Evidence with a hole</source>
+        <translation>Belege mit einer Lücke</translation>
+    </message>
+    <message>
+        <source>Read higher</source>
+        <translation>Höher messen</translation>
+    </message>
+    <message>
+        <source>The limit was not reached, so the answer may lie above.</source>
+        <translation>Die Grenze wurde nicht erreicht, die Antwort kann also darüber liegen.</translation>
+    </message>
+    <message>
+        <source>The flattest field needs complete grids with rings at three heights or more.</source>
+        <translation>Das ebenste Feld braucht vollständige Raster mit Ringen in drei oder mehr Höhen.</translation>
+    </message>
+    <message>
+        <source>centre and edge {} apart</source>
+        <translation>Mitte und Rand {} auseinander</translation>
+    </message>
+    <message>
+        <source>At {} centre and edge are {} apart over all depths, the least of {} heights.</source>
+        <translation>Bei {0} liegen Mitte und Rand über alle Tiefen {1} auseinander, am wenigsten von {2} Höhen.</translation>
+    </message>
+    <message>
+        <source>At {}, the lowest read, centre and edge are {} apart, the least of all: the flattest field may lie beyond.</source>
+        <translation>Bei {}, der niedrigsten gemessenen Höhe, liegen Mitte und Rand {} auseinander, am wenigsten von allen: das ebenste Feld kann darunter liegen.</translation>
+    </message>
+    <message>
+        <source>At {}, the highest read, centre and edge are {} apart, the least of all: the flattest field may lie beyond.</source>
+        <translation>Bei {}, der höchsten gemessenen Höhe, liegen Mitte und Rand {} auseinander, am wenigsten von allen: das ebenste Feld kann darüber liegen.</translation>
+    </message>
+    <message>
+        <source>Band fill needs complete planes at one height or more.</source>
+        <translation>Die Bandfüllung braucht vollständige Ebenen in mindestens einer Höhe.</translation>
+    </message>
+    <message>
+        <source>{} in band at {}</source>
+        <translation>{} im Band bei {}</translation>
+    </message>
+    <message>
+        <source>No point reaches {} at any height, however dimmed.</source>
+        <translation>Kein Punkt erreicht {} in irgendeiner Höhe, wie weit auch gedimmt.</translation>
+    </message>
+    <message>
+        <source>At {} and {} output {} of all points lie in {}, more than at any other height.</source>
+        <translation>Bei {} und {} Leistung liegen {} aller Punkte in {}, mehr als in jeder anderen Höhe.</translation>
+    </message>
+    <message>
+        <source>The peak cap needs complete planes at one height or more.</source>
+        <translation>Der Spitzendeckel braucht vollständige Ebenen in mindestens einer Höhe.</translation>
+    </message>
+    <message>
+        <source>peak {}</source>
+        <translation>Spitze {}</translation>
+    </message>
+    <message>
+        <source>Even at {}, the highest read, the peak is {}, above {}: hang it higher or dim it.</source>
+        <translation>Selbst bei {}, der höchsten gemessenen Höhe, ist die Spitze {}, über {}: höher hängen oder dimmen.</translation>
+    </message>
+    <message>
+        <source>At {} the peak is {}, within {}, already at the lowest height read.</source>
+        <translation>Bei {} ist die Spitze {}, innerhalb von {}, schon in der niedrigsten gemessenen Höhe.</translation>
+    </message>
+    <message>
+        <source>At {} the peak is {}, within {}; at {} it was {}.</source>
+        <translation>Bei {} ist die Spitze {}, innerhalb von {}; bei {} war sie {}.</translation>
+    </message>
+    <message>
+        <source>{} lost</source>
+        <translation>{} verloren</translation>
+    </message>
+    <message>
+        <source>The maker&apos;s claim is not described.</source>
+        <translation>Die Angabe des Herstellers ist nicht beschrieben.</translation>
+    </message>
+    <message>
+        <source>Above {} more light is lost than the spill limit allows.</source>
+        <translation>Über {} geht mehr Licht verloren, als die Verlustgrenze erlaubt.</translation>
+    </message>
+    <message>
+        <source>Below {} the peak is above the ceiling.</source>
+        <translation>Unter {} liegt die Spitze über der Obergrenze.</translation>
+    </message>
+    <message>
+        <source>The peak is above the ceiling at every height read.</source>
+        <translation>Die Spitze liegt in jeder gemessenen Höhe über der Obergrenze.</translation>
+    </message>
+    <message>
+        <source>spills too much</source>
+        <translation>verliert zu viel</translation>
+    </message>
+    <message>
+        <source>too bright</source>
+        <translation>zu hell</translation>
+    </message>
+    <message>
+        <source>holds</source>
+        <translation>gehalten</translation>
+    </message>
+    <message>
+        <source>Nothing was read within the maker&apos;s {}.</source>
+        <translation>Innerhalb der {} des Herstellers wurde nichts gemessen.</translation>
+    </message>
+    <message>
+        <source>The maker&apos;s {} holds against the spill limit and the peak cap.</source>
+        <translation>Die {} des Herstellers bestehen gegen Verlustgrenze und Spitzendeckel.</translation>
+    </message>
+    <message>
+        <source>The maker says {}.</source>
+        <translation>Der Hersteller sagt {}.</translation>
+    </message>
+    <message>
+        <source>not computed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>spill limit</source>
+        <translation>Verlustgrenze</translation>
+    </message>
+    <message>
+        <source>flattest</source>
+        <translation>am ebensten</translation>
+    </message>
+    <message>
+        <source>band fill</source>
+        <translation>Bandfüllung</translation>
+    </message>
+    <message>
+        <source>peak cap</source>
+        <translation>Spitzendeckel</translation>
+    </message>
+    <message>
+        <source>maker&apos;s range</source>
+        <translation>Herstellerbereich</translation>
+    </message>
+    <message>
+        <source>{} {}</source>
+        <translation>{} {}</translation>
+    </message>
+    <message>
+        <source>No other school agrees</source>
+        <translation>Keine andere Schule stimmt zu</translation>
+    </message>
+    <message>
+        <source>{} agrees</source>
+        <translation>{} stimmt zu</translation>
+    </message>
+    <message>
+        <source>{} agree</source>
+        <translation>{} stimmen zu</translation>
+    </message>
+    <message>
+        <source>Elsewhere: {}.</source>
+        <translation>Anders: {}.</translation>
+    </message>
+    <message>
+        <source>Silent: {}.</source>
+        <translation>Ohne Aussage: {}.</translation>
+    </message>
+    <message>
+        <source>All that speak lie within its doubt.</source>
+        <translation>Alle, die etwas sagen, liegen innerhalb ihrer Unsicherheit.</translation>
+    </message>
+    <message>
+        <source>of {} does not fit: the bodies would overlap, cross a brace or reach beyond the room there is</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>cancelled</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>one fixture in the middle</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the outermost {} apart, each moved by itself,</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the outermost {} apart, {} outward of equal division,</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>With {} the outer ring has {} of the centre&apos;s {}, {} under water.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No spacing reaches {} within the room there is; the best is {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>One fixture has no seam.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>With {} the light between neighbours differs by {} from that under them.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No point reaches the band at any spacing, however dimmed.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>With {} at {} % output {} of the points lie in {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>With {} at {} % output {} of the volume lies in {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ceiling and floor cannot both be kept.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>There are no readings to judge by.</source>
+        <translation>Es gibt keine Messwerte, nach denen geurteilt werden könnte.</translation>
+    </message>
+    <message>
+        <source>The readings at {} carry no light.</source>
+        <translation>Die Messwerte bei {} enthalten kein Licht.</translation>
+    </message>
+    <message>
+        <source>Nothing was read {} under water at {}: left out.</source>
+        <translation>{0} unter Wasser wurde bei {1} nichts gemessen: ausgelassen.</translation>
+    </message>
+    <message>
+        <source>Measured more than once at {}: the latest run counts.</source>
+        <translation>Bei {} mehrmals gemessen: die letzte Reihe zählt.</translation>
+    </message>
+    <message>
+        <source>The points at {} are not those read at {}, so their means cannot be compared: left out.</source>
+        <translation>Die Punkte bei {} sind nicht die bei {} gemessenen, ihre Mittel sind also nicht vergleichbar: ausgelassen.</translation>
+    </message>
+    <message>
+        <source>A sweep needs the same points at two heights or more, {} under water; there is none.</source>
+        <translation>Eine Höhenreihe braucht dieselben Punkte in zwei oder mehr Höhen, {} unter Wasser; es gibt keine.</translation>
+    </message>
+    <message>
+        <source>A sweep needs the same points at two heights or more, {} under water; there is one, at {}.</source>
+        <translation>Eine Höhenreihe braucht dieselben Punkte in zwei oder mehr Höhen, {} unter Wasser; es gibt eine, bei {}.</translation>
+    </message>
+    <message>
+        <source>The mean rises by {} from {} to {}, which raising a fixture cannot do: one of the two was not what it says. Read both again.</source>
+        <translation>Das Mittel steigt um {} von {} auf {}; höheres Hängen kann das nicht bewirken: eine der beiden Angaben stimmt nicht. Beide neu messen.</translation>
+    </message>
+    <message>
+        <source>At {}, the highest read, {} of the light at {} is lost: the limit of {} is not reached. Read higher.</source>
+        <translation>Bei {}, der höchsten gemessenen Höhe, sind {} des Lichts von {} verloren: die Grenze von {} ist nicht erreicht. Höher messen.</translation>
+    </message>
+    <message>
+        <source>Already the first step up, to {}, loses {} of the grid mean {} under water.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} loses {} of what {} gives {} under water; the next step, {}, loses {}.</source>
+        <translation>{0} verliert {1} dessen, was {2} gibt, {3} unter Wasser; der nächste Schritt, {4}, verliert {5}.</translation>
+    </message>
+    <message>
+        <source>The limit of {} is met at {}.</source>
+        <translation>Die Grenze von {} ist bei {} erreicht.</translation>
+    </message>
+    <message>
+        <source>The limit is met somewhere between {} and {}, a gap in the sweep: read a height in between.</source>
+        <translation>Die Grenze liegt irgendwo zwischen {} und {}, einer Lücke der Reihe: eine Höhe dazwischen messen.</translation>
+    </message>
+    <message>
+        <source>must lie between 0 and 1, is {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be 0 mm or more, is {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be 0 or more, is {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not compared</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the work was not done</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>an unforeseen fault stopped the work: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>an unforeseen fault stopped the work</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be a number</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be a list</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must hold numbers only</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be an object</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; is not half_angle, cosine_power, table or lm63</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is not a Glumet bench description</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>was written by a newer Glumet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is not JSON</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>out of memory</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a quotation mark is opened or closed in the wrong place</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is larger than 64 MiB, which no table of readings is</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is not UTF-8 text; save it as CSV in UTF-8</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>does not ascend</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is empty</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; is not described in the file</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>names a cell that is not in it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is above its greatest value</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is below its least value</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is not a list</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; is not known</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is too large</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the file ends before {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; stands where {} should</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} must be a whole number from {} to {}, is {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the file is empty</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>revision &quot;{}&quot; is not read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>this is not an LM-63-2002 or LM-63-2019 file</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} is not read, only TILT=NONE</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a keyword in square brackets or TILT= is expected</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the file ends before TILT=</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the number of lamps</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the lumens per lamp</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the candela multiplier</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the number of vertical angles</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the number of horizontal angles</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the photometric type</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>photometric type {} is not read, only type C</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the unit of length</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the width of the opening</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the length of the opening</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the height of the opening</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the ballast factor</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the file generation type</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the input watts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the multiplier must be above 0</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}s must ascend</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the luminaire shines upward only: there is no light for a tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>vertical angles {}…{} are not those of type C</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>horizontal angles {}…{} are not those of a symmetry of type C</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a vertical angle</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a horizontal angle</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a candela value</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>candela values must be 0 or more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the file carries no light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>below the horizontal: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the file has {} bytes, at most {} are read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the file is binary, not LM-63 text</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is not a list of methods</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is not understood</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>need a share of 0 or more each</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>needs values of 0 or more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>has the wrong size</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is not a Glumet light model</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>has another number of intervals</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>knows only &quot;model&quot;</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is not part of a tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>times emitter_rows must lie between 1 and 4000</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>value {} is empty</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>value {}, &quot;{}&quot;, is not a number</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>value {} is negative</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>holds no block of numbers</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>has {} values, the line above has {}</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>the mounting height is missing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the mounting height must be above 0</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the distance between the points is missing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the depth is missing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the run needs a name</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the fixture needs a name</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; is not a number</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} is above {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be above {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} is below {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is not a whole number</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is above ppfd</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is below ppfd</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>column {} stands twice</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>column {} is missing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>has {} fields, the header has {}</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>must be a finite number</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be true or false</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be a text</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be a whole number from 1 to {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; is not glass, acrylic or opaque</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>needs one emitter or more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no channel is named &quot;{}&quot;</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must lie within the water, 0…{}, is {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>needs one depth or more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>holds more than {} depths</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>needs one point or more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>asks for more than {} points</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be a pair [x, y]</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>lies outside the tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must lie between 1 and 247</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must lie between 0 and 65535</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be a number other than 0</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>needs a file</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>needs a serial port</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>needs a host</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must lie between 300 and 4000000</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must lie between 1 and 65535</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must lie between 20 and 60000 ms</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a spectrum comes in lines, not in registers</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>needs its first wavelength and step</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is not a list of instruments</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>instrument {} is not understood</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>needs a first wavelength of 200 to 1100 nm and a step above 0</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must lie between 1 and 99</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>cannot be understood: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>needs a group in parentheses for the value</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>could not be stored: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>cannot be read: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is damaged: a reading belongs to no run</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>cannot be written: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the folder cannot be made</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>there is no such configuration in the project</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>has no reading to publish</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The spill limit&apos;s height; more readings will hardly move it.</source>
+        <translation>Die Höhe der Verlustgrenze; weitere Messwerte werden sie kaum verschieben.</translation>
+    </message>
+    <message>
+        <source> and </source>
+        <translation> und </translation>
+    </message>
+    <message>
+        <source>clear glass</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>acrylic</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>covered (reflects {})</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>all {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>left {}, right {}, front {}, back {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>dry</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>sea water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>fresh water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}, moving</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}, pumps off</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>immersion factor not applied</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>immersion ×{} applied by the meter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>immersion ×{} applied by Glumet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>immersion ×{} applied by Glumet to {} of {} readings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} W at the wall of {} W rated</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} W at the wall</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>School</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Best at</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Beside it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>spill limit, at most {} lost</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Judged</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} under water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Limit met at</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>95 % sure</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Maker says</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>cannot speak</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Other schools</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>dissent</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Dissent</source>
+        <translation type="unfinished">Abweichende Meinung</translation>
+    </message>
+    <message>
+        <source>Mean there</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} µmol·m⁻²·s⁻¹, peak {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>In {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} of {} points</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Delivered</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} µmol/s, {} µmol/J</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} µmol/s</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Meter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}, {}; {}; calibration ± {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>kind not stated</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not recorded</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Draw</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Warm-up</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} min</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Dark reading</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Repeats</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Readings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>means of settled readings, {} in all; table gives spread over the points</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not described</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}, {} × {}, {} deep; walls {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}; bare bench tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}; living tank, an impression and no benchmark</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} points read twice agree to {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}; drift {} ± {} % an hour</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Sure to</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>± {} for one reading in absolute terms (k = 1)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>At {}, overruled: {} Reason given: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Checks</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>none recorded before the first reading</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} recorded before the first readings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>At {}: {}. {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Some readings come from the practice meter: they are simulated, not measured.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Mains over water: residual-current protection, drip loops, and a second tether for any housing that carries mains voltage. Local electrical code and a licensed electrician have the last word.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A hanging load asks for anchors rated well above it; nobody stands or reaches under it while it is moved. Glass edges and braces carry no loads.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Never look into bright blue, violet or ultraviolet emitters; wear eye protection while they are on. Housings get hot.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Livestock: begin dim and raise over weeks, whatever the figures say.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A rating is 0 kg or more.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The fixture&apos;s mass is not described: weigh it and say it in Bench.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} kg hang, the anchors are rated for {} kg: {} times, {} are asked.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Stop: stronger anchors first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Stop: hang a second tether that bears it alone.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Stop: nobody stays under it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A second tether is on, nobody is under it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Eyewear at hand for violet and ultraviolet, plugs and hands dry, residual-current protection in the circuit.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Stop: no eyewear. Violet and ultraviolet harm before they dazzle.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Stop: a plug or a hand is wet. Dry them, and lay a drip loop.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Stop: no residual-current protection. Local electrical code and a licensed electrician have the last word.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>hanging</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>eyes and hands</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The fit still moved after {} rounds: its figures may move further.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Half way between two lamps there is {} where {} is under them.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Smooth seam would not leave it: {} apart there.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No spacing of so many avoids it: more lamps, or higher.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>Described</name>
+    <message>
+        <source>name</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>length</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>width</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>water depth</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>maker</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>kind</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>cluster, bar, panel …</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>rated power, W</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>mass, kg</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>maker&apos;s coverage</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>QObject</name>
+    <message>
+        <source>Section of the array</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>to scale, %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>judged at</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>mean</source>
+        <translation type="unfinished">Mittel</translation>
+    </message>
+    <message>
+        <source>in band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>All channels on, then each alone: what the power meter says.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Probe still under the lamp; wait until the output no longer moves.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fixture off, room as it will be: what the meter still reads.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Pumps off for bench runs, or on throughout: what it is now.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Bubble level on the probe: degrees off.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Tape from the emitters to the water, not to the rim.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What the meter&apos;s display says, so that the factor is used once.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Clear noon sun, about 2000, or another meter side by side.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 at %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What the anchors of all that hang are rated for together; five times the load.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Eyewear, dry plugs and hands, residual-current protection: as it is now.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet</name>
+    <message>
+        <source>1 is enough</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 are enough</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 reach %2 in the band, %3 asked; enter on its row in “how many” hangs them.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No number is enough</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Up to %1 were tried; the best share is %2 where %3 is asked.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A day of it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1–%2 for %3 h is %4–%5 mol·m⁻²·d⁻¹; speaking: %6.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 agrees</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 differs</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The run at %1 does not fit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 of its %2 readings are off by more than four standard errors: its draw, mode or height was not what it says.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 readings do not fit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The worst reads %1 where %2 is expected; they do not count.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 µmol/s from %2 W cannot be: a unit seems off by a factor of %3. Mend the readings or the rating; nothing is recommended from them.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The readings do not fit the fixture and tank as described (reduced chi-square %1): nothing is recommended from them. Look at Field, difference.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No array yet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>edge share</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>smooth seam</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>band fill</source>
+        <translation type="unfinished">Bandfüllung</translation>
+    </message>
+    <message>
+        <source>By %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Two goals</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Channel by channel</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fitted to %1 readings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>They lie %1 off it; it emits %2 ± %3 µmol/s.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Cannot be told</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Give a PPFD in µmol·m⁻²·s⁻¹, or nothing.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>goal, to begin with</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>as edited below</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>read by</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>narrow band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>broad range</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>sand-bed floor</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>gradient, bright on top</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>target band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Give the band as low–high, such as 150–300.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>ceiling</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>floor at the bottom</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>depth zone</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Give the zone as depths from–to, such as 0–20 cm, or nothing.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>all of it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>photoperiod</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 h, DLI %2–%3</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Give the photoperiod in hours, 0 to 24.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>keep it as</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A ready goal has that name.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a name keeps it as yours</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Point sheets</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The field at the recommended height, one map per depth</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The bench in side view, to scale</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What raising costs</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Centre, mean and outer ring</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>height, %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>depth, %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>points</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>mean</source>
+        <translation type="unfinished">Mittel</translation>
+    </message>
+    <message>
+        <source>min</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>max</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>CV</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>min/mean</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>max/mean</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>rings, outer to centre</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>in band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Hang it this high over the water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The field</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Why this height</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What each school says</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Every plane, PPFD in µmol·m⁻²·s⁻¹</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Method and conditions</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Doubts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Cautions</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>fixture above water, %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>loss of the grid mean, %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>limit %1</source>
+        <translation type="unfinished">Grenze %1</translation>
+    </message>
+    <message>
+        <source>loss</source>
+        <translation type="unfinished">Verlust</translation>
+    </message>
+    <message>
+        <source>µmol·m⁻²·s⁻¹</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>centre</source>
+        <translation type="unfinished">Mitte</translation>
+    </message>
+    <message>
+        <source>outer</source>
+        <translation type="unfinished">außen</translation>
+    </message>
+    <message>
+        <source>%1 under water, mean %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A trough between the lamps</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A hump between the lamps</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The goal in full</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::Announcer</name>
+    <message>
+        <source>%1. Plane complete.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1. Next, %2.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1. Back to the reference, %2.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1. Once more, %2.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Tones on.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Tones off.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The next point is spoken.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Speech off.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::ArrayForm</name>
+    <message>
+        <source>tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>fixtures</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>1 to 12 fixtures may hang.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>row</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>lengthwise</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>lengthwise, turned</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>crosswise</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>crosswise, turned</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>inner ones</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>stay</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>spread evenly</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>moves</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>both alike</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>each alone</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>height</source>
+        <translation type="unfinished">Höhe</translation>
+    </message>
+    <message>
+        <source>The height must be a length above 1 cm.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>That is outside the heights allowed.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>heights</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Give the heights as low–high, such as 12–40 cm.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>any</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>canopy</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 × %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Give the canopy as length × width, such as 110 × 50 cm.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>braces</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>hang over</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>keep clear</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>edge share</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>70, 75 or 80 % are usual.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>enough is</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A share is 1 to 100 %.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>judged on</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>three depths</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>all the volume</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>second goal</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>level</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A level is 1 to 100 %.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>beside</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>at the</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>front</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>back</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>left</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>right</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>nothing</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::ArrayPanes</name>
+    <message>
+        <source>agrees</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>another shape</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 too high</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 too low</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 right</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 left</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 back</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 to the front</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>level %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>fixture %1 %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Centre and edge against the spacing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Share in the band against the level</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Evidence of the spacing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Numbers of fixtures tried</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Levels of the channels</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Measured arrays beside their prediction</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>what is asked</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>spacing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>step by step</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>brightness</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>how many</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>channels</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>measured</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>centre</source>
+        <translation type="unfinished">Mitte</translation>
+    </message>
+    <message>
+        <source>outer ring</source>
+        <translation type="unfinished">Außenring</translation>
+    </message>
+    <message>
+        <source>outermost moved outward of equal division, %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>outward</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>apart</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>share</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>seam</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>in band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>level</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>level of all, %: share in the band, %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>At %1 %2 of what is judged lies in %3–%4. 5 % less: %5. 5 % more: %6.
+Best at %7: %8; %9 do about as well.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1–%2 %</source>
+        <translation type="unfinished">%1 % {1–%2 ?}</translation>
+    </message>
+    <message>
+        <source>long, turned</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>cross, turned</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>lengthwise</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>crosswise</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>fixtures</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>row</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>limits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>reaches %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>kept</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>broken</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>yes</source>
+        <translation type="unfinished">ja</translation>
+    </message>
+    <message>
+        <source>no</source>
+        <translation type="unfinished">nein</translation>
+    </message>
+    <message>
+        <source>channel</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>run</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>height</source>
+        <translation type="unfinished">Höhe</translation>
+    </message>
+    <message>
+        <source>mean off</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>within 2 errors</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>verdict</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::ArrayStage</name>
+    <message>
+        <source>Array</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>←, →</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Array: the chosen fixture along the row</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>↑, ↓</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Array: all fixtures up or down</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>1–9</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Array: choose a fixture</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>S, P</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Array: next school, next pane</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>How many, how far apart, how bright</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Moved by hand. It snaps to the schools&apos; positions.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Measure one fixture first: two planes or more.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No model: %1.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Describe a tank in Bench first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No model yet.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 × %2 over %3</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Centres %1 %2, %3 up, %4 output: %5 of what is judged in %6–%7; half way down mean %8, %9</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 to %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fitting the fixture to its readings … %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Judging … %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::ArrayView</name>
+    <message>
+        <source>Fixtures over the tank, from above</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fixtures over the tank, from the side</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Arrow keys left and right move the chosen fixture, up and down raise and lower all, a digit chooses one.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::BenchStage</name>
+    <message>
+        <source>Bench</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>New run…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+R</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Remove the chosen run</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>New fixture</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Beam from a photometric file…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>New tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>New meter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>New accessory…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Runs of this configuration</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Remove</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Runs</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>new</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fixture</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fixture shown</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>maker&apos;s height</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Give the maker&apos;s height as a range, such as 13–18.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>13–18</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>channels</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Tank shown</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>left wall</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>right wall</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>front wall</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>back wall</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>in the way</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>brace 28–32 × 0–60</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>use</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>bare bench tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>living tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Meter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>immersion ×</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>An immersion factor lies between 0.5 and 2; about 1.1 is usual.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>applied by</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>nobody</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the meter&apos;s own mode</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Glumet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>calibrated</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>year-month-day</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>That is a percentage from 0 to 50; 5 % is usual.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>calibration ±</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>5 %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>cosine error</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>up to 60° off, if stated</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>response</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>400: 0.8, 450: 0.9, 550: 1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>twin reading…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Corrections</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>in use</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 × %2 ± %3</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>any</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Factors come from a twin reading; empty this field to stop using them.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>title</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>settled within</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A reading settles within 0.1 to 20 %; 2 % is usual.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>check point every</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 readings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A number of readings from 2 to 1000, or nothing for no check points.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>never</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Describe the meter first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Readings of %1 are corrected from now on; raw values stay beside them.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>New fixture %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>New tank %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>New meter %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>New accessory</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Name, such as &quot;frost diffuser&quot;</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Open or make a project first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>run %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Run planned; Measure shows its first point.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 removed; Ctrl+Z brings it back.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>height</source>
+        <translation type="unfinished">Höhe</translation>
+    </message>
+    <message>
+        <source>planes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>draw, W</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>dark</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>warm-up</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 min</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>half at %1°</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>cosine to the power %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>table of %1 angles</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Give the emitters as columns × rows, such as 4 × 3.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Give the distance between emitters along and across, such as 2.8 × 2.8 cm.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Give the angle from the axis at which the light has fallen to half, 1 to 89°; half of the maker&apos;s full beam angle.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a photon flux above 0 µmol/s.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>emitters</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 × %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>columns × rows</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>their spacing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>size of each</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Each emitter shines from a patch of 0 to %1.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>beam</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>angle to half, or a file</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Angle from the axis at which the light has fallen to half. A photometric file (LM-63) can be dropped on the window instead.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>flux, µmol/s</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>if it is stated</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Beam from a photometric file</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Photometric files (*.ies *.IES);;All files (*)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 cannot be read: %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Make a fixture first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1: %2.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 has the beam of %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>; its planes differ by up to %1 and were averaged</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>More of the fixture</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>How far the meter is to be believed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What it is judged for</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>How it is read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Walls by name, what is in the way, what it is for</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::ChannelRows</name>
+    <message>
+        <source>&quot;%1&quot; is not a channel of this fixture and its level, such as %2 50.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>deep red</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>share of light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>of the watts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>unknown</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, share of light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, share of the watts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>levels are not known</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>preset %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Levels of the preset %1, %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a share from 0 to 100 %.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::CheckRow</name>
+    <message>
+        <source>record</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>overrule…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>should read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>what it should read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Overrule this check</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Why is it sound to go on? The reason is published with the review.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>all together</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>still</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>moving</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>air mode</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>water mode</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>noon sun</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>twin meter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not made</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>passed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>failed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source> Overruled: %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>PPFD</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1: type a value first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a number.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A failed check is overruled only with a reason.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Overruled; the reason is published.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>second tether on</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no second tether</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>somebody below</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>all as it should be</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no eyewear</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>something is wet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no protection</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::CommandList</name>
+    <message>
+        <source>All commands</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What do you want to do?</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Search commands</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::CommissionPage</name>
+    <message>
+        <source>Dry hands at the plug, residual-current protection, no looking into the emitters, nobody under the load while it is moved.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Plan a run first; its checks are made here.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 at %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::ConnectedMeter</name>
+    <message>
+        <source>%1 is silent; trying again (%2)</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::FieldStage</name>
+    <message>
+        <source>Field</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>D, X, C</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Field: doubtful, excluded, contours</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>M</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Field: readings, model, difference, depths in band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>contours</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>readings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>model</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>difference, %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>depths in band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What was read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The field by the model: fitted to the readings, or as the fixture is described until it is</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>How far the readings lie above or below the model</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Between which depths each column lies in the band, by the model</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Cross-section</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>All planes: heights across, depths down</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>There is no run.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No model: %1.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No plane chosen</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Plane %1 under water, lamp at %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>mean %1   peak %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>read: mean %1   peak %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not read yet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Readings appear here: measure them, or import a file (Ctrl+I).</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>all</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1–%2</source>
+        <translation type="unfinished">%1–%2</translation>
+    </message>
+    <message>
+        <source>contours every %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A cross-section needs every cell of the grid.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Through %1: row (line) and column (dashed), %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Through %1: row, column (dashed), model (thin), %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>column</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>row</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Point at a cell, or walk with the arrow keys.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1  %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, swing %1–%2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, ± %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>   %1 | %2 %3</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>   model %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::FindingsPanel</name>
+    <message>
+        <source>Findings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Next</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::FitReport</name>
+    <message>
+        <source>Parameters of the fit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Readings the fit distrusts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 readings lie %2 off the fit; reduced chi-square %3. Painted walls reflect %4.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>flux</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>height</source>
+        <translation type="unfinished">Höhe</translation>
+    </message>
+    <message>
+        <source>along</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>across</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>walls</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>lamp %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>output %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>found</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>before</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 ± %2 %3</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>± %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>any</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Every reading is trusted</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 distrusted, the worst first</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>lamp | deep</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>fit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>errors</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 | %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::FixtureDrawing</name>
+    <message>
+        <source>The fixture in plan</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not stated</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>emitters</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>apart</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>each wide</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::FormColumn</name>
+    <message>
+        <source>&quot;%1&quot; is not a length of %2 or more.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a length above %2.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a number above %2 (%3).</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a number of %2 or more (%3).</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It needs a value: %1.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::HeightStage</name>
+    <message>
+        <source>Height</source>
+        <translation>Höhe</translation>
+    </message>
+    <message>
+        <source>How high to hang it</source>
+        <translation>Wie hoch aufhängen</translation>
+    </message>
+    <message>
+        <source>Evidence of the spill limit</source>
+        <translation>Belege der Verlustgrenze</translation>
+    </message>
+    <message>
+        <source>Dissent</source>
+        <translation>Abweichende Meinung</translation>
+    </message>
+    <message>
+        <source>Your dissent in words, published beside the schools</source>
+        <translation>Ihre abweichende Meinung in Worten, neben den Schulen veröffentlicht</translation>
+    </message>
+    <message>
+        <source>Recommended height</source>
+        <translation>Empfohlene Höhe</translation>
+    </message>
+    <message>
+        <source>Loss allowed</source>
+        <translation>Erlaubter Verlust</translation>
+    </message>
+    <message>
+        <source>%1 %</source>
+        <translation>%1 %</translation>
+    </message>
+    <message>
+        <source>At most %1 percent lost</source>
+        <translation>Höchstens %1 Prozent verloren</translation>
+    </message>
+    <message>
+        <source>Centre, mean and outer ring, µmol·m⁻²·s⁻¹</source>
+        <translation>Mitte, Mittel und Außenring, µmol·m⁻²·s⁻¹</translation>
+    </message>
+    <message>
+        <source>Loss against height</source>
+        <translation>Verlust über der Höhe</translation>
+    </message>
+    <message>
+        <source>Centre and outer ring against height</source>
+        <translation>Mitte und Außenring über der Höhe</translation>
+    </message>
+    <message>
+        <source>spill limit</source>
+        <translation>Verlustgrenze</translation>
+    </message>
+    <message>
+        <source>flattest</source>
+        <translation>am ebensten</translation>
+    </message>
+    <message>
+        <source>band fill</source>
+        <translation>Bandfüllung</translation>
+    </message>
+    <message>
+        <source>peak cap</source>
+        <translation>Spitzendeckel</translation>
+    </message>
+    <message>
+        <source>maker&apos;s range</source>
+        <translation>Herstellerbereich</translation>
+    </message>
+    <message>
+        <source>judged %1 under water</source>
+        <translation>beurteilt %1 unter Wasser</translation>
+    </message>
+    <message>
+        <source>met at %1</source>
+        <translation>erreicht bei %1</translation>
+    </message>
+    <message>
+        <source>best at %1</source>
+        <translation>am besten bei %1</translation>
+    </message>
+    <message>
+        <source>sure to %1</source>
+        <translation>sicher auf %1</translation>
+    </message>
+    <message>
+        <source>%1</source>
+        <translation>%1</translation>
+    </message>
+    <message>
+        <source>Measure one plane at two heights or more.</source>
+        <translation>Messen Sie eine Ebene in zwei oder mehr Höhen.</translation>
+    </message>
+    <message>
+        <source>Loss of the grid mean, %</source>
+        <translation>Verlust des Rastermittels, %</translation>
+    </message>
+    <message>
+        <source>Centre and edge apart, %</source>
+        <translation>Abstand von Mitte und Rand, %</translation>
+    </message>
+    <message>
+        <source>Points in the band at the best level, %</source>
+        <translation>Punkte im Band bei bester Stufe, %</translation>
+    </message>
+    <message>
+        <source>Peak, µmol·m⁻²·s⁻¹</source>
+        <translation>Spitze, µmol·m⁻²·s⁻¹</translation>
+    </message>
+    <message>
+        <source>Within the maker&apos;s range: 1 holds</source>
+        <translation>Im Herstellerbereich: 1 heißt gehalten</translation>
+    </message>
+    <message>
+        <source>by the fit %1</source>
+        <translation>nach der Anpassung %1</translation>
+    </message>
+    <message>
+        <source>by the fit: silent</source>
+        <translation>nach der Anpassung: keine Aussage</translation>
+    </message>
+    <message>
+        <source>limit %1</source>
+        <translation>Grenze %1</translation>
+    </message>
+    <message>
+        <source>centre</source>
+        <translation>Mitte</translation>
+    </message>
+    <message>
+        <source>grid mean</source>
+        <translation>Rastermittel</translation>
+    </message>
+    <message>
+        <source>outer ring</source>
+        <translation>Außenring</translation>
+    </message>
+    <message>
+        <source>lamp above water, %1</source>
+        <translation>Leuchte über Wasser, %1</translation>
+    </message>
+    <message>
+        <source>height</source>
+        <translation>Höhe</translation>
+    </message>
+    <message>
+        <source>mean</source>
+        <translation>Mittel</translation>
+    </message>
+    <message>
+        <source>loss</source>
+        <translation>Verlust</translation>
+    </message>
+    <message>
+        <source>±</source>
+        <translation>±</translation>
+    </message>
+    <message>
+        <source>peak</source>
+        <translation>Spitze</translation>
+    </message>
+    <message>
+        <source>outer</source>
+        <translation>außen</translation>
+    </message>
+    <message>
+        <source>within</source>
+        <translation>gehalten</translation>
+    </message>
+    <message>
+        <source>yes</source>
+        <translation>ja</translation>
+    </message>
+    <message>
+        <source>no</source>
+        <translation>nein</translation>
+    </message>
+    <message>
+        <source>fitting … %1</source>
+        <translation>Anpassung läuft … %1</translation>
+    </message>
+</context>
+<context>
+    <name>glumet::ImportDialog</name>
+    <message>
+        <source>semicolons</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>tabs</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>spaces</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>commas</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Leave the bad rows out</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Import</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Import %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What %1 says</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Preview</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What cannot be taken</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Cancel</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>run</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>fixture</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>height, where not said</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>depth, where not said</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>between columns</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>between rows</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not described</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>top row is the back</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>top row is the front</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>order of rows</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>tank, fills the grid</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The file holds no reading.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Columns parted by %1, numbers with a decimal %2.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>comma</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>dot</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A sheet of %1 planes, %2 points. %3</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 readings in %2 runs of %3 fixtures. %4</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source> Kept as they are: %1 more columns.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>and %1 more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Import %1 readings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>line</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>title</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>height</source>
+        <translation type="unfinished">Höhe</translation>
+    </message>
+    <message>
+        <source>depth</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>columns × rows</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>?</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>x</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>y</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>PPFD</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>flag</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 readings imported</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, %1 were there already</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, %1 replace an earlier value</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::InstrumentDialog</name>
+    <message>
+        <source>Instrument %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Instruments</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Close</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Use this instrument</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>New</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Remove</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Look for instruments</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>light (PPFD)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>power at the wall</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>spectrum</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>W/m² per nm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>µmol/m²/s per nm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>serial line</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>TCP lines</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Modbus TCP</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Modbus RTU</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>log file that grows</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>recorded session</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>PPFD=([0-9.]+), instead of a column</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>MEAS?, if it must be asked</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source> ms</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>16 bit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>16 bit signed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>32 bit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>32 bit signed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>32 bit float</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>input register</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>low word first</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>name</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>measures</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>by</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>port, host or file</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>baud or TCP port</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>value in column</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>or by pattern</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>question</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>asked every</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>unit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>register</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>number</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>first wavelength, nm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>step, nm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>values are</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>times</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Test the connection</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Not connected</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What it sends</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Lines as they come</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 sends %2.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Nothing that can be read was heard.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Stop looking</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>End the test</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Live, %1 values</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Connecting</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1; %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::KeySheet</name>
+    <message>
+        <source>Keys</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Tab</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Next part of the window</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::LedgerLine</name>
+    <message>
+        <source>Live reading</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>all saved</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>saved %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Lengths in %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>paper</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Dim room or paper</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no live reading</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>connection lost</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Type readings in Measure</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>   %1 W</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>   %1 silent</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>swing %1–%2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>dim</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::LineMeter</name>
+    <message>
+        <source>%1 sent %2 lines that could not be read</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::LogFileSource</name>
+    <message>
+        <source>the file is gone</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::MainWindow</name>
+    <message>
+        <source>Project</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fixture and configuration</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>New project…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>New project</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Open a project…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Open a project</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+N</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+O</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Save a copy as…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+Shift+S</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Save a copy as</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Copied to %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Import readings…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+I</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Import readings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Tables, bench descriptions, photometric files (*.csv *.txt *.tsv *.json *.ies);;All files (*)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Export readings and bench…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+E</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Export to a folder</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Quit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+Q</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Go to %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+%1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Open or make a project first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Choose fixture and configuration</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+F</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Next height up</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+Up</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Next height down</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+Down</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Plane above</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>PgUp</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Plane below</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>PgDown</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Undo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Redo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+Shift+Z</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Instruments…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+L</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Disconnect the instruments</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Disconnected: readings are typed.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Practice meter on or off</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+M</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Lengths in centimetres</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Lengths in millimetres</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Lengths in inches</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fit the fixture to its readings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+J</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fitting …</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The fit is up to date.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Stop work in the background</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Dim room or paper</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+T</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>All commands</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+K</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Keys</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>F1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Glumet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 – Glumet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>There is no run yet.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Opened %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 cannot be read: %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 imported</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 cannot be written to.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 readings and the bench exported to %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Practice meter off: readings are typed.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Practice meter on: simulated and marked so; now and then the probe slips. Find it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Undone: %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Nothing to undo.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Done again: %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Nothing to do again.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>bench.glumet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 is connected; Instruments disconnects it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>copy.glumet</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::MatrixView</name>
+    <message>
+        <source>Test matrix</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::MeasureStage</name>
+    <message>
+        <source>Measure</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Space</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Measure: take the mean once settled; again: take it now</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>0–9, Enter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Measure: type a value and keep it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Backspace</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Measure: one point back</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>R</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Measure: read the last point again</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>G</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Measure: go to the first doubtful point</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>H</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Measure: hands free, or by hand</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Arrows</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Walk the grid</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>This sweep</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Probe at</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Live mean</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Typed value</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>How near to settled</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>space</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>take</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>0–9</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>type</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>back</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>one back</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>again</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>doubt</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>hands free</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Nothing to measure yet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Lamp at %1, plane %2 under water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Plan a run first</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Plan makes runs from a method: heights, depths and the grid.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Practice: %1 from the truth</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Plan a run, or import readings.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Kept last: %1 %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, swing %1–%2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, ± %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>free points: import them</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 of %2 points</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>done</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>arrows choose a
+point to read again</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the reference point
+once more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>read before,
+once more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 from left
+%2 from front</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>µmol·m⁻²·s⁻¹, kept</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a shadow left out</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>settled</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>time is up</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>taken when settled</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>settling</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>µmol·m⁻²·s⁻¹ ± %1, %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>µmol·m⁻²·s⁻¹</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>last %1 s, swing %2–%3</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no meter; digits type a value</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>waiting for the meter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>taken; move the probe to the next point, or press space there</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>moving; it goes on once the light is calm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>hands free: taken at ± %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>will be taken at ± %1; space again takes it now</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>settled when the mean is sure to %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>on</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>off</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>T tones %1, S speech %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No point of this plane is in doubt.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a number.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::MethodPage</name>
+    <message>
+        <source>forget this method</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Method</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Keep as my method…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>fixture</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>and after it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>meter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Matrix</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>heights</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>12, 15, 18 or 12–30 by 3</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>depths</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>grid</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A grid is columns × rows, 1 to 60 each, such as 6 × 6.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>or spots</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A spot is a name, then from left × from front: reef top 30 × 22.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>name x × y; name x × y</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>And for each of these</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>channel mixes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>accessory</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>none; frost diffuser</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>how many hang</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>1 to 20 fixtures may hang.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>outer two apart</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>by equal division</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>still, pumps off</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>moving</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>none: in air</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no other</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not recorded</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>All of it is planned already</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Nothing to plan yet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Add the runs</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 runs, %2 points</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>About %1 at your pace of %2 s a point.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>About %1 at a usual pace of %2 s a point; yours is taken once you have read some.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source> Between %1 and %2.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Add these %1 runs</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Open or make a project first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>All of it is planned already.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>plan: %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 runs planned; Ctrl+Z takes them back.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Keep as my method</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>My %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A ready method has that name already.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 is kept for every project.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::ModbusMeter</name>
+    <message>
+        <source>%1 left %2 questions without a value</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::PagePainter</name>
+    <message>
+        <source>Hang it this high over the water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No height can be named</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The field at %1, µmol·m⁻²·s⁻¹, front below. Bar at a cell&apos;s foot: under %2; at its head: over %3.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>height</source>
+        <translation type="unfinished">Höhe</translation>
+    </message>
+    <message>
+        <source>depth</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>n</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>mean</source>
+        <translation type="unfinished">Mittel</translation>
+    </message>
+    <message>
+        <source>min</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>max</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>CV</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 more planes in readings.csv</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 more doubts in review.html</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::PagePreview</name>
+    <message>
+        <source>The page as it will be published</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::PlanMap</name>
+    <message>
+        <source>Plan of the plane</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::PlanStage</name>
+    <message>
+        <source>Plan</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Go on where it stopped</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+G</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Plan: add runs from a method</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+P</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Plan: checks before the first reading</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+B</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Plan: checklist and point sheets on paper…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The plan</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>matrix</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>add runs</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>before the first reading</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A box is a mounting height, its shelves the depths, filled as far as they are read. ▲ counts doubts. Enter measures the chosen plane.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Checklist and point sheets…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>nothing planned yet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 of %2 points</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>All that is planned is read.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Plan a run first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Checklist and point sheets</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>PDF (*.pdf)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 pages written to %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::PlaneFigures</name>
+    <message>
+        <source>outer ring</source>
+        <translation type="unfinished">Außenring</translation>
+    </message>
+    <message>
+        <source>centre</source>
+        <translation type="unfinished">Mitte</translation>
+    </message>
+    <message>
+        <source>middle ring</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>ring %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Figures of the plane</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>in band %1–%2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 of %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>min / mean</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>max / mean %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>CV over the points</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 to %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 µmol/J</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>delivered, µmol/s</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::PlaneSheetView</name>
+    <message>
+        <source>All planes of this sweep</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::Project</name>
+    <message>
+        <source>tank %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>fixture %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>accessory %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>meter %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>run %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>check before the first reading</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the fixture is gone</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>method</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>reading %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the plane is gone</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>mark</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>removal of a run</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>import of %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::PublishStage</name>
+    <message>
+        <source>Publish</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Publish to a folder…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>There is nothing to publish yet.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The page, as it will be read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>One page and its data</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>HTML with its figures inside, PDF, SVG and PNG figures, readings.csv and bench.json.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No height on the card</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>%n doubt(s) will be printed</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>%1 is missing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Readers cannot compare without it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Choose a folder; files of an earlier publication there are replaced whole.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 files in %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Publish to a folder</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::ReadingTaker</name>
+    <message>
+        <source>%1 is live.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Hands free: settled means are taken; move the probe to go on.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>By hand: space takes the mean.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No reading is taken: %1 Ctrl+B shows the check.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No meter: type the value, then Enter.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The meter has sent nothing yet.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A reading is a number of 0 or more.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 kept at %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1: %2. G goes back to it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::ReplaySource</name>
+    <message>
+        <source>the file holds no recorded line</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the recording has ended</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::RunDialog</name>
+    <message>
+        <source>New run</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not recorded</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>still, pumps off</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>moving</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>dry</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Plan this run</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fixture</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Accessory</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Channels</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Level, %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>How many hang</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Height over water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Depths, %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Grid</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Meter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Dark reading</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Warm-up, min</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Cancel</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Never look into the emitters; nobody under a hanging load while it is raised; dry hands at the plug.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Describe a fixture in Bench first</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Describe a tank in Bench first</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The height must be a length above 0</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The level is a percentage</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>1 to 20 fixtures may hang</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The dark reading is a number of 0 or more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The warm-up is a number of minutes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Depths lie within the water, parted by semicolons; a grid is columns × rows</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::SectionView</name>
+    <message>
+        <source>Section of the bench</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fixture at %1, plane %2 under water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Tank not described</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, %2 × %3 × %4</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>measured</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>planned</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>doubtful</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>recommended</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>band %1–%2, by the model</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Section</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>to scale, %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The tank and every height you measure at will stand here.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::Session</name>
+    <message>
+        <source>Open or make a project first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::Sheets</name>
+    <message>
+        <source>Before the first reading</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 points on %2 planes, about %3</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Lamp at %1; planes %2 %3 under water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Lamp at %1, plane %2 under water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1. Walk the numbers; write each mean in its box. Type them in by Measure in the same order.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>More points</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::SimulatedMeter</name>
+    <message>
+        <source>Practice meter (simulated)</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::StageBar</name>
+    <message>
+        <source>Stages</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Judge</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Give</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::StartPage</name>
+    <message>
+        <source>From a probe on a stick to a height you can publish</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Look at the demonstration</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Seven invented fixtures, read, judged and published; a copy of your own.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>New bench…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Say what hangs over what, plan, read.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Readings to import…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A table or a sheet you have; a project is made beside it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Open a project…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>One from another place.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Opened last</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1   in %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::SweepProgress</name>
+    <message>
+        <source>Progress of the sweep</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::TankDrawing</name>
+    <message>
+        <source>clear glass</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>acrylic</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>painted or covered</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The tank in plan</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>back</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>front</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>water deep</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::TwinDialog</name>
+    <message>
+        <source>Use this factor</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Twin reading of %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>any channel mix</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>own  twin
+214  223
+198  207
+…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Pairs of readings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Holds for</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The other meter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Its calibration, ± %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Pairs, own then twin</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Cancel</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Hold both sensors at the same place and depth, one channel mix at a time, and write down what each shows. Raw values stay beside the corrected ones.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>line %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>two numbers are wanted: own, then twin</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Name the other meter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The calibration is a percentage from 0 to 50</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>× %1 ± %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::ValueStrip</name>
+    <message>
+        <source>Last seconds of the reading</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+</TS>

@@ -1,0 +1,94 @@
+<?xml version="1.0" encoding="utf-8"?>
+<!DOCTYPE TS>
+<TS version="2.1" language="en" sourcelanguage="en">
+<context>
+    <name>Core</name>
+    <message numerus="yes">
+        <source>Root mean square over {} readings; the furthest is {} at {}, {} below.</source>
+        <translation>
+            <numerusform>Over {} reading: {} at {} is {} below.</numerusform>
+            <numerusform>Root mean square over {} readings; the furthest is {} at {}, {} below.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>Root mean square over {} readings; the furthest is {} at {}, {} above.</source>
+        <translation>
+            <numerusform>Over {} reading: {} at {} is {} above.</numerusform>
+            <numerusform>Root mean square over {} readings; the furthest is {} at {}, {} above.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>{} readings are too few to tell a beam from its height: {} are needed</source>
+        <translation>
+            <numerusform>{} reading is too few to tell a beam from its height: {} are needed</numerusform>
+            <numerusform>{} readings are too few to tell a beam from its height: {} are needed</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>{} points, {} from the truth.</source>
+        <translation>
+            <numerusform>{} point, {} from the truth.</numerusform>
+            <numerusform>{} points, {} from the truth.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>{} points on {} planes.</source>
+        <translation>
+            <numerusform>{} point on {} plane.</numerusform>
+            <numerusform>{} points on {} planes.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>{} of them are marked doubtful.</source>
+        <translation>
+            <numerusform>{} of them is marked doubtful.</numerusform>
+            <numerusform>{} of them are marked doubtful.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>± {} %, from {} returns to reference points.</source>
+        <translation>
+            <numerusform>± {} %, from {} return to a reference point.</numerusform>
+            <numerusform>± {} %, from {} returns to reference points.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>From {} points read twice or more; it goes into every interval.</source>
+        <translation>
+            <numerusform>From {} point read twice or more; it goes into every interval.</numerusform>
+            <numerusform>From {} points read twice or more; it goes into every interval.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>{} readings came without their swing: 2 % was assumed.</source>
+        <translation>
+            <numerusform>{} reading came without its swing: 2 % was assumed.</numerusform>
+            <numerusform>{} readings came without their swing: 2 % was assumed.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>has {} values, the line above has {}</source>
+        <translation>
+            <numerusform>has {} value, the line above has {}</numerusform>
+            <numerusform>has {} values, the line above has {}</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>has {} fields, the header has {}</source>
+        <translation>
+            <numerusform>has {} field, the header has {}</numerusform>
+            <numerusform>has {} fields, the header has {}</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>glumet::PublishStage</name>
+    <message numerus="yes">
+        <source>%n doubt(s) will be printed</source>
+        <translation>
+            <numerusform>%n doubt will be printed</numerusform>
+            <numerusform>%n doubts will be printed</numerusform>
+        </translation>
+    </message>
+</context>
+</TS>

@@ -1,0 +1,40 @@
+#pragma once
+
+#include <QPushButton>
+#include <QStringList>
+#include <vector>
+
+#include "core/bench/bench.h"
+#include "report/text.h"
+
+namespace glumet {
+
+/// The item of that id, else the first, else a blank to read from.
+template <class T>
+const T& itemOr(const std::vector<T>& items, Id id) {
+    static const T blank;
+    if (const auto* item = byId(items, id)) return *item;
+    return items.empty() ? blank : items.front();
+}
+
+template <class T>
+QStringList namesOf(const std::vector<T>& items) {
+    QStringList names;
+    for (const auto& item : items) names << text(item.name);
+    return names;
+}
+
+template <class T>
+int indexOfId(const std::vector<T>& items, Id id) {
+    for (std::size_t i = 0; i < items.size(); ++i)
+        if (items[i].id == id) return static_cast<int>(i);
+    return items.empty() ? -1 : 0;
+}
+
+inline QPushButton* quietButton(const QString& text) {
+    auto* button = new QPushButton(text);
+    button->setProperty("quiet", true);
+    return button;
+}
+
+}  // namespace glumet

@@ -1,0 +1,171 @@
+#include <QDir>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QSaveFile>
+#include <QStandardPaths>
+
+#include "core/bench/reading_row.h"
+#include "desk/shared/ledger_line.h"
+#include "desk/window/import_dialog.h"
+#include "desk/window/main_window.h"
+#include "desk/window/start_page.h"
+#include "formats/bench_json.h"
+#include "formats/readings_csv.h"
+#include "report/text.h"
+
+/// What the window does with files: its dialogs, and what follows from a choice.
+namespace glumet {
+namespace {
+
+const QString kFilter = QStringLiteral("Glumet (*.glumet)");
+
+QString readingsFilter() {
+    return MainWindow::tr(
+        "Tables, bench descriptions, photometric files (*.csv *.txt *.tsv *.json *.ies);;All files (*)");
+}
+
+/// A project beside a file of readings, under its name; numbered where there is one.
+QString projectBeside(const QString& readings) {
+    const QFileInfo info(readings);
+    const QString stem = info.absoluteDir().filePath(info.completeBaseName());
+    QString path = stem + QStringLiteral(".glumet");
+    for (int number = 2; QFileInfo::exists(path); ++number)
+        path = QStringLiteral("%1 %2.glumet").arg(stem).arg(number);
+    return path;
+}
+
+}  // namespace
+
+StartPage* MainWindow::makeStart() {
+    auto* page = new StartPage;
+    connect(page, &StartPage::demonstrationWanted, this, &MainWindow::openDemonstration);
+    connect(page, &StartPage::newBenchWanted, this, &MainWindow::askForNewProject);
+    connect(page, &StartPage::readingsWanted, this, &MainWindow::askForReadings);
+    connect(page, &StartPage::projectWanted, this, &MainWindow::askForProject);
+    connect(page, &StartPage::recentWanted, this, &MainWindow::openProject);
+    return page;
+}
+
+QString MainWindow::inFolder(const QString& name) const { return QDir(remembered_.folder()).filePath(name); }
+
+void MainWindow::askForProject() {
+    const QString path =
+        QFileDialog::getOpenFileName(this, tr("Open a project"), remembered_.folder(), kFilter);
+    if (!path.isEmpty()) openProject(path);
+}
+
+/// Without a project one is made beside the file first.
+void MainWindow::askForReadings() {
+    const QString path =
+        QFileDialog::getOpenFileName(this, tr("Import readings"), remembered_.folder(), readingsFilter());
+    if (!path.isEmpty() && createProject(projectBeside(path))) importFile(path);
+}
+
+/// The shipped one is handed out as a copy that may be written to, kept between starts.
+void MainWindow::openDemonstration() {
+    const QString folder = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation);
+    QDir().mkpath(folder);
+    const QString copy = QDir(folder).filePath(QStringLiteral("demo.glumet"));
+    if (!QFile::exists(copy)) QFile::copy(QStringLiteral(":/demo/nursery.glumet"), copy);
+    QFile::setPermissions(copy, QFile::ReadOwner | QFile::WriteOwner);
+    openProject(copy);
+}
+
+void MainWindow::makeFileCommands() {
+    command(tr("New project…"), QKeySequence(tr("Ctrl+N")), [this] { askForNewProject(); });
+    command(tr("Open a project…"), QKeySequence(tr("Ctrl+O")), [this] { askForProject(); });
+    command(tr("Save a copy as…"), QKeySequence(tr("Ctrl+Shift+S")), [this] {
+        if (session_.project() == nullptr) return;
+        const QString path =
+            QFileDialog::getSaveFileName(this, tr("Save a copy as"), inFolder(tr("copy.glumet")), kFilter,
+                                         nullptr, QFileDialog::DontConfirmOverwrite);
+        if (path.isEmpty()) return;
+        const auto done = session_.project()->copyTo(path);
+        done ? session_.say(tr("Copied to %1").arg(path)) : session_.warn(text(done.error()));
+    });
+    command(tr("Import readings…"), QKeySequence(tr("Ctrl+I")), [this] {
+        const QString path =
+            QFileDialog::getOpenFileName(this, tr("Import readings"), remembered_.folder(), readingsFilter());
+        if (!path.isEmpty()) importFile(path);
+    });
+    command(tr("Export readings and bench…"), QKeySequence(tr("Ctrl+E")), [this] {
+        const QString folder =
+            QFileDialog::getExistingDirectory(this, tr("Export to a folder"), remembered_.folder());
+        if (!folder.isEmpty()) exportTo(folder);
+    });
+    command(tr("Quit"), QKeySequence(tr("Ctrl+Q")), [this] { close(); });
+}
+
+bool MainWindow::openProject(const QString& path) {
+    auto project = Project::open(path);
+    if (!project) {
+        session_.warn(text(project.error()));
+        return false;
+    }
+    session_.setProject(std::move(*project));
+    remembered_.opened(path);
+    session_.say(tr("Opened %1").arg(text(session_.bench().title)));
+    return true;
+}
+
+/// A project that is there already is never written over: create() says so.
+void MainWindow::askForNewProject() {
+    const QString path = QFileDialog::getSaveFileName(this, tr("New project"), inFolder(tr("bench.glumet")),
+                                                      kFilter, nullptr, QFileDialog::DontConfirmOverwrite);
+    if (!path.isEmpty()) createProject(path);
+}
+
+bool MainWindow::createProject(const QString& chosen) {
+    const QString path =
+        chosen.endsWith(QLatin1String(".glumet")) ? chosen : chosen + QStringLiteral(".glumet");
+    auto project = Project::create(path, QFileInfo(path).completeBaseName());
+    if (!project) {
+        session_.warn(text(project.error()));
+        return false;
+    }
+    session_.setProject(std::move(*project));
+    remembered_.opened(path);
+    showAt(0);
+    return true;
+}
+
+void MainWindow::importFile(const QString& path) {
+    if (session_.project() == nullptr) return session_.warn(tr("Open or make a project first."));
+    QFile file(path);
+    if (!file.open(QIODevice::ReadOnly))
+        return session_.warn(tr("%1 cannot be read: %2").arg(path, file.errorString()));
+    const QByteArray bytes = file.readAll();
+    const QString name = QFileInfo(path).fileName();
+    if (path.endsWith(QLatin1String(".ies"), Qt::CaseInsensitive)) {
+        for (std::size_t i = 0; i < entries_.size(); ++i)
+            if (entries_[i].takes_photometry) {
+                showAt(i);
+                entries_[i].takes_photometry(*stageAt(i), name, bytes);
+            }
+        return;
+    }
+    if (!path.endsWith(QLatin1String(".json"))) {
+        ImportDialog(session_, name, bytes, this).exec();
+        return;
+    }
+    const auto bench = readBench(std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
+    if (!bench) return session_.warn(tr("%1: %2").arg(name, text(bench.error())));
+    if (session_.edit([&](Project& project) { return project.importBench(*bench, {}, name); }).isEmpty())
+        session_.say(tr("%1 imported").arg(name));
+}
+
+void MainWindow::exportTo(const QString& folder) {
+    if (session_.project() == nullptr) return;
+    const auto write = [&](const QString& name, const std::string& bytes) {
+        QSaveFile file(QDir(folder).filePath(name));
+        return file.open(QIODevice::WriteOnly) &&
+               file.write(bytes.data(), static_cast<qint64>(bytes.size())) >= 0 && file.commit();
+    };
+    const auto rows = rowsOf(session_.bench());
+    if (!write(QStringLiteral("readings.csv"), writeReadings(rows)) ||
+        !write(QStringLiteral("bench.json"), writeBench(session_.bench())))
+        return session_.warn(tr("%1 cannot be written to.").arg(folder));
+    session_.say(tr("%1 readings and the bench exported to %2").arg(rows.size()).arg(folder));
+}
+
+}  // namespace glumet

@@ -1,0 +1,65 @@
+#include "desk/window/remembered.h"
+
+#include <QDir>
+#include <QFileInfo>
+#include <QSettings>
+#include <QStandardPaths>
+
+namespace glumet {
+namespace {
+
+constexpr qsizetype kMostRecent = 6;
+const QString kRecent = QStringLiteral("recent");
+const QString kFolder = QStringLiteral("folder");
+const QString kGeometry = QStringLiteral("geometry");
+const QString kUnit = QStringLiteral("unit");
+const QString kDark = QStringLiteral("dark");
+
+QSettings file() {
+    return QSettings(
+        QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + QStringLiteral("/window.ini"),
+        QSettings::IniFormat);
+}
+
+}  // namespace
+
+QStringList Remembered::recent() const {
+    auto paths = file().value(kRecent).toStringList();
+    paths.removeIf([](const QString& path) { return !QFileInfo::exists(path); });
+    return paths;
+}
+
+void Remembered::opened(const QString& project) {
+    const QString path = QFileInfo(project).absoluteFilePath();
+    auto paths = file().value(kRecent).toStringList();
+    paths.removeAll(path);
+    paths.prepend(path);
+    file().setValue(kRecent, QStringList(paths.mid(0, kMostRecent)));
+    usedFolderOf(path);
+}
+
+QString Remembered::folder() const {
+    const QString folder = file().value(kFolder).toString();
+    return QFileInfo(folder).isDir() ? folder : QDir::homePath();
+}
+
+void Remembered::usedFolderOf(const QString& used) {
+    file().setValue(kFolder, QFileInfo(used).absolutePath());
+}
+
+QByteArray Remembered::geometry() const { return file().value(kGeometry).toByteArray(); }
+void Remembered::keepGeometry(const QByteArray& geometry) { file().setValue(kGeometry, geometry); }
+
+LengthUnit Remembered::unit() const {
+    const int kept = file().value(kUnit, 0).toInt();
+    return kept >= 0 && kept <= static_cast<int>(LengthUnit::Inch) ? static_cast<LengthUnit>(kept)
+                                                                   : LengthUnit::Cm;
+}
+bool Remembered::dark() const { return file().value(kDark, true).toBool(); }
+void Remembered::keepLook(LengthUnit unit, bool dark) {
+    auto settings = file();
+    settings.setValue(kUnit, static_cast<int>(unit));
+    settings.setValue(kDark, dark);
+}
+
+}  // namespace glumet

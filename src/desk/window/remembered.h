@@ -1,0 +1,28 @@
+#pragma once
+
+#include <QByteArray>
+#include <QStringList>
+
+#include "core/words/wording.h"
+
+namespace glumet {
+
+/// What the program knows from one start to the next; kept in a file of the user's, written at once.
+class Remembered {
+  public:
+    /// Projects opened last, the latest first; only those that still are there.
+    QStringList recent() const;
+    void opened(const QString& project);
+
+    /// Where file dialogs begin.
+    QString folder() const;
+    void usedFolderOf(const QString& file);
+
+    QByteArray geometry() const;
+    void keepGeometry(const QByteArray& geometry);
+    LengthUnit unit() const;
+    bool dark() const;
+    void keepLook(LengthUnit unit, bool dark);
+};
+
+}  // namespace glumet
