@@ -3729,7 +3729,7 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>Walls by name, what is in the way, what it is for</source>
+        <source>More of the tank</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -3752,10 +3752,6 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>unknown</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>%1, share of light</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3768,15 +3764,15 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>preset %1</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>Levels of the preset %1, %</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <source>&quot;%1&quot; is not a share from 0 to 100 %.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not stated: taken as of the whole fixture</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -4212,10 +4208,6 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>not stated</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>emitters</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4225,6 +4217,14 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>each wide</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>length?</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>width?</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -6333,10 +6333,6 @@ once more</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>Seven invented fixtures, read, judged and published; a copy of your own.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>New bench…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6366,6 +6362,10 @@ once more</source>
     </message>
     <message>
         <source>%1   in %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Six invented fixtures, read, judged and published; a copy of your own.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -6404,6 +6404,19 @@ once more</source>
     </message>
     <message>
         <source>water deep</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>glass</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>painted</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a usual cube,
+until you say</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

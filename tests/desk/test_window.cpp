@@ -38,7 +38,7 @@ class TestWindow : public QObject {
         QVERIFY(w_->session.project() == nullptr);
         const auto buttons = w_->window.findChildren<QPushButton*>();
         QVERIFY(std::any_of(buttons.begin(), buttons.end(), [](const QPushButton* b) {
-            return b->isVisible() && b->text() == QStringLiteral("New project…");
+            return b->isVisible() && b->text() == QStringLiteral("New bench…");
         }));
         w_->key(Qt::Key_3, Qt::ControlModifier);
         w_->key(Qt::Key_Z, Qt::ControlModifier);

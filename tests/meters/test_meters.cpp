@@ -46,8 +46,8 @@ class TestMeters : public QObject {
             LineParser parser(columnFormat(1));
             auto values = parser.feed(stream.left(cut));
             for (const double value : parser.feed(stream.mid(cut))) values.push_back(value);
-            // A comma parts columns, so the second line's value is 13.
-            QCOMPARE(values, (std::vector{12.5, 13.0, 14.5}));
+            // The semicolon parts the columns, so the comma is a decimal one.
+            QCOMPARE(values, (std::vector{12.5, 13.5, 14.5}));
             QCOMPARE(parser.counts().garbage, 1);
         }
     }

@@ -20,7 +20,7 @@ class BenchDrawing : public QWidget {
 
   protected:
     /// Room around the body, for dimension lines and what stands beside it.
-    static constexpr int kAcross = 74;  ///< left, for the dimension across
+    static constexpr int kAcross = 82;  ///< left, for the dimension across
     static constexpr int kAlong = 30;   ///< above or below, for the dimension along
 
     /// The rectangle of these proportions, as large as fits into `area`, in its middle.

@@ -43,10 +43,12 @@ BenchStage::BenchStage(Session& session)
 QWidget* BenchStage::makeForms() {
     auto* holder = new QWidget;
     auto* columns = new QHBoxLayout(holder);
-    columns->setContentsMargins(0, 0, 8, 0);
-    columns->setSpacing(28);
+    columns->setContentsMargins(0, 0, 16, 0);
+    columns->setSpacing(24);
     left_->addStretch();
     right_->addStretch();
+    left_->letShrink();
+    right_->letShrink();
     columns->addWidget(left_, 1);
     columns->addWidget(right_, 1);
     auto* scroll = new QScrollArea;

@@ -9,9 +9,9 @@
 namespace glumet {
 namespace {
 
-constexpr int kShareWidth = 70;
-constexpr int kBarWidth = 96;
-constexpr int kPresetsFrom = 100;  // grid rows; channels stand above
+constexpr int kShareWidth = 56;
+constexpr int kBarWidth = 72;
+constexpr int kPresetName = 118;
 
 QString percentOf(const std::optional<double>& share) {
     return share ? text(percentText(*share)) : QString();
@@ -50,11 +50,19 @@ ChannelRows::ChannelRows(Session& session, Shown shown, Keep keep)
     : session_(session),
       shown_(std::move(shown)),
       keep_(std::move(keep)),
-      grid_(new QGridLayout(this)),
+      grid_(new QGridLayout),
+      preset_grid_(new QGridLayout),
       light_head_(makeLabel(tr("share of light"), TextRole::Muted)),
       watts_head_(makeLabel(tr("of the watts"), TextRole::Muted)) {
     setObjectName(QStringLiteral("formColumn"));
-    grid_->setContentsMargins(0, 6, 0, 4);
+    auto* layout = new QVBoxLayout(this);
+    layout->setContentsMargins(0, 6, 0, 4);
+    layout->setSpacing(4);
+    layout->addLayout(grid_);
+    layout->addLayout(preset_grid_);
+    preset_grid_->setHorizontalSpacing(8);
+    preset_grid_->setVerticalSpacing(1);
+    preset_grid_->setColumnStretch(1, 1);
     grid_->setHorizontalSpacing(8);
     grid_->setVerticalSpacing(1);
     grid_->setColumnStretch(0, 1);
@@ -73,7 +81,8 @@ QLineEdit* ChannelRows::makeShare(const char* name, std::size_t index,
     field->setObjectName(QStringLiteral("%1_%2").arg(QLatin1String(name)).arg(index));
     field->setFixedWidth(kShareWidth);
     field->setAlignment(Qt::AlignRight);
-    field->setPlaceholderText(tr("unknown"));
+    field->setPlaceholderText(QStringLiteral("–"));
+    field->setToolTip(tr("not stated: taken as of the whole fixture"));
     connect(field, &QLineEdit::editingFinished, this,
             [this, field, index, share] { takeShare(field, index, share); });
     return field;
@@ -121,9 +130,9 @@ QLineEdit* ChannelRows::presetField(std::size_t index) {
         field->setPlaceholderText(tr("levels are not known"));
         connect(field, &QLineEdit::editingFinished, this, [this, field, at] { takePreset(field, at); });
         presets_.emplace_back(makeLabel({}, TextRole::Muted), field);
-        const int row = kPresetsFrom + static_cast<int>(at);
-        grid_->addWidget(presets_.back().first, row, 0);
-        grid_->addWidget(field, row, 1, 1, 3);
+        presets_.back().first->setFixedWidth(kPresetName);
+        preset_grid_->addWidget(presets_.back().first, static_cast<int>(at), 0);
+        preset_grid_->addWidget(field, static_cast<int>(at), 1);
     }
     return presets_[index].second;
 }
@@ -137,7 +146,9 @@ void ChannelRows::refreshPresets() {
         presets_[i].first->setVisible(there);
         if (!there) continue;
         const auto& preset = fixture.presets[i];
-        presets_[i].first->setText(tr("preset %1").arg(text(preset.name)));
+        auto* name = presets_[i].first;
+        name->setText(name->fontMetrics().elidedText(text(preset.name), Qt::ElideRight, kPresetName));
+        name->setToolTip(text(preset.name));
         field->setAccessibleName(tr("Levels of the preset %1, %").arg(text(preset.name)));
         if (!field->isModified()) field->setText(presetLevelsText(fixture, preset));
     }

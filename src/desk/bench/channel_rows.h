@@ -3,6 +3,7 @@
 #include <QGridLayout>
 #include <QLabel>
 #include <QLineEdit>
+#include <QVBoxLayout>
 #include <QWidget>
 #include <functional>
 #include <memory>
@@ -44,6 +45,7 @@ class ChannelRows : public QWidget {
     Shown shown_;
     Keep keep_;
     QGridLayout* grid_;
+    QGridLayout* preset_grid_;
     std::vector<Row> rows_;
     std::vector<std::pair<QLabel*, QLineEdit*>> presets_;
     QLabel* light_head_;

@@ -21,13 +21,14 @@ double extent(int count, Millimetre pitch, Millimetre size) {
 FixtureDrawing::FixtureDrawing(Session& session, FormColumn& form, Shown shown)
     : BenchDrawing(session),
       shown_(std::move(shown)),
-      length_(take(form.lift(QStringLiteral("fixture_length_mm")), 70)),
-      width_(take(form.lift(QStringLiteral("fixture_width_mm")), 70)),
-      count_(take(form.lift(QStringLiteral("emitters")), 62)),
-      spacing_(take(form.lift(QStringLiteral("emitterSpacing")), 98)),
-      size_(take(form.lift(QStringLiteral("emitterSize")), 64)) {
+      length_(take(form.lift(QStringLiteral("fixture_length_mm")), 84)),
+      width_(take(form.lift(QStringLiteral("fixture_width_mm")), 78)),
+      count_(take(form.lift(QStringLiteral("emitters")), 60)),
+      spacing_(take(form.lift(QStringLiteral("emitterSpacing")), 124)),
+      size_(take(form.lift(QStringLiteral("emitterSize")), 74)) {
     setAccessibleName(tr("The fixture in plan"));
-    for (auto* field : {length_, width_}) field->setPlaceholderText(tr("not stated"));
+    length_->setPlaceholderText(tr("length?"));
+    width_->setPlaceholderText(tr("width?"));
 }
 
 double FixtureDrawing::bodyLength() const {
@@ -95,10 +96,10 @@ void FixtureDrawing::resizeEvent(QResizeEvent* /*event*/) {
     place(length_, {area.center().x(), kAlong / 2.0 - 1});
     place(width_, {kAcross / 2.0, area.center().y()});
     const double y = height() - 13;
-    const double middle = area.center().x();
+    const double middle = width() / 2.0 - 2;
     place(spacing_, {middle, y});
-    place(count_, {middle - 92, y});
-    place(size_, {middle + 92, y});
+    place(count_, {middle - 100, y});
+    place(size_, {middle + 104, y});
 }
 
 }  // namespace glumet

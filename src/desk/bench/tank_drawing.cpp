@@ -26,9 +26,9 @@ TankDrawing::TankDrawing(Session& session, FormColumn& form, Shown shown, Hung h
       shown_(std::move(shown)),
       hung_(std::move(hung)),
       keep_(std::move(keep)),
-      length_(take(form.lift(QStringLiteral("tank_length_mm")), 74)),
-      width_(take(form.lift(QStringLiteral("tank_width_mm")), 70)),
-      depth_(take(form.lift(QStringLiteral("tank_water_depth_mm")), 74)) {
+      length_(take(form.lift(QStringLiteral("tank_length_mm")), 84)),
+      width_(take(form.lift(QStringLiteral("tank_width_mm")), 80)),
+      depth_(take(form.lift(QStringLiteral("tank_water_depth_mm")), 80)) {
     setAccessibleName(tr("The tank in plan"));
     setMouseTracking(true);
 }
@@ -156,18 +156,27 @@ void TankDrawing::paintEvent(QPaintEvent* /*event*/) {
     p.setRenderHint(QPainter::Antialiasing);
     const auto& c = session_.palette();
     const QRectF water = basin();
-    p.fillRect(water, c.basin);
-    paintThings(p, water);
-    for (const auto side : kSides) paintWall(p, side);
-    const auto names = wallKindNames();
+    if (shown_().id == 0) {
+        // None is described: the usual cube, as the guess it is.
+        p.setPen(QPen(c.muted, 1.4, Qt::DashLine));
+        p.drawRect(water);
+    } else {
+        p.fillRect(water, c.basin);
+        paintThings(p, water);
+        for (const auto side : kSides) paintWall(p, side);
+    }
+    const std::array names{tr("glass"), tr("acrylic"), tr("painted")};
     p.setFont(houseFont(11));
     p.setPen(c.muted);
     const auto named = [&](const QString& side, Side of) {
-        return QStringLiteral("%1, %2").arg(side, names[static_cast<int>(shown_().wall(of).kind)]);
+        return QStringLiteral("%1, %2").arg(side, names[static_cast<std::size_t>(shown_().wall(of).kind)]);
     };
     const QRectF inside = water.adjusted(4, 6, -4, -6);
-    p.drawText(inside, Qt::AlignTop | Qt::AlignHCenter, named(tr("back"), Side::Back));
-    p.drawText(inside, Qt::AlignBottom | Qt::AlignHCenter, named(tr("front"), Side::Front));
+    const bool known = shown_().id != 0;
+    p.drawText(inside, Qt::AlignTop | Qt::AlignHCenter, known ? named(tr("back"), Side::Back) : tr("back"));
+    p.drawText(inside, Qt::AlignBottom | Qt::AlignHCenter,
+               known ? named(tr("front"), Side::Front) : tr("front"));
+    if (!known) p.drawText(inside, Qt::AlignCenter | Qt::TextWordWrap, tr("a usual cube,\nuntil you say"));
     paintAlong(p, water.left(), water.right(), height() - kAlong / 2.0, length_->geometry());
     paintAcross(p, kAcross / 2.0, water.top(), water.bottom(), width_->geometry());
     const QRect deep = depth_->geometry();

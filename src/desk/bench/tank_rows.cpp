@@ -33,7 +33,7 @@ void BenchStage::fillTankForm() {
     sheet->addWidget(new TankDrawing(
         session(), *right_, [this]() -> const Tank& { return tank(); },
         [this]() -> const Fixture& { return fixture(); }, [this](const Tank& t) { return keep(t); }));
-    right_->addFold(tr("Walls by name, what is in the way, what it is for"));
+    right_->addFold(tr("More of the tank"));
     const std::array names{tr("left wall"), tr("right wall"), tr("front wall"), tr("back wall")};
     for (const auto side : kSides)
         right_->addChoice(

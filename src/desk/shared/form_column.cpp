@@ -48,7 +48,7 @@ void FormColumn::addHeading(const QString& text, QWidget* beside) {
 
 QComboBox* FormColumn::addHeadingChoice(const QString& name, ReadIndex read, WriteIndex write) {
     auto* combo = makeChoice(name, std::move(read), std::move(write));
-    heading_->insertWidget(1, combo, 1);
+    heading_->insertWidget(1, combo, 5);
     return combo;
 }
 

@@ -26,12 +26,27 @@ void SectionView::setShowsRecommendation(bool shows) {
     refresh();
 }
 
+bool SectionView::hasTank() const {
+    return session_.sweep() != nullptr || (session_.project() != nullptr && !session_.bench().tanks.empty());
+}
+
+/// What is described, before there is a run.
+Sweep SectionView::described() const {
+    Sweep sweep;
+    sweep.configuration.tank = session_.bench().tanks.front().id;
+    if (!session_.bench().fixtures.empty())
+        sweep.configuration.fixture = session_.bench().fixtures.front().id;
+    return sweep;
+}
+
 void SectionView::refresh() {
     data_ = {};
     if (const auto* sweep = session_.sweep())
         data_ =
             sectionOf(session_.bench(), *sweep, session_.height(), session_.depth(),
                       recommends_ ? session_.headline() : nullptr, session_.doubtfulRuns(), session_.unit());
+    else if (hasTank())
+        data_ = sectionOf(session_.bench(), described(), {}, {}, nullptr, {}, session_.unit());
     if (painted_) addBandLines();
     if (session_.height() && session_.depth())
         setAccessibleDescription(
@@ -107,7 +122,7 @@ void SectionView::paintEvent(QPaintEvent* /*event*/) {
     p.setPen(c.muted);
     p.drawText(QRectF(20, 14, width() - 40, 18), Qt::AlignRight | Qt::AlignVCenter,
                tr("to scale, %1").arg(QString::fromStdString(unitName(session_.unit()))));
-    if (session_.sweep() == nullptr) {
+    if (!hasTank()) {
         p.drawText(figureArea().adjusted(30, 0, -30, 0), Qt::AlignCenter | Qt::TextWordWrap,
                    tr("The tank and every height you measure at will stand here."));
         return;

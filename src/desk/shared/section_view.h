@@ -28,6 +28,8 @@ class SectionView : public QWidget {
     void focusOutEvent(QFocusEvent* event) override;
 
   private:
+    bool hasTank() const;
+    Sweep described() const;
     QRectF figureArea() const;
     void paintLegend(QPainter& painter) const;
     QString benchSentence() const;

@@ -38,6 +38,7 @@ QComboBox::down-arrow { image: url(:/icons/down.svg); width: 10px; height: 10px;
 QPushButton[fold="true"] { text-align: left; padding: 4px 0; color: @muted; }
 QComboBox QAbstractItemView { background: @raised; border: 1px solid @line; selection-background-color: @accent; selection-color: @on_accent; outline: 0; }
 QPushButton, QToolButton { background: @raised; border: 1px solid @line; border-radius: 4px; padding: 6px 14px; }
+QFileDialog QToolButton { padding: 3px; }
 QPushButton:hover, QToolButton:hover { border-color: @muted; }
 QPushButton:focus, QToolButton:focus { border-color: @accent; }
 QPushButton:pressed { background: @line; }

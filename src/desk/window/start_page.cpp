@@ -24,13 +24,14 @@ StartPage::StartPage() : recent_(new QVBoxLayout) {
         button->setFixedWidth(210);
         connect(button, &QPushButton::clicked, this, wanted);
         row->addWidget(button);
+        if (primary) setFocusProxy(button);
         auto* label = makeLabel(words, TextRole::Muted);
         label->setWordWrap(true);
         row->addWidget(label, 1);
         layout->addLayout(row);
     };
     add(tr("Look at the demonstration"),
-        tr("Seven invented fixtures, read, judged and published; a copy of your own."), true,
+        tr("Six invented fixtures, read, judged and published; a copy of your own."), true,
         &StartPage::demonstrationWanted);
     add(tr("New bench…"), tr("Say what hangs over what, plan, read."), false, &StartPage::newBenchWanted);
     add(tr("Readings to import…"), tr("A table or a sheet you have; a project is made beside it."), false,
