@@ -2328,6 +2328,14 @@
         <source>No spacing of so many avoids it: more lamps, or higher.</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>Enough to begin: plan the first runs</source>
+        <translation>Genug zum Anfangen: die ersten Reihen planen</translation>
+    </message>
+    <message>
+        <source>Heights, depths and a grid, made from a method.</source>
+        <translation>Höhen, Tiefen und ein Raster, aus einer Methode.</translation>
+    </message>
 </context>
 <context>
     <name>Described</name>

@@ -194,6 +194,10 @@ std::vector<Finding> benchFindings(const Bench& bench) {
         out.push_back(finding(FindingKind::Next, say(GLUMET_SAY("Core", "Describe the tank")),
                               say(GLUMET_SAY("Core", "Length, width and water depth place the grid.")),
                               EvidenceView::Bench));
+    if (out.empty() && bench.runs.empty())
+        out.push_back(finding(
+            FindingKind::Next, say(GLUMET_SAY("Core", "Enough to begin: plan the first runs")),
+            say(GLUMET_SAY("Core", "Heights, depths and a grid, made from a method.")), EvidenceView::Plan));
     for (const auto& run : bench.runs) {
         std::vector<Finding> doubts;
         addDrawDoubt(bench, run.id, doubts);

@@ -70,7 +70,8 @@ QRectF SectionView::figureArea() const { return QRectF(rect()).adjusted(4, kHead
 
 QString SectionView::benchSentence() const {
     const auto* run = session_.run();
-    const auto* tank = run == nullptr ? nullptr : byId(session_.bench().tanks, run->tank);
+    const Id id = run != nullptr ? run->tank : hasTank() ? described().configuration.tank : 0;
+    const auto* tank = byId(session_.bench().tanks, id);
     if (tank == nullptr) return tr("Tank not described");
     return tr("%1, %2 × %3 × %4")
         .arg(QString::fromStdString(tank->name), session_.figure(tank->length), session_.figure(tank->width),
