@@ -178,6 +178,23 @@ class TestArray : public QObject {
         QVERIFY(w_->find<QPushButton>("arraySchool1")->isChecked());
     }
 
+    /// Edge share hangs two lamps far apart; what that leaves in the middle is said, and who would not.
+    void aTroughBetweenTheLampsIsSaid() {
+        QVERIFY(openArray());
+        const auto doubt = [&] {
+            const auto findings = stage().findings();
+            return std::any_of(findings.begin(), findings.end(), [](const Finding& f) {
+                return f.kind == FindingKind::Doubt && english(f.title) == "A trough between the lamps" &&
+                       english(f.body).find("Smooth seam would not") != std::string::npos;
+            });
+        };
+        const auto& chosen = stage().verdicts()->spacing.schools[0];
+        QVERIFY(chosen.between < 0.5 * chosen.under);
+        QVERIFY(doubt());
+        w_->key(Qt::Key_S);  // smooth seam speaks now
+        QVERIFY(!doubt());
+    }
+
     void twoGoalsShareTheTank() {
         QVERIFY(openArray());
         choose("arraySecond", 1);

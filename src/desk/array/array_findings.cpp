@@ -53,24 +53,6 @@ void addGoalWords(Sentences& say, const Session& session) {
                 .arg(text(wordOf(goal.school))));
 }
 
-/// A trough or a hump that the chosen school leaves, and who would not.
-void addSeamDoubt(Sentences& list, const ArrayVerdicts& verdicts, std::size_t school) {
-    const auto& chosen = verdicts.spacing.schools[school];
-    if (!chosen.uneven()) return;
-    const double level = chosen.level_pct / 100.0;
-    const bool trough = chosen.between < chosen.under;
-    Words body = say(GLUMET_SAY("Core", "Half way between two lamps there is {} where {} is under them."),
-                     Ppfd(chosen.between * level), Ppfd(chosen.under * level));
-    const auto& smooth = verdicts.spacing.schools[static_cast<std::size_t>(SpacingSchool::SmoothSeam)];
-    if (smooth.speaks() && !smooth.uneven())
-        body +=
-            say(GLUMET_SAY("Core", "Smooth seam would not leave it: {} apart there."), Share{smooth.best});
-    else
-        body += say(GLUMET_SAY("Core", "No spacing of so many avoids it: more lamps, or higher."));
-    list.add(FindingKind::Doubt, trough ? tr("A trough between the lamps") : tr("A hump between the lamps"),
-             body);
-}
-
 void addMeasured(Sentences& say, const Session& session, const std::vector<MeasuredArray>& measured) {
     for (const auto& m : measured) {
         const auto& run = session.bench().run(m.run);
@@ -114,6 +96,21 @@ void addDistrust(Sentences& say, const Session& session, const FitResult& fit) {
 
 }  // namespace
 
+Words seamWords(const SpacingAnswer& spacing, std::size_t school) {
+    const auto& chosen = spacing.schools[school];
+    if (!chosen.uneven()) return {};
+    const double level = chosen.level_pct / 100.0;
+    Words words = say(GLUMET_SAY("Core", "Half way between two lamps there is {} where {} is under them."),
+                      Ppfd(chosen.between * level), Ppfd(chosen.under * level));
+    const auto& smooth = spacing.schools[static_cast<std::size_t>(SpacingSchool::SmoothSeam)];
+    if (smooth.speaks() && !smooth.uneven())
+        words +=
+            say(GLUMET_SAY("Core", "Smooth seam would not leave it: {} apart there."), Share{smooth.best});
+    else
+        words += say(GLUMET_SAY("Core", "No spacing of so many avoids it: more lamps, or higher."));
+    return words;
+}
+
 QString refusal(const FitResult& fit, const Bench& bench) {
     if (fit.residuals.empty()) return {};
     const auto* fixture = byId(bench.fixtures, bench.run(fit.residuals.front().run).fixture);
@@ -144,7 +141,12 @@ std::vector<Finding> arrayFindings(const Session& session, const FitResult& fit,
                                    const ArrayChoices& choices) {
     const std::array names{tr("edge share"), tr("smooth seam"), tr("band fill")};
     Sentences list;
-    addSeamDoubt(list, verdicts, school);
+    const auto& chosen = verdicts.spacing.schools[school];
+    if (chosen.uneven())
+        list.add(
+            FindingKind::Doubt,
+            chosen.between < chosen.under ? tr("A trough between the lamps") : tr("A hump between the lamps"),
+            seamWords(verdicts.spacing, school));
     addMeasured(list, session, verdicts.measured);
     for (std::size_t i = 0; i < verdicts.spacing.schools.size(); ++i)
         if (i != school)

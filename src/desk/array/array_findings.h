@@ -9,6 +9,10 @@ namespace glumet {
 /// Why a fit carries no verdict on arrays; empty when it does.
 QString refusal(const FitResult& fit, const Bench& bench);
 
+/// The trough or hump that a school's answer leaves between lamps, and who would not; nothing where it leaves
+/// none.
+Words seamWords(const SpacingAnswer& spacing, std::size_t school);
+
 Finding nothingYet(const QString& why);
 
 /// The Array stage's sentences: the fit, the other schools, number, brightness, two goals, channels, what was

@@ -311,7 +311,11 @@ void ArrayStage::showAll() {
         shown.goal_share = choices_.goal_share;
         headline_->setText(
             tr("%1 × %2 over %3").arg(choices_.count).arg(text(fit()->model.fixture), text(tank()->name)));
-        if (!by_hand_) reason_->setText(text(verdicts()->spacing.schools[school_].reason, session().unit()));
+        if (!by_hand_) {
+            auto words = verdicts()->spacing.schools[school_].reason;
+            words += seamWords(verdicts()->spacing, school_);
+            reason_->setText(text(words, session().unit()));
+        }
     } else {
         headline_->clear();
         reason_->clear();

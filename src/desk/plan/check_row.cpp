@@ -85,7 +85,8 @@ CheckRow::CheckRow(Session& session, CheckKind kind)
     if (takesChoice(kind)) {
         choice_ = new QComboBox;
         choice_->setAccessibleName(name);
-        choice_->setFixedWidth(kFieldWidth + 34);
+        choice_->setFixedWidth(kFieldWidth +
+                               (kind == CheckKind::Hanging || kind == CheckKind::EyesAndHands ? 84 : 34));
         fields->addWidget(choice_);
     }
     if (!isLookedAt(kind)) {
