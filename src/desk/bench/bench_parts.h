@@ -2,9 +2,11 @@
 
 #include <QPushButton>
 #include <QStringList>
+#include <QVBoxLayout>
 #include <vector>
 
 #include "core/bench/bench.h"
+#include "desk/shared/form_column.h"
 #include "report/text.h"
 
 namespace glumet {
@@ -29,6 +31,15 @@ int indexOfId(const std::vector<T>& items, Id id) {
     for (std::size_t i = 0; i < items.size(); ++i)
         if (items[i].id == id) return static_cast<int>(i);
     return items.empty() ? -1 : 0;
+}
+
+/// Room for a drawing over both columns, before its fields are there.
+inline QVBoxLayout* addSheet(FormColumn& form) {
+    auto* holder = new QWidget;
+    auto* sheet = new QVBoxLayout(holder);
+    sheet->setContentsMargins(0, 4, 0, 4);
+    form.addWide(holder);
+    return sheet;
 }
 
 inline QPushButton* quietButton(const QString& text) {

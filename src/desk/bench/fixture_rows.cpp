@@ -1,7 +1,5 @@
 #include "desk/bench/bench_stage.h"
 
-#include <QVBoxLayout>
-
 #include "core/words/typed.h"
 #include "desk/bench/bench_parts.h"
 #include "desk/bench/channel_rows.h"
@@ -24,11 +22,7 @@ void BenchStage::fillFixtureForm() {
             return {};
         });
     fixture_choice_->setObjectName(QStringLiteral("fixtureChoice"));
-    auto* sheet = new QVBoxLayout;
-    sheet->setContentsMargins(0, 4, 0, 4);
-    auto* holder = new QWidget;
-    holder->setLayout(sheet);
-    left_->addWide(holder);
+    auto* sheet = addSheet(*left_);
     addDescribedRows<Fixture>(
         session(), *left_, [this]() -> const Fixture& { return fixture(); },
         [this](const Fixture& f) { return keep(f); });

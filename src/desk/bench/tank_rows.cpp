@@ -1,7 +1,5 @@
 #include "desk/bench/bench_stage.h"
 
-#include <QVBoxLayout>
-
 #include "core/survey/lengths_text.h"
 #include "desk/bench/bench_parts.h"
 #include "desk/bench/tank_drawing.h"
@@ -22,11 +20,7 @@ void BenchStage::fillTankForm() {
             return {};
         });
     tank_choice_->setObjectName(QStringLiteral("tankChoice"));
-    auto* sheet = new QVBoxLayout;
-    sheet->setContentsMargins(0, 4, 0, 4);
-    auto* holder = new QWidget;
-    holder->setLayout(sheet);
-    right_->addWide(holder);
+    auto* sheet = addSheet(*right_);
     addDescribedRows<Tank>(
         session(), *right_, [this]() -> const Tank& { return tank(); },
         [this](const Tank& t) { return keep(t); });
