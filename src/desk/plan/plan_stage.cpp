@@ -8,7 +8,6 @@
 #include <QVBoxLayout>
 
 #include "core/survey/pace.h"
-#include "core/survey/brightest.h"
 #include "core/survey/plan_findings.h"
 #include "core/words/finding.h"
 #include "desk/shared/theme.h"
@@ -135,12 +134,6 @@ void PlanStage::refresh() {
 
 std::vector<Finding> PlanStage::findings() const {
     auto out = planFindings(session().bench());
-    using Most = std::optional<Ppfd>;
-    if (const auto& most = session().answers().now<Most>(
-            {"brightest"}, session().revision(),
-            [&](const Most*) { return brightestReading(session().bench()); }))
-        out.push_back(finding(FindingKind::Fact, say(GLUMET_SAY("Core", "The brightest point reads {}"), *most), {},
-                              EvidenceView::None));
     if (session().run() != nullptr) {
         const auto checks =
             commissionFindings(session().bench(), session().runId(), session().now().toStdString());
