@@ -4,7 +4,6 @@
 #include "desk/bench/bench_stage.h"
 #include "desk/field/field_stage.h"
 #include "desk/height/height_stage.h"
-#include "desk/lantern/lantern_stage.h"
 #include "desk/measure/measure_stage.h"
 #include "desk/plan/plan_stage.h"
 #include "desk/publish/publish_stage.h"
@@ -13,8 +12,7 @@ namespace glumet {
 
 std::vector<StageEntry> allStages() {
     return {benchEntry(),  planEntry(),  measureEntry(), fieldEntry(),
-            heightEntry(), arrayEntry(), publishEntry(),
-            lanternEntry()};
+            heightEntry(), arrayEntry(), publishEntry()};
 }
 
 }  // namespace glumet
