@@ -51,6 +51,35 @@ class TestMeasure : public QObject {
         QCOMPARE(w_->plane().readings.size(), std::size_t{1});
     }
 
+    /// Its plane may have the same id and another grid: what was aimed at in this one may not be there.
+    void theAimIsNotCarriedIntoAnotherProject() {
+        {
+            auto other = *Project::create(w_->path("other.glumet"), QStringLiteral("other"));
+            Fixture fixture;
+            fixture.name = "Sedge 10";
+            Tank tank;
+            tank.name = "Jar";
+            Run run;
+            run.label = "one";
+            run.fixture = *other->save(fixture);
+            run.tank = *other->save(tank);
+            run.height = Millimetre(200);
+            run.planes.resize(1);
+            run.planes[0].depth = Millimetre(150);
+            run.planes[0].grid = cellCentres(tank.length, tank.width, 1, 1);
+            QVERIFY(other->save(run));
+        }
+        for (int i = 0; i < 5; ++i) type(100 + i);
+        QCOMPARE(target(), QStringLiteral("A2"));
+        const auto plane = w_->plane().id;
+        QVERIFY(w_->window.openProject(w_->path("other.glumet")));
+        w_->settle();
+        QCOMPARE(w_->plane().id, plane);
+        QCOMPARE(target(), QStringLiteral("A1"));
+        type(42);
+        QCOMPARE(w_->plane().readings.size(), std::size_t{1});
+    }
+
     void aWrongNumberKeepsNothing() {
         w_->key(Qt::Key_2);
         QTest::keyClicks(QApplication::focusWidget(), QStringLiteral("x"));

@@ -71,6 +71,14 @@ ArrayStage::ArrayStage(Session& session)
     });
     connect(form_, &ArrayForm::levelEdited, this, &ArrayStage::showLevel);
     connect(panes_, &ArrayPanes::countChosen, this, &ArrayStage::takeCount);
+    // Tanks, fixtures and answers of another project may have the same ids.
+    connect(&session, &Session::projectChanged, this, [this] {
+        choices_ = {};
+        answer_of_.reset();
+        light_.clear();
+        by_hand_ = false;
+        shown_ = 0;
+    });
     connect(&session, &Session::fitProgressed, this, [this] {
         if (isVisible() && verdicts() == nullptr) showAll();
     });

@@ -22,7 +22,12 @@ constexpr double kLookInterval = 0.2;  // s
 
 ReadingTaker::ReadingTaker(Session& session) : session_(session) {
     connect(&session, &Session::meterChanged, this, &ReadingTaker::followMeter);
-    connect(&session, &Session::projectChanged, this, &ReadingTaker::follow);
+    connect(&session, &Session::projectChanged, this, [this] {
+        plane_ = 0;  // another project has a plane of the same id
+        hands_free_ = false;
+        watch_.reset();
+        follow();
+    });
     connect(&session, &Session::selectionChanged, this, &ReadingTaker::follow);
     connect(&session, &Session::dataChanged, this, &ReadingTaker::follow);
     followMeter();
@@ -92,7 +97,10 @@ void ReadingTaker::follow() {
         setTarget(std::nullopt);
         return;
     }
-    const bool other = plane->id != plane_;
+    // An undo may bring another grid under the same id.
+    const bool gone =
+        target_ && (target_->column >= plane->grid->columns() || target_->row >= plane->grid->rows());
+    const bool other = plane->id != plane_ || gone;
     plane_ = plane->id;
     way_ = wayOf(session_.bench(), *session_.run(), *plane);
     if (other) {
