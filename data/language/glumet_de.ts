@@ -4752,14 +4752,6 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>port, host or file</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>baud or TCP port</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>value in column</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4812,10 +4804,6 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>What it sends</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>Lines as they come</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4845,6 +4833,30 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>%1; %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>serial port</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>baud rate</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What it sends; click the number that is meant</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>file</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>host</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>TCP port</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -5239,6 +5251,10 @@ Best at %7: %8; %9 do about as well.</source>
     <name>glumet::MatrixView</name>
     <message>
         <source>Test matrix</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Nothing is planned yet. Add runs makes them from a method: heights, depths and a grid. A fixture and a tank must be described in Bench.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

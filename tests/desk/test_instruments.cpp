@@ -7,6 +7,7 @@
 
 #include "core/bench/grid.h"
 #include "core/light/exact_field.h"
+#include "desk/measure/arrived_lines.h"
 #include "desk/measure/instrument_dialog.h"
 #include "desk/measure/loaded_voice.h"
 #include "desk/measure/measure_stage.h"
@@ -298,6 +299,21 @@ class TestInstruments : public QObject {
         QVERIFY(visible("instrumentPattern") && visible("instrumentNumber") && !visible("instrumentAddress"));
         by->setCurrentIndex(static_cast<int>(Transport::ModbusRtu));
         QVERIFY(!visible("instrumentPattern") && visible("instrumentNumber") && visible("instrumentAddress"));
+        // A host is asked for, and the serial port chosen before is none.
+        auto* place = dialog.findChild<QComboBox*>(QStringLiteral("instrumentPlace"));
+        by->setCurrentIndex(static_cast<int>(Transport::Serial));
+        place->setEditText(QStringLiteral("/dev/ttyUSB7"));
+        by->setCurrentIndex(static_cast<int>(Transport::Tcp));
+        QVERIFY(place->currentText().isEmpty());
+        QCOMPARE(place->accessibleName(), QStringLiteral("host"));
+        auto* lines = dialog.findChild<ArrivedLines*>(QStringLiteral("arrivedLines"));
+        lines->appendPlainText(QStringLiteral("PPFD=120.5 uE"));
+        QTextCursor at(lines->document()->lastBlock());
+        at.movePosition(QTextCursor::Right, QTextCursor::MoveAnchor, 7);
+        QTest::mouseClick(lines->viewport(), Qt::LeftButton, {}, lines->cursorRect(at).center());
+        QVERIFY(dialog.findChild<QLineEdit*>(QStringLiteral("instrumentPattern"))
+                    ->text()
+                    .startsWith(QLatin1String("^PPFD=(")));
         by->setCurrentIndex(static_cast<int>(Transport::LogFile));
         QVERIFY(visible("instrumentColumn") && !visible("instrumentNumber") &&
                 !visible("instrumentQuestion"));

@@ -9,6 +9,7 @@
 
 #include "meters/instrument.h"
 #include "meters/line_meter.h"
+#include "meters/line_pattern.h"
 
 using namespace glumet;
 
@@ -81,6 +82,24 @@ class TestMeters : public QObject {
         QCOMPARE(second.feed("347,2;21,5\n"), std::vector{21.5});
         QCOMPARE(second.feed("347.2,21.5,3\n"), std::vector{21.5});
         QCOMPARE(second.feed("347.2, 21.5\n"), std::vector{21.5});
+    }
+
+    /// A click on a number makes the pattern that finds it in the lines to come.
+    void theNumberThatIsMeantMakesThePattern() {
+        const auto found = [](const char* line, qsizetype at, const char* later) {
+            LineFormat format;
+            format.pattern = patternAt(QString::fromUtf8(line), at);
+            if (format.invalid()) return -1.0;
+            LineParser parser(format);
+            const auto values = parser.feed(QByteArray(later) + '\n');
+            return values.empty() ? -2.0 : values.front();
+        };
+        QCOMPARE(found("T=21.5 PPFD=120,5 uE", 14, "T=22.0 PPFD=98,25 uE"), 98.25);
+        QCOMPARE(found("T=21.5 PPFD=120,5 uE", 3, "T=22.0 PPFD=98,25 uE"), 22.0);
+        QCOMPARE(found("347.2;21", 2, "12;22"), 12.0);
+        QCOMPARE(found("#12 (a+b)? 1e3", 12, "#7 (a+b)? 2.5e2"), 250.0);
+        QVERIFY(patternAt(QStringLiteral("ready"), 2).isEmpty());
+        QVERIFY(patternAt(QStringLiteral("PPFD 12"), 1).isEmpty());
     }
 
     void garbageAndOverlongLinesAreCountedNotParsed() {

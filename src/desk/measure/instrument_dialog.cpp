@@ -1,4 +1,5 @@
 #include "desk/measure/instrument_dialog.h"
+#include "desk/measure/arrived_lines.h"
 
 #include <QHBoxLayout>
 #include <QVBoxLayout>
@@ -171,8 +172,8 @@ void InstrumentDialog::addFieldRows() {
     row(tr("name"), name_);
     row(tr("measures"), measures_);
     row(tr("by"), transport_);
-    row(tr("port, host or file"), place_);
-    row(tr("baud or TCP port"), number_);
+    row(tr("serial port"), place_);
+    row(tr("baud rate"), number_);
     row(tr("value in column"), column_);
     row(tr("or by pattern"), pattern_);
     row(tr("question"), question_);
@@ -206,9 +207,11 @@ QWidget* InstrumentDialog::makePreview() {
     value_->setFont(houseFont(38, true));
     value_->setStyleSheet(QStringLiteral("font-size: 38px; font-weight: bold;"));
     layout->addWidget(value_);
-    layout->addWidget(makeLabel(tr("What it sends"), TextRole::Muted));
-    lines_ = new QPlainTextEdit;
-    lines_->setReadOnly(true);
+    layout->addWidget(makeLabel(tr("What it sends; click the number that is meant"), TextRole::Muted));
+    auto* arrived = new ArrivedLines;
+    lines_ = arrived;
+    lines_->setObjectName(QStringLiteral("arrivedLines"));
+    connect(arrived, &ArrivedLines::numberChosen, pattern_, &QLineEdit::setText);
     dressAsCode(lines_);
     lines_->setMaximumBlockCount(kPreviewLines);
     lines_->setAccessibleName(tr("Lines as they come"));
@@ -234,7 +237,15 @@ void InstrumentDialog::showFieldsOf(Transport transport) {
          {static_cast<QWidget*>(unit_), static_cast<QWidget*>(address_), static_cast<QWidget*>(type_),
           static_cast<QWidget*>(input_), static_cast<QWidget*>(swapped_)})
         show(field, probe.isModbus());
-    const QString kept = place_->currentText();
+    const auto name = [this](QWidget* field, const QString& words) {
+        field->setAccessibleName(words);
+        if (auto* label = qobject_cast<QLabel*>(form_->labelForField(field))) label->setText(words);
+    };
+    name(place_, probe.isFile() ? tr("file") : probe.isSerial() ? tr("serial port") : tr("host"));
+    name(number_, probe.isSerial() ? tr("baud rate") : tr("TCP port"));
+    QString kept = place_->currentText();
+    // A port of this machine is no host.
+    if (!probe.isSerial() && !probe.isFile() && kept.startsWith(QLatin1Char('/'))) kept.clear();
     place_->clear();
     if (probe.isSerial()) place_->addItems(serialPorts());
     place_->setEditText(kept);

@@ -124,6 +124,15 @@ void MatrixView::paintEvent(QPaintEvent* /*event*/) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     const auto& c = session_.palette();
+    if (rows_.empty()) {
+        p.setPen(c.muted);
+        p.setFont(houseFont(14));
+        p.drawText(
+            rect().adjusted(60, 0, -60, 0), Qt::AlignCenter | Qt::TextWordWrap,
+            tr("Nothing is planned yet. Add runs makes them from a method: heights, depths and a grid. "
+               "A fixture and a tank must be described in Bench."));
+        return;
+    }
     for (std::size_t r = 0; r < rows_.size(); ++r) {
         const auto& row = rows_[r];
         const QRect first = boxRect(r, 0);
