@@ -8,6 +8,11 @@ namespace {
 const QString kNumber = QStringLiteral("[-+]?\\d+(?:[.,]\\d+)?(?:[eE][-+]?\\d+)?");
 constexpr qsizetype kLongestBefore = 24;
 
+/// Short enough to be read: the signs that such a number is made of. A comma only where it is a decimal one.
+QString likeIt(const QString& number) {
+    return number.contains(QLatin1Char(',')) ? QStringLiteral("[-+0-9,eE]+") : QStringLiteral("[-+0-9.eE]+");
+}
+
 /// As it is, readable: only what a pattern gives a meaning is escaped.
 QString plain(const QString& text) {
     QString out;
@@ -31,10 +36,11 @@ QString patternAt(const QString& line, qsizetype at) {
         qsizetype done = 0;
         for (auto other = number.globalMatch(before); other.hasNext();) {
             const auto value = other.next();
-            pattern += plain(before.mid(done, value.capturedStart() - done)) + kNumber;
+            pattern += plain(before.mid(done, value.capturedStart() - done)) + likeIt(value.captured());
             done = value.capturedEnd();
         }
-        return pattern + plain(before.mid(done)) + QLatin1Char('(') + kNumber + QLatin1Char(')');
+        return pattern + plain(before.mid(done)) + QLatin1Char('(') + likeIt(found.captured()) +
+               QLatin1Char(')');
     }
     return {};
 }

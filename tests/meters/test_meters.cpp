@@ -98,6 +98,7 @@ class TestMeters : public QObject {
         QCOMPARE(found("T=21.5 PPFD=120,5 uE", 3, "T=22.0 PPFD=98,25 uE"), 22.0);
         QCOMPARE(found("347.2;21", 2, "12;22"), 12.0);
         QCOMPARE(found("#12 (a+b)? 1e3", 12, "#7 (a+b)? 2.5e2"), 250.0);
+        QCOMPARE(found("347.2,21.5,3", 7, "12.25,8.5,4"), 8.5);
         QVERIFY(patternAt(QStringLiteral("ready"), 2).isEmpty());
         QVERIFY(patternAt(QStringLiteral("PPFD 12"), 1).isEmpty());
     }

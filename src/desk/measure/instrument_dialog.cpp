@@ -211,7 +211,13 @@ QWidget* InstrumentDialog::makePreview() {
     auto* arrived = new ArrivedLines;
     lines_ = arrived;
     lines_->setObjectName(QStringLiteral("arrivedLines"));
-    connect(arrived, &ArrivedLines::numberChosen, pattern_, &QLineEdit::setText);
+    connect(arrived, &ArrivedLines::numberChosen, this, [this](const QString& pattern) {
+        pattern_->setText(pattern);
+        pattern_->setCursorPosition(0);
+        if (!tested_) return;
+        endTest();  // and seen at once
+        test();
+    });
     dressAsCode(lines_);
     lines_->setMaximumBlockCount(kPreviewLines);
     lines_->setAccessibleName(tr("Lines as they come"));
