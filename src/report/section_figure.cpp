@@ -96,8 +96,7 @@ class SectionPainter {
 
     void fixtures() {
         if (!d_.height) return;
-        for (int i = 0; i < d_.bodies; ++i) {
-            const double centre = d_.length.value() * (i + 1.0) / (d_.bodies + 1.0);
+        for (const double centre : d_.centres) {
             const double y = l_.yOfHeight(*d_.height);
             const double half =
                 std::min(d_.body_length.value(), d_.length.value() * 1.1) * l_.pixelsPerMm() / 2;
@@ -320,7 +319,6 @@ SectionData sectionOf(const Bench& bench, const Sweep& sweep, std::optional<Mill
     data.depth = depth;
     const auto* fixture = byId(bench.fixtures, sweep.configuration.fixture);
     if (fixture != nullptr && fixture->length.value() > 0) data.body_length = fixture->length;
-    data.bodies = std::max(1, sweep.configuration.fixtures);
     data.profile_top = scaleTop(bench, sweep.runs);
     double width = 600.0;
     if (const auto* tank = byId(bench.tanks, sweep.configuration.tank)) {
@@ -328,6 +326,7 @@ SectionData sectionOf(const Bench& bench, const Sweep& sweep, std::optional<Mill
         data.water_depth = tank->water_depth;
         width = tank->width.value();
     }
+    data.centres = hangingPlaces(sweep.configuration, data.length.value());
     const Run* shown = nullptr;
     for (const auto index : sweep.runs) {
         const auto& run = bench.run(index);

@@ -21,7 +21,7 @@ struct SectionData {
     Millimetre length{600};
     Millimetre water_depth{560};
     Millimetre body_length{200};
-    int bodies = 1;
+    std::vector<double> centres;  ///< of the bodies along the tank, mm
     LengthUnit unit = LengthUnit::Cm;
 
     struct HeightMark {

@@ -1,3 +1,4 @@
+#include <QDir>
 #include <QFile>
 #include <QPushButton>
 
@@ -23,6 +24,7 @@ class TestStart : public QObject {
         press("Look at the demonstration");
         QVERIFY(w_->session.project() != nullptr);
         QVERIFY(!w_->session.bench().runs.empty());
+        QCOMPARE(Remembered().folder(), QDir::homePath());  // not where the copy lies
         const auto runs = w_->session.bench().runs.size();
         QVERIFY(
             w_->session

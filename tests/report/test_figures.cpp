@@ -109,6 +109,24 @@ class TestFigures : public QObject {
         }
     }
 
+    /// Fixtures stand where their run hung them, and the bracket is the headline's.
+    void theSectionShowsWhatHangsAndWhatIsRecommended() {
+        Bench bench = demo();
+        Run run = bench.runs.front();
+        run.fixtures = 2;
+        run.placement.centres = {Millimetre(120), Millimetre(400)};
+        bench.runs = {run};
+        const auto sweep = sweepsOf(bench).front();
+        SchoolVerdict headline;
+        headline.school = HeightSchool::Flattest;
+        headline.height = Millimetre(280);
+        headline.low = Millimetre(260);
+        const auto data = sectionOf(bench, sweep, run.height, {}, &headline, {}, LengthUnit::Cm);
+        QCOMPARE(data.centres, (std::vector{120.0, 400.0}));
+        QCOMPARE(data.recommended->value(), 280.0);
+        QCOMPARE(data.recommended_low->value(), 260.0);
+    }
+
     void theReviewHoldsWhatTheVerdictSays() {
         const auto review = reviewOfFirst();
         QVERIFY(review);

@@ -44,7 +44,10 @@ QString Remembered::folder() const {
 }
 
 void Remembered::usedFolderOf(const QString& used) {
-    file().setValue(kFolder, QFileInfo(used).absolutePath());
+    const QString folder = QFileInfo(used).absolutePath();
+    // The program's own corner, where the demonstration's copy lies, is no place for a user's files.
+    if (folder != QStandardPaths::writableLocation(QStandardPaths::AppDataLocation))
+        file().setValue(kFolder, folder);
 }
 
 QByteArray Remembered::geometry() const { return file().value(kGeometry).toByteArray(); }
