@@ -10,6 +10,7 @@
 
 #include "core/bench/sweep.h"
 #include "desk/measure/sweep_progress.h"
+#include "desk/window/demonstration.h"
 #include "desk/window/first_paint.h"
 #include "desk/window/language.h"
 #include "desk/window/main_window.h"
@@ -22,20 +23,6 @@ using namespace glumet;  // one small program
 
 constexpr std::uint64_t kDemoSeed = 20261124;
 constexpr double kShotSeconds = 4.0;
-
-/// A copy of the shipped demonstration that may be written to: kept between starts, or fresh.
-QString demoCopy(const QString& shipped, bool fresh) {
-    const QString folder =
-        fresh ? QDir::tempPath() : QStandardPaths::writableLocation(QStandardPaths::AppDataLocation);
-    QDir().mkpath(folder);
-    const QString copy = QDir(folder).filePath(
-        fresh ? QStringLiteral("glumet-demo-%1.glumet").arg(QCoreApplication::applicationPid())
-              : QStringLiteral("demo.glumet"));
-    if (fresh) QFile::remove(copy);
-    if (!QFile::exists(copy)) QFile::copy(shipped, copy);
-    QFile::setPermissions(copy, QFile::ReadOwner | QFile::WriteOwner);
-    return copy;
-}
 
 const StageEntry* stageNamed(const MainWindow& window, const QString& name) {
     for (const auto& stage : window.stages())
@@ -198,6 +185,7 @@ int main(int argc, char** argv) {
                     : options.unit.isEmpty() && by_hand   ? remembered.unit()
                                                           : LengthUnit::Cm);
     MainWindow window(session);
+    window.setRemembers(by_hand);
     if (shot) window.resize(1280, 800);
     if (by_hand) window.restoreGeometry(remembered.geometry());
     const auto* stage = stageNamed(window, options.stage.isEmpty() ? QStringLiteral("field") : options.stage);
@@ -205,7 +193,7 @@ int main(int argc, char** argv) {
         std::fprintf(stderr, "glumet: there is no stage \"%s\"\n", qPrintable(options.stage));
         return 2;
     }
-    QString file = options.demo.isEmpty() ? options.file : demoCopy(options.demo, shot);
+    QString file = options.demo.isEmpty() ? options.file : demonstrationCopy(options.demo, shot);
     if (!options.demo.isEmpty()) session.setMeter(std::make_unique<SimulatedMeter>(kDemoSeed));
     if (!file.isEmpty() && !window.openProject(file) && shot) return 1;
     if (!options.select.isEmpty()) chooseFixture(session, options.select);

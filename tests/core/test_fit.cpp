@@ -106,6 +106,15 @@ std::pair<double, double> predictionError(const Bench& bench, const Truth& truth
 
 }  // namespace
 
+namespace {
+
+bool saysOf(const FitResult& fit, const std::string& words) {
+    return std::any_of(fit.cannot_tell.begin(), fit.cannot_tell.end(),
+                       [&](const Words& said) { return english(said).find(words) != std::string::npos; });
+}
+
+}  // namespace
+
 class TestFit : public QObject {
     Q_OBJECT
 
@@ -268,7 +277,17 @@ class TestFit : public QObject {
         options.unknown_noise = 0.3;
         const auto fit = fitFixture(bench, allRuns(bench), options);
         QVERIFY(fit);
-        QVERIFY(!fit->cannot_tell.empty());
+        QVERIFY(saysOf(*fit, "do not tell"));
+    }
+
+    void aFitThatStillMovesSaysSo() {
+        const auto bench = read({}, 0.0, {200}, {150, 170});
+        FitOptions options;
+        const auto settled = fitFixture(bench, allRuns(bench), options);
+        QVERIFY(settled && !saysOf(*settled, "still moved"));
+        options.most_iterations = 1;
+        const auto moving = fitFixture(bench, allRuns(bench), options);
+        QVERIFY(moving && saysOf(*moving, "still moved after 1 rounds"));
     }
 
     void aUnitsMistakeIsSuspected() {

@@ -9,6 +9,7 @@
 #include "core/survey/pace.h"
 #include "core/survey/progress.h"
 #include "core/survey/route.h"
+#include "core/words/sentence.h"
 
 using namespace glumet;
 using glumet::testing::flatSweep;

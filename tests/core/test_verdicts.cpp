@@ -69,7 +69,13 @@ class TestVerdicts : public QObject {
         QCOMPARE(all[0].status(), VerdictStatus::Ready);
         QCOMPARE(all[1].status(), VerdictStatus::Silent);
         for (const auto& school : all) QCOMPARE(school.asked.spill.limit, 0.2);
-        QCOMPARE(all[0].used, sweep.runs);
+        QCOMPARE(all[0].used(), sweep.runs);
+        // Of a height that was read twice the latest run counts, and is the one that is named.
+        auto twice = sweepOf({120, 160, 160}, [](double, int, int) { return 100.0; });
+        const auto again = sweepsOf(twice).front();
+        for (const auto& school : heightSchools(twice, again, {}))
+            if (!school.evidence.empty())
+                QCOMPARE(school.used(), (std::vector<Id>{again.runs.front(), again.runs.back()}));
         asked.spill.limit = 2.0;
         QCOMPARE(heightSchools(bench, sweep, asked)[0].status(), VerdictStatus::Failed);
         QVERIFY(!flattestField(bench, sweep, {}).speaks());

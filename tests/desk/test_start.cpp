@@ -55,6 +55,13 @@ class TestStart : public QObject {
         QCOMPARE(recent().size(), 1);
     }
 
+    void aPictureLeavesNoTrace() {
+        w_->window.setRemembers(false);
+        QVERIFY(w_->window.createProject(w_->path("shot.glumet")));
+        QVERIFY(Remembered().recent().isEmpty());
+        QCOMPARE(Remembered().folder(), QDir::homePath());
+    }
+
     void dialogsBeginWhereTheLastFileWas() {
         QVERIFY(w_->window.createProject(w_->path("one.glumet")));
         QCOMPARE(Remembered().folder(), QFileInfo(w_->path("one.glumet")).absolutePath());

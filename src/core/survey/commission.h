@@ -13,8 +13,9 @@ struct CheckVerdict {
     Words sentence = say(GLUMET_SAY("Core", "not made"));
 };
 
-/// Anchors' rating in kg, all of a fixture's together, against the fixtures' mass with a margin of five
-/// (a load that is moved and reached over; local code may ask for more), and what else hangs or stands there.
+/// Rating of all anchors together, kg ≥ 0, against the mass of all that hang: mass_kg (> 0, of one fixture) ×
+/// fixtures, with a margin of five, the house's rule for a load that is moved and reached over (local code
+/// may ask for more); and what else was seen there. A mass that is not described does not pass.
 CheckVerdict judgeHanging(double rated_kg, double mass_kg, int fixtures, Tether tether);
 
 /// Eyes and hands before the plug: looked at, not measured. Local electrical code and a licensed electrician

@@ -38,7 +38,4 @@ struct TimeEstimate {
 /// Time for what is planned and not read yet in these runs.
 TimeEstimate estimateOf(const std::vector<Run>& runs, const Pace& pace);
 
-/// "2 h 40 min", "35 min", "50 s".
-std::string durationText(Second time);
-
 }  // namespace glumet

@@ -186,68 +186,102 @@ std::optional<Problem> SurveyMethod::invalid() const {
     return std::nullopt;
 }
 
-std::vector<SurveyMethod> readyMethods(const Tank& tank, const Fixture& fixture,
-                                       const std::vector<Accessory>& accessories) {
+namespace {
+
+/// The usual depths and grid of a tank, one height: what every ready method begins with.
+SurveyMethod usualMethod(const Tank& tank) {
     SurveyMethod base;
     base.depths = threeDepths(tank);
     base.columns = std::clamp(static_cast<int>(std::lround(tank.length.value() / kUsualCellMm)), 3, 20);
     base.rows = std::clamp(static_cast<int>(std::lround(tank.width.value() / kUsualCellMm)), 3, 20);
     base.heights = {Millimetre(200)};
-    std::vector<SurveyMethod> out;
-    const auto add = [&](const char* name, const char* purpose, auto change) {
-        auto method = base;
+    return base;
+}
+
+class ReadyMethods {
+  public:
+    explicit ReadyMethods(const Tank& tank) : tank_(tank), base_(usualMethod(tank)) {}
+
+    void addSweeps(const Fixture& fixture) {
+        add(GLUMET_SAY("Core", "Height sweep"),
+            GLUMET_SAY(
+                "Core",
+                "Raise in steps and read the same shallow plane each time: where light begins to spill."),
+            [](SurveyMethod& m) {
+                m.heights = steps(120, kFewCm, 7);
+                m.depths.resize(1);
+            });
+        add(GLUMET_SAY("Core", "Three-depth map"),
+            GLUMET_SAY("Core", "Three heights, three depths, the whole grid: the field of one fixture."),
+            [](SurveyMethod& m) { m.heights = steps(150, 2 * kFewCm, 3); });
+        add(GLUMET_SAY("Core", "Spacing sweep"),
+            GLUMET_SAY("Core", "Two fixtures moved outward in steps, read at mid depth where they overlap."),
+            [&](SurveyMethod& m) {
+                m.fixtures = 2;
+                m.depths = {base_.depths[1]};
+                for (const double share : {0.35, 0.42, 0.5, 0.58})
+                    m.spreads.emplace_back(std::round(share * tank_.length.value() / 10.0) * 10.0);
+            });
+        add(GLUMET_SAY("Core", "Channel by channel"),
+            GLUMET_SAY("Core", "Each channel alone at one height, and all together."), [&](SurveyMethod& m) {
+                m.depths = {base_.depths.front()};
+                for (const auto& channel : fixture.channels) m.presets.push_back(channel.name + " alone");
+            });
+    }
+
+    void addComparisons(const std::vector<Accessory>& accessories) {
+        add(GLUMET_SAY("Core", "With and without"),
+            GLUMET_SAY("Core", "The same runs bare and with each accessory."), [&](SurveyMethod& m) {
+                m.heights = steps(150, 2 * kFewCm, 3);
+                for (const auto& accessory : accessories) m.accessories.push_back(accessory.name);
+            });
+        add(GLUMET_SAY("Core", "Generation against generation"),
+            GLUMET_SAY("Core", "Two fixtures, the same heights and planes, one after the other."),
+            [](SurveyMethod& m) { m.heights = steps(150, 2 * kFewCm, 3); });
+        add(GLUMET_SAY("Core", "Spots before and after"),
+            GLUMET_SAY("Core", "Named places, read before a change and again after it."),
+            [&](SurveyMethod& m) {
+                m.spots = threeSpots(tank_);
+                m.depths = {base_.depths[1]};
+                m.presets = {"before", "after"};
+            });
+        add(GLUMET_SAY("Core", "Blending in air"),
+            GLUMET_SAY(
+                "Core",
+                "Nine places under the fixture in a dry tank, repeated higher up: how channels blend."),
+            [](SurveyMethod& m) {
+                m.water = WaterState::Dry;
+                m.columns = m.rows = 3;
+                m.heights = steps(200, 100, 2);
+                m.depths = {Millimetre(10)};
+            });
+    }
+
+    std::vector<SurveyMethod> take() { return std::move(out_); }
+
+  private:
+    template <class Change>
+    void add(const char* name, const char* purpose, Change change) {
+        auto method = base_;
         method.name = name;
         method.purpose = purpose;
         change(method);
-        out.push_back(std::move(method));
-    };
-    add(GLUMET_SAY("Core", "Height sweep"),
-        GLUMET_SAY("Core",
-                   "Raise in steps and read the same shallow plane each time: where light begins to spill."),
-        [](SurveyMethod& m) {
-            m.heights = steps(120, kFewCm, 7);
-            m.depths.resize(1);
-        });
-    add(GLUMET_SAY("Core", "Three-depth map"),
-        GLUMET_SAY("Core", "Three heights, three depths, the whole grid: the field of one fixture."),
-        [](SurveyMethod& m) { m.heights = steps(150, 2 * kFewCm, 3); });
-    add(GLUMET_SAY("Core", "Spacing sweep"),
-        GLUMET_SAY("Core", "Two fixtures moved outward in steps, read at mid depth where they overlap."),
-        [&](SurveyMethod& m) {
-            m.fixtures = 2;
-            m.depths = {base.depths[1]};
-            for (const double share : {0.35, 0.42, 0.5, 0.58})
-                m.spreads.emplace_back(std::round(share * tank.length.value() / 10.0) * 10.0);
-        });
-    add(GLUMET_SAY("Core", "Channel by channel"),
-        GLUMET_SAY("Core", "Each channel alone at one height, and all together."), [&](SurveyMethod& m) {
-            m.depths = {base.depths.front()};
-            for (const auto& channel : fixture.channels) m.presets.push_back(channel.name + " alone");
-        });
-    add(GLUMET_SAY("Core", "With and without"),
-        GLUMET_SAY("Core", "The same runs bare and with each accessory."), [&](SurveyMethod& m) {
-            m.heights = steps(150, 2 * kFewCm, 3);
-            for (const auto& accessory : accessories) m.accessories.push_back(accessory.name);
-        });
-    add(GLUMET_SAY("Core", "Generation against generation"),
-        GLUMET_SAY("Core", "Two fixtures, the same heights and planes, one after the other."),
-        [](SurveyMethod& m) { m.heights = steps(150, 2 * kFewCm, 3); });
-    add(GLUMET_SAY("Core", "Spots before and after"),
-        GLUMET_SAY("Core", "Named places, read before a change and again after it."), [&](SurveyMethod& m) {
-            m.spots = threeSpots(tank);
-            m.depths = {base.depths[1]};
-            m.presets = {"before", "after"};
-        });
-    add(GLUMET_SAY("Core", "Blending in air"),
-        GLUMET_SAY("Core",
-                   "Nine places under the fixture in a dry tank, repeated higher up: how channels blend."),
-        [](SurveyMethod& m) {
-            m.water = WaterState::Dry;
-            m.columns = m.rows = 3;
-            m.heights = steps(200, 100, 2);
-            m.depths = {Millimetre(10)};
-        });
-    return out;
+        out_.push_back(std::move(method));
+    }
+
+    const Tank& tank_;
+    SurveyMethod base_;
+    std::vector<SurveyMethod> out_;
+};
+
+}  // namespace
+
+std::vector<SurveyMethod> readyMethods(const Tank& tank, const Fixture& fixture,
+                                       const std::vector<Accessory>& accessories) {
+    ReadyMethods ready(tank);
+    ready.addSweeps(fixture);
+    ready.addComparisons(accessories);
+    return ready.take();
 }
 
 Expected<NewRuns> plannedRuns(const Bench& bench, const SurveyMethod& method, const SurveySubject& subject) {

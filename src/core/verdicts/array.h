@@ -1,6 +1,7 @@
 #pragma once
 
 #include <array>
+#include <cmath>
 #include <optional>
 #include <stop_token>
 
@@ -63,6 +64,9 @@ struct SpacingStep {
     bool keeps = true;         ///< ceiling and floor, where the goal has them
 };
 
+/// Light between lamps and under them that an eye tells apart, as a ratio.
+inline constexpr double kSeenApart = 1.25;
+
 struct SpacingVerdict {
     SpacingSchool school = SpacingSchool::EdgeShare;
     double asked = 0.0;              ///< the share of edge share; the others ask for the best there is
@@ -77,7 +81,7 @@ struct SpacingVerdict {
 
     bool speaks() const { return !centres_mm.empty(); }
     /// Neighbours with a trough or a hump between them that an eye sees: a quarter off.
-    bool uneven() const { return speaks() && seam > 0.22; }
+    bool uneven() const { return speaks() && seam > std::log(kSeenApart); }
     VerdictStatus status() const { return speaks() ? VerdictStatus::Ready : VerdictStatus::Silent; }
 };
 

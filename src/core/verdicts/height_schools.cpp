@@ -106,16 +106,6 @@ void addBottom(const std::array<double, 3>& h, const std::array<double, 3>& y,
     verdict.high = Millimetre(std::min(h[2], *at + kTwoSided95 * std::sqrt(moved)));
 }
 
-/// The runs that stand behind the evidence.
-std::vector<Id> runsOf(const Bench& bench, const Sweep& sweep, const std::vector<SchoolEvidence>& evidence) {
-    std::vector<Id> out;
-    for (const auto id : sweep.runs)
-        if (std::any_of(evidence.begin(), evidence.end(),
-                        [&](const SchoolEvidence& row) { return row.height == bench.run(id).height; }))
-            out.push_back(id);
-    return out;
-}
-
 PpfdSpan span(const Band& band) { return {band.low, band.high}; }
 
 }  // namespace
@@ -147,7 +137,8 @@ SchoolVerdict flattestField(const Bench& bench, const Sweep& sweep, const School
     for (std::size_t i = 0; i < levels.size(); ++i) {
         out.evidence.push_back(
             {levels[i].height, figures[i].figure,
-             say(GLUMET_SAY("Core", "centre and edge {} apart"), Share{std::expm1(figures[i].figure)})});
+             say(GLUMET_SAY("Core", "centre and edge {} apart"), Share{std::expm1(figures[i].figure)}),
+             levels[i].run->id});
         if (figures[i].figure < figures[least].figure) least = i;
     }
     out.height = levels[least].height;
@@ -187,7 +178,8 @@ SchoolVerdict bandFill(const Bench& bench, const Sweep& sweep, const SchoolOptio
         const auto best = bestLevel(valuesOf(*level.run), options.band);
         out.evidence.push_back({level.height, best.share,
                                 say(GLUMET_SAY("Core", "{} in band at {}"), Share{best.share},
-                                    Share{std::round(best.level_pct) / 100.0})});
+                                    Share{std::round(best.level_pct) / 100.0}),
+                                level.run->id});
         if (best.share <= most + 1e-9) continue;
         most = best.share;
         level_pct = best.level_pct;
@@ -223,7 +215,8 @@ SchoolVerdict peakCap(const Bench& bench, const Sweep& sweep, const SchoolOption
     for (const auto& level : levels) {
         const auto values = valuesOf(*level.run);
         const double peak = *std::max_element(values.begin(), values.end());
-        out.evidence.push_back({level.height, peak, say(GLUMET_SAY("Core", "peak {}"), Ppfd(peak))});
+        out.evidence.push_back(
+            {level.height, peak, say(GLUMET_SAY("Core", "peak {}"), Ppfd(peak)), level.run->id});
     }
     const auto fits = std::find_if(out.evidence.begin(), out.evidence.end(),
                                    [&](const SchoolEvidence& row) { return row.figure <= ceiling.value(); });
@@ -267,8 +260,8 @@ SchoolVerdict spillLimitSchool(const Bench& bench, const Sweep& sweep, const Sch
     out.failed = verdict.failed;
     out.reason = verdict.reason;
     for (const auto& row : verdict.evidence)
-        out.evidence.push_back(
-            {row.height, row.loss, say(GLUMET_SAY("Core", "{} lost"), Share{std::max(0.0, row.loss)})});
+        out.evidence.push_back({row.height, row.loss,
+                                say(GLUMET_SAY("Core", "{} lost"), Share{std::max(0.0, row.loss)}), row.run});
     return out;
 }
 
@@ -301,7 +294,8 @@ SchoolVerdict makersRange(const Bench& bench, const Sweep& sweep, const SchoolOp
         out.evidence.push_back({level.height, spills || dazzles ? 0.0 : 1.0,
                                 spills    ? say(GLUMET_SAY("Core", "spills too much"))
                                 : dazzles ? say(GLUMET_SAY("Core", "too bright"))
-                                          : say(GLUMET_SAY("Core", "holds"))});
+                                          : say(GLUMET_SAY("Core", "holds")),
+                                level.run->id});
         if (!spills && !dazzles) out.height = level.height;
     }
     if (out.evidence.empty())
@@ -324,10 +318,7 @@ std::vector<SchoolVerdict> heightSchools(const Bench& bench, const Sweep& sweep,
     std::vector<SchoolVerdict> all{spillLimitSchool(bench, sweep, options),
                                    flattestField(bench, sweep, options), bandFill(bench, sweep, options),
                                    peakCap(bench, sweep, options), makersRange(bench, sweep, options)};
-    for (auto& verdict : all) {
-        verdict.asked = options;
-        verdict.used = runsOf(bench, sweep, verdict.evidence);
-    }
+    for (auto& verdict : all) verdict.asked = options;
     return all;
 }
 

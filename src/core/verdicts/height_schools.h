@@ -16,6 +16,7 @@ struct SchoolEvidence {
     Millimetre height{0};
     double figure = 0.0;  ///< what the school weighs, in its own unit
     Words words;          ///< the same as a sentence's piece
+    Id run = 0;           ///< that it was read in
 };
 
 /// What the schools are asked.
@@ -29,7 +30,6 @@ struct SchoolOptions {
 struct SchoolVerdict {
     HeightSchool school = HeightSchool::SpillLimit;
     SchoolOptions asked;
-    std::vector<Id> used;                ///< runs, ascending height
     bool failed = false;                 ///< the question breaks a range
     std::optional<Millimetre> height;    ///< a measured height
     std::optional<Millimetre> crossing;  ///< between measured heights, where the evidence carries it
@@ -39,6 +39,12 @@ struct SchoolVerdict {
     std::vector<SchoolEvidence> evidence;  ///< ascending height
 
     bool speaks() const { return height.has_value(); }
+    /// The runs that stand behind it, ascending height.
+    std::vector<Id> used() const {
+        std::vector<Id> runs;
+        for (const auto& row : evidence) runs.push_back(row.run);
+        return runs;
+    }
     VerdictStatus status() const {
         return failed ? VerdictStatus::Failed : speaks() ? VerdictStatus::Ready : VerdictStatus::Silent;
     }

@@ -53,6 +53,10 @@ ArrayStage::ArrayStage(Session& session)
     layout->addWidget(view_, 1);
     layout->addWidget(figures_);
     layout->addWidget(panes_);
+    listen();
+}
+
+void ArrayStage::listen() {
     connect(&light_, &ArrayLight::movedByHand, this, [this] {
         by_hand_ = true;
         reason_->setText(tr("Moved by hand. It snaps to the schools' positions."));
@@ -72,17 +76,17 @@ ArrayStage::ArrayStage(Session& session)
     connect(form_, &ArrayForm::levelEdited, this, &ArrayStage::showLevel);
     connect(panes_, &ArrayPanes::countChosen, this, &ArrayStage::takeCount);
     // Tanks, fixtures and answers of another project may have the same ids.
-    connect(&session, &Session::projectChanged, this, [this] {
+    connect(&session(), &Session::projectChanged, this, [this] {
         choices_ = {};
         answer_of_.reset();
         light_.clear();
         by_hand_ = false;
         shown_ = 0;
     });
-    connect(&session, &Session::fitProgressed, this, [this] {
+    connect(&session(), &Session::fitProgressed, this, [this] {
         if (isVisible() && verdicts() == nullptr) showAll();
     });
-    connect(&session, &Session::fitChanged, this, [this] {
+    connect(&session(), &Session::fitChanged, this, [this] {
         take();
         if (isVisible()) emit viewChanged();
     });

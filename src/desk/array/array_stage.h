@@ -40,6 +40,7 @@ class ArrayStage : public Stage {
     void keyPressEvent(QKeyEvent* event) override;
 
   private:
+    void listen();
     void makeSchools();
     void ask();
     void take();

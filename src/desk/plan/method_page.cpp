@@ -286,7 +286,7 @@ void MethodPage::offerMethods() {
     for (const auto& method : own_) methods_->addItem(text(method.name));
     if (method_.name.empty()) method_ = firstWithWork();
     methods_->setCurrentIndex(qMax(0, methods_->findText(text(method_.name))));
-    purpose_->setText(text(method_.purpose));
+    purpose_->setText(QCoreApplication::translate("Core", method_.purpose.c_str()));
     remove_->setVisible(
         std::any_of(own_.begin(), own_.end(), [&](const SurveyMethod& m) { return m.name == method_.name; }));
 }
@@ -309,7 +309,7 @@ void MethodPage::choose(int index) {
 }
 
 void MethodPage::edited() {
-    purpose_->setText(text(method_.purpose));
+    purpose_->setText(QCoreApplication::translate("Core", method_.purpose.c_str()));
     remove_->setVisible(
         std::any_of(own_.begin(), own_.end(), [&](const SurveyMethod& m) { return m.name == method_.name; }));
     form_->refresh();

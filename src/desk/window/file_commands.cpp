@@ -6,6 +6,7 @@
 
 #include "core/bench/reading_row.h"
 #include "desk/shared/ledger_line.h"
+#include "desk/window/demonstration.h"
 #include "desk/window/import_dialog.h"
 #include "desk/window/main_window.h"
 #include "desk/window/start_page.h"
@@ -61,15 +62,7 @@ void MainWindow::askForReadings() {
     if (!path.isEmpty() && createProject(projectBeside(path))) importFile(path);
 }
 
-/// The shipped one is handed out as a copy that may be written to, kept between starts.
-void MainWindow::openDemonstration() {
-    const QString folder = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation);
-    QDir().mkpath(folder);
-    const QString copy = QDir(folder).filePath(QStringLiteral("demo.glumet"));
-    if (!QFile::exists(copy)) QFile::copy(QStringLiteral(":/demo/nursery.glumet"), copy);
-    QFile::setPermissions(copy, QFile::ReadOwner | QFile::WriteOwner);
-    openProject(copy);
-}
+void MainWindow::openDemonstration() { openProject(demonstrationCopy(kShippedDemonstration, false)); }
 
 void MainWindow::makeFileCommands() {
     command(tr("New project…"), QKeySequence(tr("Ctrl+N")), [this] { askForNewProject(); });
@@ -103,7 +96,7 @@ bool MainWindow::openProject(const QString& path) {
         return false;
     }
     session_.setProject(std::move(*project));
-    remembered_.opened(path);
+    if (remembers_) remembered_.opened(path);
     session_.say(tr("Opened %1").arg(text(session_.bench().title)));
     return true;
 }
@@ -124,7 +117,7 @@ bool MainWindow::createProject(const QString& chosen) {
         return false;
     }
     session_.setProject(std::move(*project));
-    remembered_.opened(path);
+    if (remembers_) remembered_.opened(path);
     showAt(0);
     return true;
 }

@@ -248,7 +248,7 @@ void MainWindow::refreshAll() {
     ledger_->refresh();
     if (session_.project() == nullptr) {
         middle_->setCurrentWidget(welcome_);
-        welcome_->refresh();
+        if (welcome_->isVisible()) welcome_->refresh();
         findings_->setFindings({});
         return;
     }

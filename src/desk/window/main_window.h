@@ -38,6 +38,8 @@ class MainWindow : public QMainWindow {
     /// Opens a project file, or says why not and keeps the one that is open.
     bool openProject(const QString& path);
     bool createProject(const QString& path);
+    /// Whether what is opened is offered again at the next start; a picture or a benchmark leaves no trace.
+    void setRemembers(bool remembers) { remembers_ = remembers; }
     /// Shows the import dialog for a file; a .json bench description is taken at once.
     void importFile(const QString& path);
     /// Writes readings.csv and bench.json into a folder.
@@ -91,6 +93,7 @@ class MainWindow : public QMainWindow {
     QStackedWidget* middle_;
     StartPage* welcome_;
     Remembered remembered_;
+    bool remembers_ = true;
     std::vector<Stage*> stages_;
     QList<QAction*> commands_;
     const Palette* dressed_ = nullptr;

@@ -21,6 +21,13 @@ QSettings file() {
         QSettings::IniFormat);
 }
 
+/// The program's own corner, where the demonstration's copy lies, is no place for a user's files.
+void keepFolder(QSettings& settings, const QString& used) {
+    const QString folder = QFileInfo(used).absolutePath();
+    if (folder != QStandardPaths::writableLocation(QStandardPaths::AppDataLocation))
+        settings.setValue(kFolder, folder);
+}
+
 }  // namespace
 
 QStringList Remembered::recent() const {
@@ -31,23 +38,18 @@ QStringList Remembered::recent() const {
 
 void Remembered::opened(const QString& project) {
     const QString path = QFileInfo(project).absoluteFilePath();
-    auto paths = file().value(kRecent).toStringList();
+    auto settings = file();
+    auto paths = settings.value(kRecent).toStringList();
+    if (paths.value(0) == path) return;  // as at most starts: nothing to write
     paths.removeAll(path);
     paths.prepend(path);
-    file().setValue(kRecent, QStringList(paths.mid(0, kMostRecent)));
-    usedFolderOf(path);
+    settings.setValue(kRecent, QStringList(paths.mid(0, kMostRecent)));
+    keepFolder(settings, path);
 }
 
 QString Remembered::folder() const {
     const QString folder = file().value(kFolder).toString();
     return QFileInfo(folder).isDir() ? folder : QDir::homePath();
-}
-
-void Remembered::usedFolderOf(const QString& used) {
-    const QString folder = QFileInfo(used).absolutePath();
-    // The program's own corner, where the demonstration's copy lies, is no place for a user's files.
-    if (folder != QStandardPaths::writableLocation(QStandardPaths::AppDataLocation))
-        file().setValue(kFolder, folder);
 }
 
 QByteArray Remembered::geometry() const { return file().value(kGeometry).toByteArray(); }

@@ -14,9 +14,8 @@ class Remembered {
     QStringList recent() const;
     void opened(const QString& project);
 
-    /// Where file dialogs begin.
+    /// Where file dialogs begin: beside the project opened last.
     QString folder() const;
-    void usedFolderOf(const QString& file);
 
     QByteArray geometry() const;
     void keepGeometry(const QByteArray& geometry);

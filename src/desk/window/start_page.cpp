@@ -41,8 +41,9 @@ StartPage::StartPage() : recent_(new QVBoxLayout) {
     recent_->setSpacing(2);
     layout->addLayout(recent_);
     layout->addStretch(3);
-    refresh();
 }
+
+void StartPage::showEvent(QShowEvent* /*event*/) { refresh(); }
 
 void StartPage::refresh() {
     while (auto* item = recent_->takeAt(0)) {

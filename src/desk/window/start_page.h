@@ -14,6 +14,9 @@ class StartPage : public QWidget {
 
     void refresh();
 
+  protected:
+    void showEvent(QShowEvent* event) override;
+
   signals:
     void demonstrationWanted();
     void newBenchWanted();
