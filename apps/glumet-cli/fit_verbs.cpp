@@ -146,6 +146,8 @@ Json countsJson(const std::vector<CountRow>& rows) {
 }
 
 /// The runs of the first configuration: one model is of one fixture as it was set.
+Json percent(const std::optional<double>& share) { return share ? Json(*share * 100.0) : Json(nullptr); }
+
 std::vector<Id> runsOf(const Bench& bench) { return sweepsOf(bench).front().runs; }
 
 }  // namespace
@@ -264,7 +266,10 @@ Expected<Output> spacingVerb(const SpacingQuestion& q) {
         schools.push_back({{"school", wordOf(school.school)},
                            {"centres_mm", school.speaks() ? Json(school.centres_mm) : Json(nullptr)},
                            {"share_pct", school.best * 100.0},
+                           {"lo_pct", percent(school.low)},
+                           {"hi_pct", percent(school.high)},
                            {"level_pct", school.level_pct},
+                           {"status", wordOf(school.status())},
                            {"reason", english(school.reason)},
                            {"evidence", evidence}});
         text += fmt::format("{}: {}\n", wordOf(school.school), english(school.reason));
@@ -306,6 +311,8 @@ Expected<Output> intensityVerb(const std::vector<std::string>& model_files, cons
     Json json{{"level_pct", verdict.best.level_pct},
               {"share_in_band", verdict.best.share},
               {"plateau_pct", {verdict.best.plateau_low_pct, verdict.best.plateau_high_pct}},
+              {"status", wordOf(verdict.status())},
+              {"values_used", verdict.used},
               {"share_five_less", verdict.five_less},
               {"share_five_more", verdict.five_more},
               {"reason", english(verdict.reason)}};
@@ -314,7 +321,10 @@ Expected<Output> intensityVerb(const std::vector<std::string>& model_files, cons
         const auto mix = channelMix(names, channels, goal);
         json["channels"] = Json::array();
         for (std::size_t c = 0; c < names.size(); ++c)
-            json["channels"].push_back({{"model", names[c]}, {"level_pct", mix.level_pct[c]}});
+            json["channels"].push_back({{"model", names[c]},
+                                        {"level_pct", mix.level_pct[c]},
+                                        {"about_as_well_pct", {mix.low_pct[c], mix.high_pct[c]}}});
+        json["mix_status"] = wordOf(mix.status());
         json["mix_share_in_band"] = mix.share;
         text += english(mix.reason) + "\n";
     }

@@ -113,6 +113,12 @@ Json englishOf(const std::vector<Words>& list) {
     return out;
 }
 
+Json labelsOf(const Bench& bench, const std::vector<Id>& runs) {
+    Json labels = Json::array();
+    for (const auto run : runs) labels.push_back(bench.run(run).label);
+    return labels;
+}
+
 Json verdictJson(const Bench& bench, const Sweep& sweep, const SpillLimitVerdict& v) {
     return {{"school", "spill-limit"},
             {"fixture", nameOf(bench, sweep.configuration.fixture)},
@@ -124,6 +130,8 @@ Json verdictJson(const Bench& bench, const Sweep& sweep, const SpillLimitVerdict
             {"crossing_height_mm", optional(v.crossing)},
             {"lo_mm", optional(v.low)},
             {"hi_mm", optional(v.high)},
+            {"status", wordOf(v.status())},
+            {"used_runs", labelsOf(bench, v.used())},
             {"reason", english(v.reason, LengthUnit::Mm)},
             {"doubts", englishOf(v.doubts)},
             {"evidence", evidenceJson(v)}};
@@ -233,6 +241,8 @@ Json schoolJson(const Bench& bench, const Sweep& sweep, const SchoolVerdict& ver
             {"crossing_height_mm", optional(verdict.crossing)},
             {"lo_mm", optional(verdict.low)},
             {"hi_mm", optional(verdict.high)},
+            {"status", wordOf(verdict.status())},
+            {"used_runs", labelsOf(bench, verdict.used())},
             {"reason", english(verdict.reason, LengthUnit::Mm)},
             {"evidence", evidence}};
 }

@@ -948,38 +948,6 @@
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>They read {} everywhere: output, meter or its mode.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>It fits with the lamps {} higher.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>It fits with the lamps {} lower.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>It fits with the row {} to the right.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>It fits with the row {} to the left.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>It fits with the row {} to the back.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>It fits with the row {} to the front.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>It fits if fixture {} from the left gives {}.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>names no tank</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2336,6 +2304,50 @@
         <source>Heights, depths and a grid, made from a method.</source>
         <translation>Höhen, Tiefen und ein Raster, aus einer Methode.</translation>
     </message>
+    <message>
+        <source>(give or take {})</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>They read {} {} everywhere: output, meter or its mode.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It fits with the lamps {} {} higher.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It fits with the lamps {} {} lower.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It fits with the row {} {} to the right.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It fits with the row {} {} to the left.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It fits with the row {} {} to the back.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It fits with the row {} {} to the front.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It fits if fixture {} from the left gives {} {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} at {} % ({} to {})</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>By the fit {} to {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
@@ -3207,6 +3219,22 @@ Best at %7: %8; %9 do about as well.</source>
         <source>verdict</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>No level keeps ceiling and floor.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>about as well</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>95 %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 … %2</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::ArrayStage</name>
@@ -3303,6 +3331,22 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>Arrow keys left and right move the chosen fixture, up and down raise and lower all, a digit chooses one.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fixture %1 at %2, %3 up</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 from the left, %2 from the front: %3</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, in the band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 under water: mean %2, %3 in the band</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -4929,6 +4973,17 @@ Best at %7: %8; %9 do about as well.</source>
         <source>dim</source>
         <translation type="unfinished"></translation>
     </message>
+    <message numerus="yes">
+        <source>%n findings</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Shows or hides them (F6)</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::LineMeter</name>
@@ -5246,6 +5301,14 @@ Best at %7: %8; %9 do about as well.</source>
         <source>copy.glumet</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>Findings in a narrow window</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>F6</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::MatrixView</name>
@@ -5256,6 +5319,21 @@ Best at %7: %8; %9 do about as well.</source>
     <message>
         <source>Nothing is planned yet. Add runs makes them from a method: heights, depths and a grid. A fixture and a tank must be described in Bench.</source>
         <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, fixture at %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>; %1 deep %2 of %3 read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>%n doubts</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
     </message>
 </context>
 <context>
@@ -5799,6 +5877,26 @@ once more</source>
         <source>Plan of the plane</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>not read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, doubtful</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, next</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, in the band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, outside</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::PlanStage</name>
@@ -6283,6 +6381,22 @@ once more</source>
     </message>
     <message>
         <source>The tank and every height you measure at will stand here.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fixture at %1, </source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, recommended</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Plane %1 under water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, mean %1</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

@@ -82,6 +82,26 @@
     </message>
 </context>
 <context>
+    <name>glumet::LedgerLine</name>
+    <message numerus="yes">
+        <source>%n findings</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>glumet::MatrixView</name>
+    <message numerus="yes">
+        <source>%n doubts</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+</context>
+<context>
     <name>glumet::PublishStage</name>
     <message numerus="yes">
         <source>%n doubt(s) will be printed</source>

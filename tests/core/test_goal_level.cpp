@@ -43,6 +43,44 @@ class TestGoalLevel : public QObject {
         QVERIFY(english(kept.reason).find("stays under 250") != std::string::npos);
     }
 
+    void thePlateauHasNoGapAndKeepsTheLimits() {
+        // Two levels serve half the points each, with a stretch between that serves none.
+        const auto goal = band(100, 110);
+        const auto verdict = goalLevel({{105, 106, 250, 252}, {}}, goal);
+        const auto shares = sharesByLevel({105, 106, 250, 252}, goal.band);
+        QVERIFY(verdict.best.share > 0.4);
+        for (auto level = verdict.best.plateau_low_pct; level <= verdict.best.plateau_high_pct; ++level)
+            QVERIFY(shares[static_cast<std::size_t>(level)] >= verdict.best.share - 0.02 - 1e-12);
+        auto capped = band(100, 200);
+        capped.ceiling = Ppfd(160);
+        const LitPoints points{{190, 195, 198}, {}};
+        const auto kept = goalLevel(points, capped);
+        QVERIFY(kept.best.plateau_high_pct * 198.0 / 100.0 <= 160.0);
+        QVERIFY(bestLevel(points.values, capped.band).plateau_high_pct * 198.0 / 100.0 > 160.0);
+    }
+
+    void verdictsHoldWhatWasAskedAndHowTheyStand() {
+        const auto goal = band(100, 200);
+        const auto spoken = goalLevel({{150, 300}, {}}, goal);
+        QCOMPARE(spoken.asked, goal);
+        QCOMPARE(spoken.used, std::size_t{2});
+        QCOMPARE(spoken.status(), VerdictStatus::Ready);
+        QCOMPARE(goalLevel({{10}, {}}, goal).status(), VerdictStatus::Silent);
+        QCOMPARE(goalLevel({}, goal).status(), VerdictStatus::Failed);
+        QCOMPARE(channelMix({}, {}, goal).status(), VerdictStatus::Failed);
+        QCOMPARE(channelMix({"a"}, {{{10}, {}}}, goal).status(), VerdictStatus::Silent);
+        QCOMPARE(sharedLevel({}, {}).status(), VerdictStatus::Failed);
+        QCOMPARE(sharedLevel({goal, goal}, {{{150}, {}}, {{10}, {}}}).status(), VerdictStatus::Silent);
+        QCOMPARE(sharedLevel({goal, goal}, {{{150}, {}}, {{}, {}}}).status(), VerdictStatus::Failed);
+        const auto shared = sharedLevel({goal, goal}, {{{150}, {}}, {{250}, {}}});
+        QCOMPARE(shared.status(), VerdictStatus::Ready);
+        QCOMPARE(shared.parts.front().asked, goal);
+        // Both are served from 150·level ≥ 100 to 250·level ≤ 200.
+        QCOMPARE(shared.low_pct, 67.0);
+        QCOMPARE(shared.high_pct, 80.0);
+        QCOMPARE(shared.level_pct, 74.0);
+    }
+
     void aFloorThatCannotBeKeptIsSaid() {
         auto goal = band(100, 200);
         goal.floor = Ppfd(50);
@@ -93,6 +131,11 @@ class TestGoalLevel : public QObject {
         QVERIFY(mix.level_pct[0] >= 75.0 && mix.level_pct[0] <= 90.0);
         QVERIFY(mix.level_pct[1] >= 37.0 && mix.level_pct[1] <= 45.0);
         QCOMPARE(mix.equal_share, 0.5);
+        // Each channel lights its half alone: it may go from 150 to 180 without the other.
+        QCOMPARE(mix.low_pct[0], 75.0);
+        QCOMPARE(mix.high_pct[0], 90.0);
+        QCOMPARE(mix.low_pct[1], 38.0);
+        QCOMPARE(mix.high_pct[1], 45.0);
         QVERIFY(english(mix.reason).find("blue at") != std::string::npos);
         QVERIFY(english(channelMix({}, {}, band(1, 2)).reason).find("No channel") != std::string::npos);
     }

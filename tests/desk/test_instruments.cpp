@@ -216,6 +216,7 @@ class TestInstruments : public QObject {
 
     void theLedgerLineSaysWhatIsConnectedAndWhatIsLost() {
         QVERIFY(w_->createWithRuns({200}));
+        w_->window.showStage(QStringLiteral("measure"));
         auto& meter = w_->attachMeter();
         auto power = std::make_unique<glumet::testing::HandMeter>();
         auto* plug = power.get();

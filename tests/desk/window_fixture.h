@@ -16,25 +16,30 @@ namespace glumet::testing {
 class HandMeter : public Meter {
   public:
     QString name() const override { return QStringLiteral("Hand meter"); }
-    void start() override {}
-    void stop() override {}
+    void start() override { running = true; }
+    void stop() override { running = false; }
     void probeMoved(Millimetre x, Millimetre y, Millimetre /*depth*/) override {
         probe = {x.value(), y.value()};
     }
 
-    /// The same value for so many seconds, twenty a second.
+    /// The same value for so many seconds, twenty a second. What is sent while it is stopped is lost.
     void send(double ppfd, double seconds) {
-        for (int i = 0; i < qRound(seconds * 20); ++i) emit sampled(clock_ += 0.05, ppfd);
+        for (int i = 0; i < qRound(seconds * 20); ++i) sample(ppfd);
     }
     /// A value that swings around a mean, slowly enough not to settle within a few seconds.
     void swing(double ppfd, double seconds) {
-        for (int i = 0; i < qRound(seconds * 20); ++i)
-            emit sampled(clock_ += 0.05, ppfd * (i / 10 % 2 == 0 ? 1.3 : 0.7));
+        for (int i = 0; i < qRound(seconds * 20); ++i) sample(ppfd * (i / 10 % 2 == 0 ? 1.3 : 0.7));
     }
 
     std::pair<double, double> probe{-1, -1};
+    bool running = false;
 
   private:
+    void sample(double ppfd) {
+        clock_ += 0.05;
+        if (running) emit sampled(clock_, ppfd);
+    }
+
     double clock_ = 0.0;
 };
 
@@ -93,6 +98,8 @@ class WindowFixture {
         auto meter = std::make_unique<HandMeter>();
         auto& reference = *meter;
         session.setMeter(std::move(meter));
+        // As the window does it: an instrument speaks where somebody listens.
+        if (session.project() != nullptr && window.stageWidget(window.stage())->listens()) reference.start();
         return reference;
     }
 

@@ -38,6 +38,12 @@ Expected<bool> StreamingFit::add(Id run, Millimetre depth, const Reading& readin
     return true;
 }
 
+std::vector<Id> runsOf(const FitResult& fit) {
+    std::vector<Id> runs;
+    for (const auto& slip : fit.slips) runs.push_back(slip.run);
+    return runs;
+}
+
 int FitResult::distrusted() const {
     return static_cast<int>(
         std::count_if(residuals.begin(), residuals.end(), [](const FitResidual& r) { return r.distrusted; }));

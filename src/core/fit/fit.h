@@ -90,6 +90,9 @@ struct FitResult {
     int distrusted() const;
 };
 
+/// The runs whose readings a fit took, in its order.
+std::vector<Id> runsOf(const FitResult& fit);
+
 /// Fits one fixture's beam and what stands around it to all counted readings of these runs (one
 /// configuration; tanks, heights and depths may differ).
 ///

@@ -11,6 +11,7 @@ constexpr double kAgreesMean = 0.03;
 constexpr double kExplains = 0.5;  // of Σz², by one cause
 constexpr double kStepMm = 2.0;
 constexpr double kTwoErrors = 2.0;
+constexpr double kTwoSided95 = 1.96;
 
 /// A single thing that could be wrong: what one unit of it does to each reading.
 struct Candidate {
@@ -25,6 +26,8 @@ class Overlay {
         : fit_(fit), bench_(bench), index_(run), run_(bench.run(run)), tank_(tank), options_(options) {}
 
     Expected<ArrayAgreement> compare() {
+        out_.asked = index_;
+        out_.used = runsOf(fit_);
         scene_ = sceneByFit(fit_, bench_, index_, tank_);
         for (const auto& plane : run_.planes) collect(plane);
         if (out_.residuals.empty())
@@ -75,11 +78,15 @@ class Overlay {
         double predicted = 0.0;
         double squares = 0.0;
         double within = 0.0;
+        double own_squares = 0.0;
+        double common = 0.0;
         for (std::size_t i = 0; i < said.size(); ++i) {
             auto& r = out_.residuals[i];
             const double placing = options_.placing_mm * std::hypot(along_[i], across_[i]);
-            const double unknown = (said[i].hi - said[i].lo) / (2.0 * 1.96);
-            error_.push_back(std::max(1e-9, std::hypot(noise_[i] * r.model, placing, unknown)));
+            unknown_.push_back((said[i].hi - said[i].lo) / (2.0 * kTwoSided95));
+            own_squares += std::pow(noise_[i] * r.model, 2) + placing * placing;
+            common += unknown_[i];
+            error_.push_back(std::max(1e-9, std::hypot(noise_[i] * r.model, placing, unknown_[i])));
             r.standard_errors = (r.reading - r.model) / error_[i];
             read += r.reading;
             predicted += r.model;
@@ -89,6 +96,10 @@ class Overlay {
         }
         const auto n = static_cast<double>(said.size());
         out_.mean_ratio = predicted > 0.0 ? read / predicted : 0.0;
+        const double ratio_error =
+            predicted > 0.0 ? std::hypot(std::sqrt(own_squares), common) / predicted : 0.0;
+        out_.mean_ratio_low = out_.mean_ratio - kTwoSided95 * ratio_error;
+        out_.mean_ratio_high = out_.mean_ratio + kTwoSided95 * ratio_error;
         out_.rms = std::sqrt(squares / n);
         out_.within = within / n;
         out_.reduced_chi_square = chi_square_ / n;
@@ -119,22 +130,7 @@ class Overlay {
                 Count{static_cast<int>(out_.residuals.size())}, SignedShare{out_.mean_ratio - 1.0},
                 Share{out_.within});
         if (out_.agrees) return;
-        double most = 0.0;
-        for (const auto& cause : causes()) {
-            double rc = 0.0;
-            double cc = 0.0;
-            for (std::size_t i = 0; i < cause.effect.size(); ++i) {
-                const double c = cause.effect[i] / error_[i];
-                rc += c * out_.residuals[i].standard_errors;
-                cc += c * c;
-            }
-            if (cc <= 0.0 || rc * rc / cc <= most) continue;
-            most = rc * rc / cc;
-            out_.cause = cause.what;
-            out_.cause_fixture = cause.fixture;
-            out_.cause_size = rc / cc;
-        }
-        if (most < kExplains * chi_square_) {
+        if (!explain(causes())) {
             out_.cause = Cause::None;
             out_.reason +=
                 say(GLUMET_SAY("Core", "No single cause explains it: the field differs in shape."));
@@ -143,29 +139,95 @@ class Overlay {
         out_.reason += explained();
     }
 
+    /// Takes the cause that takes away most; false unless the scene with it really explains enough. A slope
+    /// promises much far from where it was taken.
+    bool explain(const std::vector<Candidate>& all) {
+        double most = 0.0;
+        double own = 0.0;
+        double common = 0.0;
+        for (const auto& cause : all) {
+            double rc = 0.0;
+            double cc = 0.0;
+            double open = 0.0;
+            for (std::size_t i = 0; i < cause.effect.size(); ++i) {
+                const double c = cause.effect[i] / error_[i];
+                rc += c * out_.residuals[i].standard_errors;
+                cc += c * c;
+                open += std::abs(c) * unknown_[i] / error_[i];
+            }
+            if (cc <= 0.0 || rc * rc / cc <= most) continue;
+            most = rc * rc / cc;
+            out_.cause = cause.what;
+            out_.cause_fixture = cause.fixture;
+            out_.cause_size = rc / cc;
+            own = 1.0 / std::sqrt(cc);
+            common = open / cc;
+        }
+        const double left = chiSquareIn(mended());
+        const double widened = std::sqrt(std::max(1.0, left / static_cast<double>(error_.size())));
+        const double half = kTwoSided95 * std::hypot(own * widened, common);
+        out_.cause_low = out_.cause_size - half;
+        out_.cause_high = out_.cause_size + half;
+        return left < (1.0 - kExplains) * chi_square_;
+    }
+
+    /// The scene with the cause in it.
+    LightScene mended() const {
+        auto scene = scene_;
+        for (std::size_t f = 0; f < scene.fixtures.size(); ++f) {
+            auto& fixture = scene.fixtures[f];
+            const bool meant = out_.cause == Cause::Level || static_cast<int>(f) + 1 == out_.cause_fixture;
+            if (out_.cause == Cause::Height)
+                fixture.height_mm = std::max(1.0, fixture.height_mm + out_.cause_size);
+            else if (out_.cause == Cause::Along)
+                fixture.x_mm += out_.cause_size;
+            else if (out_.cause == Cause::Across)
+                fixture.y_mm += out_.cause_size;
+            else if (meant)
+                fixture.level *= std::max(0.0, 1.0 + out_.cause_size);
+        }
+        return scene;
+    }
+
+    double chiSquareIn(const LightScene& scene) const {
+        const auto light = values(scene);
+        double sum = 0.0;
+        for (std::size_t i = 0; i < light.size(); ++i)
+            sum += std::pow((out_.residuals[i].reading - light[i]) / error_[i], 2);
+        return sum;
+    }
+
+    /// Half the interval, as words that follow a length or a share.
+    Words giveOrTake() const {
+        const double half = 0.5 * (out_.cause_high - out_.cause_low);
+        if (out_.cause == Cause::Level || out_.cause == Cause::OneFixture)
+            return say(GLUMET_SAY("Core", "(give or take {})"), Share{half});
+        return say(GLUMET_SAY("Core", "(give or take {})"), Millimetre(half));
+    }
+
     Words explained() const {
         const double size = out_.cause_size;
         const Millimetre length(std::abs(size));
         const bool more = size > 0;
         switch (out_.cause) {
             case Cause::Level:
-                return say(GLUMET_SAY("Core", "They read {} everywhere: output, meter or its mode."),
-                           SignedShare{size});
+                return say(GLUMET_SAY("Core", "They read {} {} everywhere: output, meter or its mode."),
+                           SignedShare{size}, giveOrTake());
             case Cause::Height:
-                return say(more ? GLUMET_SAY("Core", "It fits with the lamps {} higher.")
-                                : GLUMET_SAY("Core", "It fits with the lamps {} lower."),
-                           length);
+                return say(more ? GLUMET_SAY("Core", "It fits with the lamps {} {} higher.")
+                                : GLUMET_SAY("Core", "It fits with the lamps {} {} lower."),
+                           length, giveOrTake());
             case Cause::Along:
-                return say(more ? GLUMET_SAY("Core", "It fits with the row {} to the right.")
-                                : GLUMET_SAY("Core", "It fits with the row {} to the left."),
-                           length);
+                return say(more ? GLUMET_SAY("Core", "It fits with the row {} {} to the right.")
+                                : GLUMET_SAY("Core", "It fits with the row {} {} to the left."),
+                           length, giveOrTake());
             case Cause::Across:
-                return say(more ? GLUMET_SAY("Core", "It fits with the row {} to the back.")
-                                : GLUMET_SAY("Core", "It fits with the row {} to the front."),
-                           length);
+                return say(more ? GLUMET_SAY("Core", "It fits with the row {} {} to the back.")
+                                : GLUMET_SAY("Core", "It fits with the row {} {} to the front."),
+                           length, giveOrTake());
             case Cause::OneFixture:
-                return say(GLUMET_SAY("Core", "It fits if fixture {} from the left gives {}."),
-                           std::to_string(out_.cause_fixture), SignedShare{size});
+                return say(GLUMET_SAY("Core", "It fits if fixture {} from the left gives {} {}."),
+                           std::to_string(out_.cause_fixture), SignedShare{size}, giveOrTake());
             case Cause::None:
                 break;
         }
@@ -182,6 +244,7 @@ class Overlay {
     std::vector<BasisField::Point> points_;
     std::vector<double> noise_;
     std::vector<double> error_;
+    std::vector<double> unknown_;  ///< what the fit leaves open, standard error
     std::vector<double> along_;
     std::vector<double> across_;
     double chi_square_ = 0.0;

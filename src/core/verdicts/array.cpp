@@ -95,10 +95,14 @@ std::vector<double> equallyHung(const LightModel& model, const ArrayQuestion& q)
     return room.allows(centres) ? centres : std::vector<double>{};
 }
 
+void hangRow(LightScene& scene, const ArrayQuestion& q, const std::vector<double>& centres_mm) {
+    for (const double centre : centres_mm) scene.fixtures.push_back(placed(q, centre));
+}
+
 Expected<LightScene> hung(const LightModel& model, const ArrayQuestion& q,
                           const std::vector<double>& centres_mm) {
     auto scene = q.tank;
-    for (const double centre : centres_mm) scene.fixtures.push_back(placed(q, centre));
+    hangRow(scene, q, centres_mm);
     auto lit = sceneWith(model, scene);
     if (!lit) return lit;
     if (const auto wrong = addCompanions(*lit, q.companions)) return tl::make_unexpected(*wrong);
@@ -118,6 +122,7 @@ LitPoints litPoints(FastField& field, const ArrayQuestion& q, const Goal& goal) 
 Expected<std::vector<CountRow>> counts(const LightModel& model, ArrayQuestion question, double goal_share,
                                        int most) {
     std::vector<CountRow> rows;
+    question.draws = 0;
     for (int count = 1; count <= most; ++count) {
         std::optional<CountRow> best;
         question.count = count;

@@ -44,6 +44,7 @@ struct ArrayQuestion {
     Over over = Over::Points;
     ArrayLimits limits;
     std::vector<Companion> companions;
+    int draws = 40;  ///< from the fit's posterior, for the intervals; 0: none are asked
     std::stop_token stop;
 
     std::optional<Problem> invalid() const;
@@ -72,6 +73,8 @@ struct SpacingVerdict {
     double asked = 0.0;              ///< the share of edge share; the others ask for the best there is
     std::vector<double> centres_mm;  ///< along the row; empty: it cannot be met
     double best = 0.0;               ///< the school's figure there, or the best found
+    std::optional<double> low;       ///< its 95 % interval with the fixtures there, by what the fit leaves open
+    std::optional<double> high;
     double level_pct = 100.0;        ///< the best level for the goal with the fixtures there
     double seam = 0.0;               ///< of the fixtures there, see SpacingStep
     double between = 0.0;
@@ -86,6 +89,8 @@ struct SpacingVerdict {
 };
 
 struct SpacingAnswer {
+    ArrayQuestion asked;
+    LightModel used;                      ///< that the light is of
     std::vector<SpacingVerdict> schools;  ///< edge-share, smooth-seam, band-fill
     std::vector<SpacingStep> steps;       ///< as it would be measured, 5 mm apart; only what is allowed
 };
@@ -103,6 +108,9 @@ Expected<SpacingAnswer> spacing(const LightModel& model, const ArrayQuestion& qu
 /// The scene of a question with the fixtures at these centres, lit; companions last.
 Expected<LightScene> hung(const LightModel& model, const ArrayQuestion& question,
                           const std::vector<double>& centres_mm);
+
+/// Puts a question's row into a scene at these centres, unlit.
+void hangRow(LightScene& scene, const ArrayQuestion& question, const std::vector<double>& centres_mm);
 
 /// Cell centres of a question's grid, and the same as a list, row by row from the front.
 struct ArrayPoints {

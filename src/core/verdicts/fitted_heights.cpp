@@ -3,16 +3,15 @@
 #include <Eigen/Dense>
 #include <algorithm>
 #include <cmath>
-#include <random>
 
 #include "core/bench/grid.h"
 #include "core/bench/sweep.h"
+#include "core/fit/posterior_draws.h"
 
 namespace glumet {
 namespace {
 
 constexpr auto kSize = static_cast<Eigen::Index>(LightModel::kParameters);
-constexpr double kTail = 0.025;
 using Rows = Eigen::Matrix<double, Eigen::Dynamic, Eigen::Dynamic, Eigen::RowMajor>;
 
 /// The sweep's planes at heights that were not read, ready to be filled with any beam.
@@ -96,34 +95,17 @@ class ModelledSweep {
     double step_mm_ = 10.0;
 };
 
-Eigen::VectorXd parametersOf(const LightModel& model) {
-    Eigen::VectorXd p(kSize);
-    for (Eigen::Index k = 0; k < BeamBasis::kSize; ++k) p(k) = model.beam[static_cast<std::size_t>(k)];
-    p(kSize - 1) = model.height_offset_mm;
-    return p;
-}
-
-/// A square root of the posterior covariance that rounding cannot spoil.
-Eigen::MatrixXd rootOf(const LightModel& model) {
-    const Eigen::Map<const Eigen::MatrixXd> covariance(model.covariance.data(), kSize, kSize);
-    const Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> solver(covariance);
-    return solver.eigenvectors() * solver.eigenvalues().cwiseMax(0.0).cwiseSqrt().asDiagonal();
-}
-
 std::optional<double> answerOf(const SchoolVerdict& verdict) {
     if (verdict.crossing) return verdict.crossing->value();
     return verdict.height ? std::optional(verdict.height->value()) : std::nullopt;
 }
 
-/// The middle 95 % of the answers.
-void spread(std::vector<double> answers, FittedHeight& out) {
-    std::sort(answers.begin(), answers.end());
-    const auto at = [&](double share) {
-        return answers[static_cast<std::size_t>(
-            std::lround(share * static_cast<double>(answers.size() - 1)))];
-    };
-    out.low = Millimetre(std::min(at(kTail), out.height->value()));
-    out.high = Millimetre(std::max(at(1.0 - kTail), out.height->value()));
+/// The middle 95 % of the answers, the fit's own among them.
+void spread(const std::vector<double>& answers, FittedHeight& out) {
+    const auto middle = middle95(answers);
+    if (!middle) return;
+    out.low = Millimetre(std::min(middle->first, out.height->value()));
+    out.high = Millimetre(std::max(middle->second, out.height->value()));
 }
 
 }  // namespace
@@ -140,23 +122,19 @@ std::vector<FittedHeight> fittedHeights(const FitResult& fit, const Bench& bench
         const auto& lit = modelled.lit(parameters);
         return heightSchools(lit, sweepsOf(lit).front(), question.schools);
     };
-    const auto mean = parametersOf(fit.model);
-    for (const auto& verdict : ask(mean)) {
+    PosteriorDraws draws(fit.model, question.seed);
+    for (const auto& verdict : ask(draws.mean())) {
         FittedHeight height;
         height.school = verdict.school;
+        height.asked = question.schools;
+        height.used = runsOf(fit);
         height.reason = verdict.reason;
         if (const auto answer = answerOf(verdict)) height.height = Millimetre(*answer);
         out.push_back(std::move(height));
     }
-    std::mt19937_64 random(question.seed);
-    std::normal_distribution<double> normal;
-    const auto root = rootOf(fit.model);
     std::vector<std::vector<double>> answers(out.size());
     for (int draw = 0; draw < question.draws && !question.stop.stop_requested(); ++draw) {
-        const Eigen::VectorXd unit = Eigen::VectorXd::NullaryExpr(kSize, [&] { return normal(random); });
-        Eigen::VectorXd p = mean + root * unit;
-        p.head(BeamBasis::kSize) = p.head(BeamBasis::kSize).cwiseMax(0.0);
-        const auto verdicts = ask(p);
+        const auto verdicts = ask(draws.next());
         for (std::size_t i = 0; i < verdicts.size(); ++i)
             if (const auto answer = answerOf(verdicts[i])) answers[i].push_back(*answer);
         question.progress((draw + 1.0) / question.draws);

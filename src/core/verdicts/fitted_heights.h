@@ -12,6 +12,8 @@ namespace glumet {
 /// A school's height by the fitted field, at heights nobody read, with the fit's own interval.
 struct FittedHeight {
     HeightSchool school = HeightSchool::SpillLimit;
+    SchoolOptions asked;
+    std::vector<Id> used;  ///< runs that the fit is of
     std::optional<Millimetre> height;
     std::optional<Millimetre> low;  ///< 95 % interval
     std::optional<Millimetre> high;

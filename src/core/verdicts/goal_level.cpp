@@ -24,25 +24,37 @@ double shareAt(const std::vector<double>& values, const Band& band, double facto
     return static_cast<double>(inside) / static_cast<double>(values.size());
 }
 
-/// The middle of the best, and who is about as good; levels with a negative share are out of the question.
+/// Levels around this one, without a gap, of which `good` holds.
+template <class Good>
+std::pair<int, int> around(int level, Good good) {
+    int low = level;
+    int high = level;
+    while (low > 1 && good(low - 1)) --low;
+    while (high + 1 < kLevels && good(high + 1)) ++high;
+    return {low, high};
+}
+
+/// The middle of the best, and which of its neighbours are about as good; levels with a negative share are
+/// out of the question. Equal shares may lie apart: the widest stretch of them is taken, it forgives most.
 BestLevel bestOf(const Shares& shares) {
     BestLevel best;
     best.share = *std::max_element(shares.begin() + 1, shares.end());
     const auto within = [&](double slack) {
-        int low = 0;
-        int high = 0;
-        for (int level = 1; level < kLevels; ++level) {
-            if (shares[static_cast<std::size_t>(level)] < best.share - slack) continue;
-            if (low == 0) low = level;
-            high = level;
-        }
-        return std::pair{low, high};
+        return [&, slack](int level) {
+            return shares[static_cast<std::size_t>(level)] >= best.share - slack;
+        };
     };
-    const auto [top_low, top_high] = within(kSame);
-    best.level_pct = std::round(0.5 * (top_low + top_high));
-    // Equal shares may lie apart; the answer must be one of them.
-    if (shares[static_cast<std::size_t>(best.level_pct)] < best.share - kSame) best.level_pct = top_low;
-    const auto [low, high] = within(kPlateau);
+    const auto top = within(kSame);
+    std::pair widest{0, -1};
+    for (int level = 1; level < kLevels; ++level) {
+        if (!top(level)) continue;
+        const auto stretch = around(level, top);
+        if (stretch.second - stretch.first > widest.second - widest.first) widest = stretch;
+        level = stretch.second;
+    }
+    const int middle = static_cast<int>(std::lround(0.5 * (widest.first + widest.second)));
+    const auto [low, high] = around(middle, within(kPlateau));
+    best.level_pct = middle;
     best.plateau_low_pct = low;
     best.plateau_high_pct = high;
     return best;
@@ -112,6 +124,8 @@ Millimetre floorDepth(const Goal& goal, Millimetre water_depth) {
 
 GoalLevel goalLevel(const LitPoints& points, const Goal& goal) {
     GoalLevel out;
+    out.asked = goal;
+    out.used = points.values.size();
     const double peak = largest(points.values);
     const double low = least(points.lowest);
     const auto keepsCeiling = [&](double level) {
@@ -218,6 +232,15 @@ class MixSearch {
         return rankOf(other) > rankOf(winner) + kSame ? other : winner;
     }
 
+    /// Levels of one channel that do about as well, the others left as they are.
+    std::pair<int, int> about(std::vector<double> levels, std::size_t channel) const {
+        const double least = rankOf(levels) - kPlateau;
+        return around(static_cast<int>(levels[channel]), [&](int level) {
+            levels[channel] = level;
+            return rankOf(levels) >= least;
+        });
+    }
+
   private:
     /// The next point of the lattice; false after the last.
     static bool advance(std::vector<double>& levels, double step) {
@@ -238,13 +261,20 @@ class MixSearch {
 ChannelMix channelMix(const std::vector<std::string>& names, const std::vector<LitPoints>& channels,
                       const Goal& goal) {
     ChannelMix out;
+    out.asked = goal;
     out.names = names;
     if (channels.empty()) {
         out.reason = say(GLUMET_SAY("Core", "No channel has been read by itself."));
         return out;
     }
+    out.used = channels.front().values.size();
     const MixSearch search(channels, goal);
     out.level_pct = search.best();
+    for (std::size_t c = 0; c < channels.size(); ++c) {
+        const auto [low, high] = search.about(out.level_pct, c);
+        out.low_pct.push_back(low);
+        out.high_pct.push_back(high);
+    }
     const double rank = search.rankOf(out.level_pct);
     const bool broken = rank < 0.0;
     out.share = broken ? rank + MixSearch::kBroken : rank;
@@ -252,7 +282,10 @@ ChannelMix channelMix(const std::vector<std::string>& names, const std::vector<L
     Listed levels;
     for (std::size_t c = 0; c < channels.size(); ++c)
         levels.items.emplace_back(
-            say(GLUMET_SAY("Core", "{} at {} %"), names[c], Figure{out.level_pct[c], 0}));
+            out.low_pct[c] < out.high_pct[c]
+                ? say(GLUMET_SAY("Core", "{} at {} % ({} to {})"), names[c], Figure{out.level_pct[c], 0},
+                      Figure{out.low_pct[c], 0}, Figure{out.high_pct[c], 0})
+                : say(GLUMET_SAY("Core", "{} at {} %"), names[c], Figure{out.level_pct[c], 0}));
     out.reason =
         out.share <= 0.0
             ? say(GLUMET_SAY("Core", "No mix of the channels brings any point into the band."))
@@ -262,32 +295,56 @@ ChannelMix channelMix(const std::vector<std::string>& names, const std::vector<L
     return out;
 }
 
+VerdictStatus SharedLevel::status() const {
+    if (parts.empty()) return VerdictStatus::Failed;
+    auto worst = VerdictStatus::Ready;
+    for (const auto& part : parts) worst = std::max(worst, statusOf(part.used, part.share));
+    return worst;
+}
+
 SharedLevel sharedLevel(const std::vector<Goal>& goals, const std::vector<LitPoints>& points) {
+    std::vector<Shares> shares;
+    for (std::size_t g = 0; g < goals.size(); ++g)
+        shares.push_back(sharesByLevel(points[g].values, goals[g].band));
+    const auto leastAt = [&](int level) {
+        double least = 1.0;
+        for (const auto& of_goal : shares) least = std::min(least, of_goal[static_cast<std::size_t>(level)]);
+        return least;
+    };
+    // The least served decides; the sum breaks ties.
+    const auto worthOf = [&](int level) {
+        double sum = 0.0;
+        for (const auto& of_goal : shares) sum += of_goal[static_cast<std::size_t>(level)];
+        return leastAt(level) + 1e-3 * sum;
+    };
     SharedLevel out;
     double best = -1.0;
     for (int level = 1; level < kLevels; ++level) {
-        double worst = 1.0;
-        double sum = 0.0;
-        for (std::size_t g = 0; g < goals.size(); ++g) {
-            const double share = shareAt(points[g].values, goals[g].band, level / 100.0);
-            worst = std::min(worst, share);
-            sum += share;
-        }
-        // The least served decides; the sum breaks ties.
-        const double worth = worst + 1e-3 * sum;
+        const double worth = worthOf(level);
         if (worth <= best + kSame) continue;
         best = worth;
         out.level_pct = level;
     }
+    const auto first = static_cast<int>(out.level_pct);
+    const auto same = around(first, [&](int level) { return worthOf(level) >= best - kSame; });
+    const auto chosen = static_cast<int>(std::lround(0.5 * (same.first + same.second)));
+    out.level_pct = chosen;
+    const auto [low, high] =
+        around(chosen, [&](int level) { return leastAt(level) >= leastAt(chosen) - kPlateau; });
+    out.low_pct = low;
+    out.high_pct = high;
     Listed parts;
     for (std::size_t g = 0; g < goals.size(); ++g) {
-        const auto alone = bestLevel(points[g].values, goals[g].band);
-        const double share = shareAt(points[g].values, goals[g].band, out.level_pct / 100.0);
-        out.parts.push_back({goals[g].name, share, alone.share, alone.level_pct});
+        const auto alone = bestOf(shares[g]);
+        const double share = shares[g][static_cast<std::size_t>(chosen)];
+        out.parts.push_back({goals[g], points[g].values.size(), share, alone.share, alone.level_pct});
         parts.items.emplace_back(say(GLUMET_SAY("Core", "{} gets {} ({} at {} % for itself)"), goals[g].name,
                                      Share{share}, Share{alone.share}, Figure{alone.level_pct, 0}));
     }
     out.reason = say(GLUMET_SAY("Core", "At {} %: {}."), Figure{out.level_pct, 0}, std::move(parts));
+    if (low < high)
+        out.reason += say(GLUMET_SAY("Core", "Anything from {} to {} % does about as well."),
+                          Figure{out.low_pct, 0}, Figure{out.high_pct, 0});
     return out;
 }
 

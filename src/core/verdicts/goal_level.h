@@ -6,6 +6,7 @@
 
 #include "core/base/sentence.h"
 #include "core/bench/goal.h"
+#include "core/verdicts/verdict_status.h"
 
 namespace glumet {
 
@@ -13,7 +14,8 @@ namespace glumet {
 struct BestLevel {
     double level_pct = 100.0;
     double share = 0.0;              ///< of the points in the band
-    double plateau_low_pct = 100.0;  ///< levels that lose no more than 2 points of that share
+    /// Levels next to it, without a gap, that lose no more than 2 points of that share.
+    double plateau_low_pct = 100.0;
     double plateau_high_pct = 100.0;
 };
 
@@ -39,7 +41,9 @@ Millimetre floorDepth(const Goal& goal, Millimetre water_depth);
 
 /// The level that serves a goal best. Starts as "nothing reaches it".
 struct GoalLevel {
-    BestLevel best;
+    Goal asked;
+    std::size_t used = 0;  ///< values judged
+    BestLevel best;        ///< the value, and as its interval the levels that do about as well
     double five_less = 0.0;  ///< share at 5 percentage points less
     double five_more = 0.0;
     double peak = 0.0;       ///< at that level
@@ -49,21 +53,30 @@ struct GoalLevel {
     Words reason;
 
     bool keeps() const { return ceiling_holds && floor_holds; }
+    VerdictStatus status() const { return statusOf(used, best.share); }
 };
 
 /// Levels that keep ceiling and floor come first; among them the one with most values in the band. Where none
-/// keeps both, the best share is taken and what is broken is said.
+/// keeps both, the best share is taken and what is broken is said. Fails without values.
 GoalLevel goalLevel(const LitPoints& points, const Goal& goal);
 
 /// Levels of several channels, one LitPoints each, that together put most points into the band. Light adds
 /// up. From the best equal level, and from the best of a coarse lattice (10 %; 25 % for four or five
 /// channels), each channel in turn is set to its best whole per cent until none helps.
 struct ChannelMix {
+    Goal asked;
+    std::size_t used = 0;  ///< values judged of each channel
     std::vector<std::string> names;
     std::vector<double> level_pct;
+    /// Of each channel, the others left as they are: levels next to its own that keep what the mix keeps and
+    /// lose no more than 2 points of the share.
+    std::vector<double> low_pct;
+    std::vector<double> high_pct;
     double share = 0.0;
     double equal_share = 0.0;  ///< what the best equal level of all reaches
     Words reason;
+
+    VerdictStatus status() const { return statusOf(used, share); }
 };
 ChannelMix channelMix(const std::vector<std::string>& names, const std::vector<LitPoints>& channels,
                       const Goal& goal);
@@ -71,14 +84,20 @@ ChannelMix channelMix(const std::vector<std::string>& names, const std::vector<L
 /// Two goals in one tank under one level, each in its own zone.
 struct SharedLevel {
     struct Part {
-        std::string goal;
+        Goal asked;
+        std::size_t used = 0;          ///< values judged
         double share = 0.0;            ///< at the common level
         double alone_share = 0.0;      ///< at its own best level …
         double alone_level_pct = 0.0;  ///< … which is this
     };
     double level_pct = 100.0;
+    double low_pct = 100.0;  ///< levels next to it at which the least served loses no more than 2 points
+    double high_pct = 100.0;
     std::vector<Part> parts;
     Words reason;
+
+    /// Silent where one of the goals gets nothing at any common level.
+    VerdictStatus status() const;
 };
 /// The level whose least served goal is served best.
 SharedLevel sharedLevel(const std::vector<Goal>& goals, const std::vector<LitPoints>& points);

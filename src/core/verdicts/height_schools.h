@@ -40,11 +40,7 @@ struct SchoolVerdict {
 
     bool speaks() const { return height.has_value(); }
     /// The runs that stand behind it, ascending height.
-    std::vector<Id> used() const {
-        std::vector<Id> runs;
-        for (const auto& row : evidence) runs.push_back(row.run);
-        return runs;
-    }
+    std::vector<Id> used() const { return runsIn(evidence); }
     VerdictStatus status() const {
         return failed ? VerdictStatus::Failed : speaks() ? VerdictStatus::Ready : VerdictStatus::Silent;
     }

@@ -5,6 +5,7 @@
 #include "core/bench/grid.h"
 #include "core/bench/placement.h"
 #include "core/verdicts/array.h"
+#include "core/verdicts/spacing_interval.h"
 
 namespace glumet {
 namespace {
@@ -12,23 +13,11 @@ namespace {
 constexpr double kStepMm = 5.0;
 constexpr double kCellMm = 100.0;
 
-double ringMean(const Grid& grid, const std::vector<double>& values, int ring) {
-    double sum = 0.0;
-    int count = 0;
-    for (int row = 0; row < grid.rows(); ++row)
-        for (int column = 0; column < grid.columns(); ++column) {
-            if (ringOf(grid, {column, row}) != ring) continue;
-            sum += values[static_cast<std::size_t>(row * grid.columns() + column)];
-            ++count;
-        }
-    return count == 0 ? 0.0 : sum / count;
-}
-
 class Spacer {
   public:
     Spacer(const LightModel& model, const ArrayQuestion& question)
         : model_(model), q_(question), points_(arrayPoints(question)), room_(roomOf(model, question)) {
-        depth_mm_ = q_.depth ? q_.depth->value() : 0.5 * q_.tank.water_depth_mm;
+        depth_mm_ = spacingDepth(q_).value();
     }
 
     Expected<SpacingAnswer> run() {
@@ -50,6 +39,8 @@ class Spacer {
         edgeShare();
         smoothSeam();
         fillBand();
+        answer_.asked = q_;
+        answer_.used = model_;
         return std::move(answer_);
     }
 
@@ -73,29 +64,12 @@ class Spacer {
         field_->setScene(std::move(scene));
     }
 
-    /// Largest departure of the light half way between neighbours from that under them, in the logarithm.
     void addSeam(const std::vector<double>& centres, SpacingStep& step) {
-        std::vector<std::array<double, 2>> points;
-        const auto add = [&](double along) {
-            if (q_.along == RowAlong::Length)
-                points.push_back({along, 0.5 * q_.tank.width_mm});
-            else
-                points.push_back({0.5 * q_.tank.length_mm, along});
-        };
-        for (std::size_t i = 0; i < centres.size(); ++i) {
-            add(centres[i]);
-            if (i + 1 < centres.size()) add(0.5 * (centres[i] + centres[i + 1]));
-        }
-        const auto values = field_->onPlane(Millimetre(depth_mm_), points);
-        for (std::size_t i = 1; i + 1 < values.size(); i += 2) {
-            const double under = std::sqrt(values[i - 1] * values[i + 1]);
-            if (under <= 0.0 || values[i] <= 0.0) continue;
-            const double apart = std::abs(std::log(values[i] / under));
-            if (apart < step.seam) continue;
-            step.seam = apart;
-            step.between = values[i];
-            step.under = under;
-        }
+        const auto seam =
+            widestSeam(field_->onPlane(Millimetre(depth_mm_), seamPoints(q_, centres)));
+        step.seam = seam.apart;
+        step.between = seam.between;
+        step.under = seam.under;
     }
 
     SpacingStep measure(double outward, const std::vector<double>& centres) {
@@ -246,7 +220,9 @@ ArrayPoints arrayPoints(const ArrayQuestion& q) {
 
 Expected<SpacingAnswer> spacing(const LightModel& model, const ArrayQuestion& question) {
     if (const auto wrong = question.invalid()) return tl::make_unexpected(*wrong);
-    return Spacer(model, question).run();
+    auto answer = Spacer(model, question).run();
+    if (answer) addSpacingIntervals(*answer);
+    return answer;
 }
 
 }  // namespace glumet

@@ -44,6 +44,14 @@ struct SpillEvidence {
     std::optional<Ppfd> outer;   ///< outermost ring mean
 };
 
+/// The runs of these pieces of evidence, in their order.
+template <class Evidence>
+std::vector<Id> runsIn(const std::vector<Evidence>& evidence) {
+    std::vector<Id> runs;
+    for (const auto& row : evidence) runs.push_back(row.run);
+    return runs;
+}
+
 /// The school's answer. It starts as "cannot speak"; `height` is set only when the evidence carries it.
 struct SpillLimitVerdict {
     SpillLimitOptions asked;
@@ -60,6 +68,8 @@ struct SpillLimitVerdict {
     int readings_assumed = 0;             ///< readings that had no swing of their own
 
     bool speaks() const { return height.has_value(); }
+    /// The runs that stand behind it, ascending height.
+    std::vector<Id> used() const { return runsIn(evidence); }
     VerdictStatus status() const {
         return failed ? VerdictStatus::Failed : speaks() ? VerdictStatus::Ready : VerdictStatus::Silent;
     }

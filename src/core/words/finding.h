@@ -23,6 +23,8 @@ struct Finding {
     Id run = 0;  ///< 0: none
     std::optional<Millimetre> depth;
     std::optional<Cell> cell;
+
+    bool operator==(const Finding&) const = default;
 };
 
 /// Where a plane of a run stands.

@@ -98,15 +98,15 @@ void ArrayLight::computeSlice() {
 
 void ArrayLight::computeFigures() {
     const auto& q = shown_->question;
-    judged_ = litPoints(*field_, q, q.goal).values;
+    judged_ = litPoints(*field_, q, q.goal);
     const auto depths = judgedDepths(q.goal, Millimetre(q.tank.water_depth_mm), q.over);
-    const auto of_plane = judged_.size() / depths.size();
+    const auto of_plane = judged_.values.size() / depths.size();
     depth_rows_.clear();
     figures_.in_band = 0.0;
     for (std::size_t d = 0; d < depths.size(); ++d) {
         DepthRow row{depths[d]};
         for (std::size_t i = d * of_plane; i < (d + 1) * of_plane; ++i) {
-            const double value = judged_[i] * shown_->level;
+            const double value = judged_.values[i] * shown_->level;
             row.mean += value / static_cast<double>(of_plane);
             row.in_band += (q.goal.band.contains(Ppfd(value)) ? 1.0 : 0.0) / static_cast<double>(of_plane);
         }

@@ -55,7 +55,7 @@ class ArrayLight : public QObject {
     };
     const Figures& figures() const { return figures_; }
     /// What is judged of the question's goal, at full level.
-    const std::vector<double>& judged() const { return judged_; }
+    const LitPoints& judged() const { return judged_; }
     /// The fixture that keys move.
     std::size_t chosen() const { return chosen_; }
     void choose(std::size_t fixture);
@@ -90,7 +90,7 @@ class ArrayLight : public QObject {
     Sheet plan_;
     Sheet slice_;
     Figures figures_;
-    std::vector<double> judged_;
+    LitPoints judged_;
     std::vector<DepthRow> depth_rows_;
     std::size_t chosen_ = 0;
     double top_ = 1.0;

@@ -55,7 +55,8 @@ QString spreadOf(const Session& session, const Run& run) {
 QString verdictOf(const Session& session, const ArrayAgreement& a) {
     if (a.agrees) return ArrayPanes::tr("agrees");
     if (a.cause == Cause::None) return ArrayPanes::tr("another shape");
-    const auto length = session.length(Millimetre(std::abs(a.cause_size)));
+    const auto length = session.length(Millimetre(std::abs(a.cause_size))) + QStringLiteral(" ± ") +
+                        session.length(Millimetre(0.5 * (a.cause_high - a.cause_low)));
     const bool more = a.cause_size > 0;
     if (a.cause == Cause::Height)
         return (more ? ArrayPanes::tr("%1 too high") : ArrayPanes::tr("%1 too low")).arg(length);
@@ -217,19 +218,20 @@ void ArrayPanes::showSteps(const Shown& shown) {
 }
 
 /// Drawn only where it is seen: this follows every move of a drag.
-void ArrayPanes::showBrightness(const std::vector<double>& at_full, double level_pct) {
+void ArrayPanes::showBrightness(const LitPoints& at_full, double level_pct) {
     at_full_ = at_full;
     level_pct_ = level_pct;
     if (stack_->currentIndex() == kBrightness) drawBrightness();
 }
 
 void ArrayPanes::drawBrightness() {
-    if (at_full_.empty()) return;
+    if (at_full_.values.empty()) return;
     const auto& palette = session_.palette();
     const auto& goal = session_.goal();
     const double level_pct = level_pct_;
-    const auto shares = sharesByLevel(at_full_, goal.band);
-    const auto best = bestLevel(at_full_, goal.band);
+    const auto shares = sharesByLevel(at_full_.values, goal.band);
+    const auto verdict = goalLevel(at_full_, goal);
+    const auto& best = verdict.best;
     dressPlot(*brightness_, palette);
     brightness_->clearGraphs();
     brightness_->clearItems();
@@ -265,6 +267,7 @@ void ArrayPanes::drawBrightness() {
                  text(percentText(at(level_pct - kCost))), text(percentText(at(level_pct + kCost))),
                  text(percentText(best.level_pct / 100.0)), text(percentText(best.share)),
                  tr("%1–%2 %").arg(best.plateau_low_pct).arg(best.plateau_high_pct));
+    if (!verdict.keeps()) words += u'\n' + tr("No level keeps ceiling and floor.");
     brightness_words_->setText(words);
 }
 
@@ -303,29 +306,33 @@ void ArrayPanes::showMix(const Shown& shown) {
     if (!shown.verdicts->mix) return;
     const auto& mix = *shown.verdicts->mix;
     channels_words_->setText(text(mix.reason, session_.unit()));
-    channels_->setHeads({tr("channel"), tr("level")});
+    channels_->setHeads({tr("channel"), tr("level"), tr("about as well")});
     std::vector<QStringList> rows;
     for (std::size_t i = 0; i < mix.level_pct.size(); ++i)
-        rows.push_back({text(mix.names[i]), text(percentText(mix.level_pct[i] / 100.0))});
+        rows.push_back({text(mix.names[i]), text(percentText(mix.level_pct[i] / 100.0)),
+                        tr("%1–%2 %").arg(mix.low_pct[i]).arg(mix.high_pct[i])});
     channels_->setRows(rows, -1, session_.palette());
 }
 
 void ArrayPanes::showMeasured(const Shown& shown) {
     measured_rows_ = shown.verdicts->measured;
     measured_->setHeads(
-        {tr("run"), tr("height"), tr("apart"), tr("mean off"), tr("within 2 errors"), tr("verdict")});
+        {tr("run"), tr("height"), tr("apart"), tr("mean off"), tr("95 %"), tr("within 2 errors"), tr("verdict")});
     std::vector<QStringList> rows;
     for (const auto& m : measured_rows_) {
         const auto& run = session_.bench().run(m.run);
         const auto centres = spreadOf(session_, run);
         if (!m.agreement) {
             rows.push_back(
-                {text(run.label), session_.length(run.height), centres, {}, {}, text(m.agreement.error())});
+                {text(run.label), session_.length(run.height), centres, {}, {}, {}, text(m.agreement.error())});
             continue;
         }
         const auto& a = *m.agreement;
         rows.push_back({text(run.label), session_.length(run.height), centres,
-                        signedPercent(a.mean_ratio - 1.0), text(percentText(a.within)),
+                        signedPercent(a.mean_ratio - 1.0),
+                        tr("%1 … %2").arg(signedPercent(a.mean_ratio_low - 1.0),
+                                          signedPercent(a.mean_ratio_high - 1.0)),
+                        text(percentText(a.within)),
                         verdictOf(session_, a)});
     }
     measured_->setRows(rows, -1, session_.palette());

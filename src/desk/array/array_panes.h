@@ -24,13 +24,13 @@ class ArrayPanes : public QWidget {
     struct Shown {
         const ArrayVerdicts* verdicts = nullptr;  ///< nullptr: nothing yet
         std::size_t school = 0;
-        std::vector<double> at_full;  ///< what is judged, undimmed, as it hangs now
+        LitPoints at_full;  ///< what is judged, undimmed, as it hangs now
         double level_pct = 100.0;
         double goal_share = 0.8;
     };
     void show(const Shown& shown);
     /// The same with another level or after a move, which change the brightness alone.
-    void showBrightness(const std::vector<double>& at_full, double level_pct);
+    void showBrightness(const LitPoints& at_full, double level_pct);
 
     /// The next pane there is.
     void next();
@@ -61,7 +61,7 @@ class ArrayPanes : public QWidget {
     FigureTable* channels_;
     QLabel* channels_words_;
     FigureTable* measured_;
-    std::vector<double> at_full_;
+    LitPoints at_full_;
     double level_pct_ = 100.0;
     std::vector<CountRow> count_rows_;
     std::vector<MeasuredArray> measured_rows_;

@@ -6,6 +6,8 @@
 #include <algorithm>
 #include <cmath>
 
+#include "report/text.h"
+
 namespace glumet {
 namespace {
 
@@ -21,7 +23,10 @@ ArrayView::ArrayView(ArrayLight& light, ArrayPart part) : light_(light), part_(p
         tr("Arrow keys left and right move the chosen fixture, up and down raise and lower all, a digit "
            "chooses one."));
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Expanding);
-    connect(&light_, &ArrayLight::changed, this, qOverload<>(&QWidget::update));
+    connect(&light_, &ArrayLight::changed, this, [this] {
+        update();
+        cellsTold(*this);
+    });
 }
 
 void ArrayView::dress(const ArrayMarks& marks, const Palette& palette, const QString& empty) {
@@ -52,6 +57,52 @@ void ArrayView::paintEvent(QPaintEvent* /*event*/) {
 ArrayGeometry ArrayView::geometry() {
     if (!held_) air_mm_ = ArrayGeometry::airFor(light_.height());
     return {size(), light_, part_, air_mm_};
+}
+
+std::vector<AccessibleCell> ArrayView::accessibleCells() const {
+    std::vector<AccessibleCell> cells;
+    if (!light_.shown()) return cells;
+    const ArrayGeometry at(size(), light_, part_, held_ ? air_mm_ : ArrayGeometry::airFor(light_.height()));
+    const auto length = [&](double mm) { return text(lengthText(Millimetre(mm), marks_.unit)); };
+    for (std::size_t i = 0; i < light_.centres().size(); ++i) {
+        const auto place = part_ == ArrayPart::Plan ? at.fromAbove(i) : at.fromSide(i);
+        cells.push_back({tr("Fixture %1 at %2, %3 up")
+                             .arg(i + 1)
+                             .arg(length(light_.centres()[i]), length(light_.height().value())),
+                         place.toAlignedRect(), i == light_.chosen()});
+    }
+    part_ == ArrayPart::Plan ? addPlanValues(at, cells) : addDepths(at, cells);
+    return cells;
+}
+
+void ArrayView::addPlanValues(const ArrayGeometry& at, std::vector<AccessibleCell>& cells) const {
+    constexpr double kPitchMm = 100.0;
+    const auto& plan = light_.plan();
+    const auto& tank = light_.tank();
+    const auto& band = light_.what().question.goal.band;
+    const int every = std::max(1, static_cast<int>(std::lround(kPitchMm / (tank.length_mm / plan.columns))));
+    for (int row = every / 2; row < plan.rows; row += every)
+        for (int column = every / 2; column < plan.columns; column += every) {
+            const double x = (column + 0.5) * tank.length_mm / plan.columns;
+            const double y = (row + 0.5) * tank.width_mm / plan.rows;
+            const Ppfd value(plan.at(column, row));
+            QString words = tr("%1 from the left, %2 from the front: %3")
+                                .arg(text(lengthText(Millimetre(x), marks_.unit)),
+                                     text(lengthText(Millimetre(y), marks_.unit)), text(ppfdFigure(value)));
+            if (band.contains(value)) words += tr(", in the band");
+            cells.push_back({words, QRectF(at.x(x) - 12, at.yInPlan(y) - 10, 24, 20).toAlignedRect(), false});
+        }
+}
+
+void ArrayView::addDepths(const ArrayGeometry& at, std::vector<AccessibleCell>& cells) const {
+    for (const auto& row : light_.depthRows())
+        cells.push_back(
+            {tr("%1 under water: mean %2, %3 in the band")
+                 .arg(text(lengthText(row.depth, marks_.unit)), text(ppfdFigure(Ppfd(row.mean))),
+                      text(percentText(row.in_band))),
+             QRectF(at.tank().left(), at.yOfDepth(row.depth.value()) - 8, at.tank().width(), 16)
+                 .toAlignedRect(),
+             false});
 }
 
 double ArrayView::alongAt(const QPointF& at, const ArrayGeometry& geometry) const {

@@ -3,12 +3,13 @@
 #include <QWidget>
 
 #include "desk/array/array_painter.h"
+#include "desk/shared/accessible_cells.h"
 
 namespace glumet {
 
 /// Fixtures over a tank, from the side or from above, and the light they give. They are dragged along the row
 /// in either picture, up and down in the side view; the arrow keys do the same, a digit chooses one.
-class ArrayView : public QWidget {
+class ArrayView : public QWidget, public AccessibleCells {
     Q_OBJECT
 
   public:
@@ -18,6 +19,8 @@ class ArrayView : public QWidget {
     void dress(const ArrayMarks& marks, const Palette& palette, const QString& empty);
     QSize sizeHint() const override { return {320, 330}; }
     QSize minimumSizeHint() const override { return {260, 200}; }
+    /// The fixtures, then what the light is: at each depth that is judged, or about every 10 cm of the plan.
+    std::vector<AccessibleCell> accessibleCells() const override;
 
   protected:
     void paintEvent(QPaintEvent* event) override;
@@ -30,6 +33,8 @@ class ArrayView : public QWidget {
 
   private:
     ArrayGeometry geometry();
+    void addPlanValues(const ArrayGeometry& at, std::vector<AccessibleCell>& cells) const;
+    void addDepths(const ArrayGeometry& at, std::vector<AccessibleCell>& cells) const;
     double alongAt(const QPointF& at, const ArrayGeometry& geometry) const;
 
     ArrayLight& light_;

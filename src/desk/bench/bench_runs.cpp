@@ -28,17 +28,6 @@ QWidget* BenchStage::makeRuns() {
     head->addWidget(add);
     layout->addLayout(head);
     runs_->setObjectName(QStringLiteral("runTable"));
-    runs_->setAccessibleName(tr("Runs"));
-    runs_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    runs_->setSelectionBehavior(QAbstractItemView::SelectRows);
-    runs_->setSelectionMode(QAbstractItemView::SingleSelection);
-    runs_->setShowGrid(false);
-    runs_->setFont(houseFont(12));
-    runs_->setTabKeyNavigation(false);
-    runs_->horizontalHeader()->setHighlightSections(false);
-    runs_->verticalHeader()->hide();
-    runs_->verticalHeader()->setDefaultSectionSize(23);
-    runs_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
     connect(runs_, &QTableWidget::currentCellChanged, this, [this](int row) {
         const auto* sweep = session().sweep();
         if (sweep != nullptr && row >= 0 && row < static_cast<int>(sweep->runs.size()))

@@ -9,6 +9,7 @@
 #include "desk/bench/bench_drawing.h"
 #include "desk/bench/bench_parts.h"
 #include "desk/bench/channel_rows.h"
+#include "desk/shared/figure_table.h"
 
 namespace glumet {
 
@@ -25,7 +26,7 @@ BenchStage::BenchStage(Session& session)
     : Stage(session),
       left_(new FormColumn(session)),
       right_(new FormColumn(session)),
-      runs_(new QTableWidget) {
+      runs_(new FigureTable(tr("Runs"))) {
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(24, 14, 20, 12);
     layout->setSpacing(10);

@@ -35,6 +35,7 @@ TwinDialog::TwinDialog(Session& session, const MeterProfile& meter, QWidget* par
     twin_->setObjectName(QStringLiteral("twinName"));
     pairs_->setObjectName(QStringLiteral("twinPairs"));
     pairs_->setPlaceholderText(tr("own  twin\n214  223\n198  207\n…"));
+    pairs_->setTabChangesFocus(true);
     pairs_->setAccessibleName(tr("Pairs of readings"));
     fault_->setWordWrap(true);
     keep_->setProperty("primary", true);

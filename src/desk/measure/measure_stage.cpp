@@ -134,6 +134,7 @@ QWidget* MeasureStage::makeKeys() {
     layout->setSpacing(5);
     const auto add = [&](const QString& key, const QString& what, auto work) {
         auto* button = new QPushButton(key);
+        button->setProperty("key", true);
         button->setFocusPolicy(Qt::NoFocus);
         button->setAccessibleName(what);
         connect(button, &QPushButton::clicked, this, work);

@@ -50,6 +50,29 @@ void MatrixView::refresh() {
     layOut();
     updateGeometry();
     update();
+    cellsTold(*this);
+}
+
+QString MatrixView::spokenBox(const Row& row, const Box& box) const {
+    QString words =
+        tr("%1, fixture at %2").arg(row.name, session_.length(session_.bench().run(box.run).height));
+    for (const auto& plane : box.planes)
+        words += tr("; %1 deep %2 of %3 read")
+                     .arg(session_.length(plane.depth))
+                     .arg(plane.read)
+                     .arg(plane.planned);
+    if (box.doubts > 0) words += QStringLiteral("; ") + tr("%n doubts", nullptr, box.doubts);
+    return words;
+}
+
+std::vector<AccessibleCell> MatrixView::accessibleCells() const {
+    std::vector<AccessibleCell> cells;
+    for (std::size_t r = 0; r < rows_.size(); ++r)
+        for (std::size_t b = 0; b < rows_[r].boxes.size(); ++b) {
+            const auto& box = rows_[r].boxes[b];
+            cells.push_back({spokenBox(rows_[r], box), boxRect(r, b), session_.runId() == box.run});
+        }
+    return cells;
 }
 
 int MatrixView::shelves() const {

@@ -3,6 +3,7 @@
 #include <QWidget>
 
 #include "core/survey/progress.h"
+#include "desk/shared/accessible_cells.h"
 #include "desk/shared/session.h"
 
 namespace glumet {
@@ -10,7 +11,7 @@ namespace glumet {
 /// The whole test matrix: a row for each configuration, a box for each mounting height, a shelf in it for
 /// each depth. Planned shelves are outlines, read ones filled, doubtful runs carry a mark. Arrows and mouse
 /// choose, Enter goes there.
-class MatrixView : public QWidget {
+class MatrixView : public QWidget, public AccessibleCells {
     Q_OBJECT
 
   public:
@@ -18,6 +19,8 @@ class MatrixView : public QWidget {
 
     void refresh();
     QSize sizeHint() const override;
+    /// A cell a box.
+    std::vector<AccessibleCell> accessibleCells() const override;
 
   signals:
     void opened();  ///< the chosen plane is to be measured
@@ -50,6 +53,7 @@ class MatrixView : public QWidget {
     void layOut();
     void choose(const Box& box, std::optional<Millimetre> depth);
     void paintBox(QPainter& painter, const QRect& rect, const Box& box) const;
+    QString spokenBox(const Row& row, const Box& box) const;
     int shelves() const;
 
     Session& session_;

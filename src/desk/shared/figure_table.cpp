@@ -1,6 +1,7 @@
 #include "desk/shared/figure_table.h"
 
 #include <QHeaderView>
+#include <QKeyEvent>
 #include <QSignalBlocker>
 
 namespace glumet {
@@ -51,6 +52,18 @@ void FigureTable::setRows(const std::vector<QStringList>& rows, int emphasised, 
 
 void FigureTable::scrollToEmphasised() {
     if (emphasised_ >= 0 && isVisible()) scrollToItem(item(emphasised_, 0), PositionAtCenter);
+}
+
+/// Page up and down scroll the table that has the focus; elsewhere they choose a plane.
+bool FigureTable::event(QEvent* event) {
+    if (event->type() == QEvent::ShortcutOverride) {
+        const int key = static_cast<QKeyEvent*>(event)->key();
+        if (key == Qt::Key_PageUp || key == Qt::Key_PageDown) {
+            event->accept();
+            return true;
+        }
+    }
+    return QTableWidget::event(event);
 }
 
 /// A table that was filled while hidden has no size to scroll in until now.

@@ -18,6 +18,7 @@ class FigureTable : public QTableWidget {
     void setRows(const std::vector<QStringList>& rows, int emphasised, const Palette& palette);
 
   protected:
+    bool event(QEvent* event) override;
     void showEvent(QShowEvent* event) override;
 
   private:

@@ -2,8 +2,11 @@
 
 #include <QPainter>
 #include <QScrollArea>
+#include <algorithm>
+#include <utility>
 
 #include "core/words/finding.h"
+#include "desk/shared/accessible_cells.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
 
@@ -90,31 +93,85 @@ FindingsPanel::FindingsPanel(Session& session) : session_(session), holder_(new 
     layout->addWidget(scroll, 1);
 }
 
+int FindingsPanel::doubts() const {
+    return static_cast<int>(std::count_if(
+        shown_.begin(), shown_.end(), [](const Finding& f) { return f.kind == FindingKind::Doubt; }));
+}
+
+void FindingsPanel::add(const Finding& finding) {
+    auto* item = new FindingItem(session_, finding, holder_);
+    connect(item, &FindingItem::clicked, this, [this, finding] { session_.show(finding); });
+    list_->addWidget(item);
+}
+
 void FindingsPanel::setFindings(const std::vector<Finding>& findings) {
-    while (auto* item = list_->takeAt(0)) {
-        if (auto* widget = item->widget()) {
-            // The item may be the one whose click brought us here.
-            widget->hide();
-            widget->deleteLater();
-        }
-        delete item;
-    }
     auto sorted = findings;
     std::stable_sort(sorted.begin(), sorted.end(),
                      [](const Finding& a, const Finding& b) { return orderOf(a.kind) < orderOf(b.kind); });
+    if (sorted == shown_ && unit_ == session_.unit()) return holder_->update();
+    const auto before = std::exchange(shown_, std::move(sorted));
+    unit_ = session_.unit();
+    const auto focused = focusedFinding();
+    clear();
     bool next_begun = false;
-    for (const auto& finding : sorted) {
+    for (const auto& finding : shown_) {
         if (finding.kind == FindingKind::Next && !next_begun) {
             auto* head = makeLabel(tr("Next"), TextRole::Muted);
             head->setContentsMargins(kSide, 14, 0, 0);
             list_->addWidget(head);
             next_begun = true;
         }
-        auto* item = new FindingItem(session_, finding, holder_);
-        connect(item, &FindingItem::clicked, this, [this, finding] { session_.show(finding); });
-        list_->addWidget(item);
+        add(finding);
     }
     list_->addStretch(1);
+    if (focused) focusLike(*focused);
+    announceNew(before);
+}
+
+void FindingsPanel::clear() {
+    while (auto* item = list_->takeAt(0)) {
+        if (auto* widget = item->widget()) {
+            // The item may be the one whose click brought us here.
+            widget->hide();
+            widget->setObjectName(QString());
+            widget->deleteLater();
+        }
+        delete item;
+    }
+}
+
+std::optional<Finding> FindingsPanel::focusedFinding() const {
+    for (int i = 0; i < list_->count(); ++i)
+        if (auto* item = qobject_cast<FindingItem*>(list_->itemAt(i)->widget());
+            item != nullptr && item->hasFocus())
+            return item->finding();
+    return std::nullopt;
+}
+
+/// The one that says the same, else the first that leads to the same evidence: its figures may have moved.
+void FindingsPanel::focusLike(const Finding& finding) {
+    FindingItem* like = nullptr;
+    for (int i = 0; i < list_->count(); ++i) {
+        auto* item = qobject_cast<FindingItem*>(list_->itemAt(i)->widget());
+        if (item == nullptr || item->focusPolicy() == Qt::NoFocus) continue;
+        const bool same = item->finding().title == finding.title;
+        if (!same && (like != nullptr || item->finding().view != finding.view)) continue;
+        like = item;
+        if (same) break;
+    }
+    if (like != nullptr) like->setFocus();
+}
+
+/// Doubts that were not there before are told to who cannot see them come.
+void FindingsPanel::announceNew(const std::vector<Finding>& before) {
+    for (int i = 0; i < list_->count(); ++i) {
+        auto* item = qobject_cast<FindingItem*>(list_->itemAt(i)->widget());
+        if (item == nullptr || item->finding().kind != FindingKind::Doubt) continue;
+        const bool known = std::any_of(before.begin(), before.end(), [&](const Finding& f) {
+            return f.kind == FindingKind::Doubt && f.title == item->finding().title;
+        });
+        if (!known) announce(*item);
+    }
 }
 
 }  // namespace glumet

@@ -42,10 +42,21 @@ class FindingsPanel : public QWidget {
   public:
     explicit FindingsPanel(Session& session);
 
+    /// Shows these; what is the same keeps its place and the focus.
     void setFindings(const std::vector<Finding>& findings);
+    int count() const { return static_cast<int>(shown_.size()); }
+    int doubts() const;
 
   private:
+    void clear();
+    void add(const Finding& finding);
+    std::optional<Finding> focusedFinding() const;
+    void focusLike(const Finding& finding);
+    void announceNew(const std::vector<Finding>& before);
+
     Session& session_;
+    std::vector<Finding> shown_;  ///< in the order of the column
+    LengthUnit unit_ = LengthUnit::Cm;
     QVBoxLayout* list_;
     QWidget* holder_;
 };

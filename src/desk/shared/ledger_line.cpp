@@ -5,6 +5,7 @@
 #include <QPainterPath>
 #include <QPushButton>
 
+#include "desk/shared/accessible_cells.h"
 #include "desk/shared/theme.h"
 
 namespace glumet {
@@ -12,6 +13,9 @@ namespace {
 
 /// The figure is rewritten this often at most, s: a dancing number cannot be read.
 constexpr double kFigureInterval = 0.25;
+constexpr int kLeastName = 50;
+constexpr int kWithStrip = 1000;
+constexpr int kWithSwing = 860;
 
 }  // namespace
 
@@ -72,6 +76,7 @@ LedgerLine::LedgerLine(Session& session)
       meter_(makeLabel({}, TextRole::Muted)),
       word_(makeLabel({}, TextRole::Body)),
       saved_(makeLabel({}, TextRole::Muted)),
+      findings_(new QPushButton),
       units_(new QButtonGroup(this)) {
     setObjectName(QStringLiteral("ledger"));
     setAttribute(Qt::WA_StyledBackground);
@@ -84,6 +89,12 @@ LedgerLine::LedgerLine(Session& session)
     swing_->setFixedWidth(120);
     word_->setObjectName(QStringLiteral("lastWord"));
     word_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
+    // The instrument's name gives way in a narrow window.
+    meter_->setMinimumWidth(kLeastName);
+    findings_->setProperty("quiet", true);
+    findings_->setObjectName(QStringLiteral("findingsButton"));
+    findings_->hide();
+    connect(findings_, &QPushButton::clicked, this, &LedgerLine::findingsWanted);
     auto* layout = new QHBoxLayout(this);
     layout->setContentsMargins(20, 0, 14, 0);
     layout->setSpacing(14);
@@ -91,6 +102,7 @@ LedgerLine::LedgerLine(Session& session)
                             static_cast<QWidget*>(swing_), static_cast<QWidget*>(meter_)})
         layout->addWidget(widget);
     layout->addWidget(word_, 1);
+    layout->addWidget(findings_);
     layout->addWidget(saved_);
     layout->addWidget(makeSwitches());
     connect(&session, &Session::meterChanged, this, &LedgerLine::followMeter);
@@ -102,6 +114,19 @@ LedgerLine::LedgerLine(Session& session)
             [this] { saved_->setText(tr("saved %1").arg(session_.now().mid(11, 8))); });
     followMeter();
     refresh();
+}
+
+void LedgerLine::offerFindings(int count, int doubts) {
+    findings_->setVisible(count > 0);
+    findings_->setText((doubts > 0 ? QStringLiteral("▲ ") : QString()) + tr("%n findings", nullptr, count));
+    findings_->setToolTip(tr("Shows or hides them (F6)"));
+}
+
+/// The strip and the swing are in Measure too.
+void LedgerLine::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    strip_->setVisible(width() >= kWithStrip);
+    swing_->setVisible(width() >= kWithSwing);
 }
 
 QWidget* LedgerLine::makeSwitches() {
@@ -182,6 +207,8 @@ void LedgerLine::showWord(const QString& sentence, bool problem) {
     setRole(word_, problem ? TextRole::Problem : TextRole::Body);
     word_->setText(word_->fontMetrics().elidedText(sentence, Qt::ElideRight, qMax(word_->width(), 200)));
     word_->setToolTip(sentence);
+    word_->setAccessibleName(sentence);
+    if (problem) announce(*word_);
 }
 
 void LedgerLine::refresh() {

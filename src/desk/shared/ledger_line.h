@@ -2,6 +2,7 @@
 
 #include <QButtonGroup>
 #include <QLabel>
+#include <QPushButton>
 #include <QWidget>
 #include <deque>
 
@@ -42,6 +43,14 @@ class LedgerLine : public QWidget {
     explicit LedgerLine(Session& session);
 
     void refresh();
+    /// A button for so many findings that are not in sight; none: no button.
+    void offerFindings(int count, int doubts);
+
+  signals:
+    void findingsWanted();
+
+  protected:
+    void resizeEvent(QResizeEvent* event) override;
 
   private:
     void followMeter();
@@ -57,6 +66,7 @@ class LedgerLine : public QWidget {
     QLabel* meter_;
     QLabel* word_;
     QLabel* saved_;
+    QPushButton* findings_;
     QButtonGroup* units_;
     QMetaObject::Connection samples_;
     QMetaObject::Connection states_;

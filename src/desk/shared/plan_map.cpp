@@ -4,6 +4,8 @@
 #include <QMouseEvent>
 #include <algorithm>
 
+#include "report/text.h"
+
 namespace glumet {
 
 PlanMap::PlanMap(QWidget* parent) : QWidget(parent) {
@@ -18,10 +20,39 @@ PlanMap::PlanMap(QWidget* parent) : QWidget(parent) {
 
 void PlanMap::setPlan(const PlanData& plan, const Palette& palette) {
     const bool reshaped = plan.length != plan_.length || plan.width != plan_.width;
+    const bool moved = plan.selected != plan_.selected;
     plan_ = plan;
     if (reshaped) updateGeometry();
     palette_ = &palette;
     update();
+    if (moved) cellsTold(*this);
+}
+
+QString PlanMap::spokenCell(Cell cell) const {
+    const auto at = static_cast<std::size_t>(cell.row * plan_.grid.columns() + cell.column);
+    const auto& value = plan_.values[at];
+    QString words = glumet::text(cellName(plan_.grid, cell)) + QStringLiteral(": ");
+    if (!plan_.faces.empty() && !plan_.faces[at].text.isEmpty())
+        words += plan_.faces[at].text;
+    else
+        words += value ? glumet::text(ppfdFigure(*value)) : tr("not read");
+    if (std::find(plan_.doubtful.begin(), plan_.doubtful.end(), cell) != plan_.doubtful.end())
+        words += tr(", doubtful");
+    if (plan_.next == cell) words += tr(", next");
+    if (value && plan_.band) words += plan_.band->contains(*value) ? tr(", in the band") : tr(", outside");
+    return words;
+}
+
+std::vector<AccessibleCell> PlanMap::accessibleCells() const {
+    std::vector<AccessibleCell> cells;
+    if (static_cast<int>(plan_.values.size()) < plan_.grid.cells()) return cells;
+    for (int row = 0; row < plan_.grid.rows(); ++row)
+        for (int column = 0; column < plan_.grid.columns(); ++column) {
+            const Cell cell{column, row};
+            cells.push_back(
+                {spokenCell(cell), cellRect(cell).toAlignedRect(), plan_.selected == std::optional(cell)});
+        }
+    return cells;
 }
 
 void PlanMap::setHint(const QString& hint) {

@@ -2,12 +2,13 @@
 
 #include <QWidget>
 
+#include "desk/shared/accessible_cells.h"
 #include "report/plan_figure.h"
 
 namespace glumet {
 
 /// The plan of one plane as a widget: the mouse and the arrow keys walk its cells.
-class PlanMap : public QWidget {
+class PlanMap : public QWidget, public AccessibleCells {
     Q_OBJECT
 
   public:
@@ -22,6 +23,7 @@ class PlanMap : public QWidget {
     int heightForWidth(int width) const override;
     /// Left edge of the drawn tank, for aligning captions.
     QRectF footprint() const;
+    std::vector<AccessibleCell> accessibleCells() const override;
 
   signals:
     void cellChosen(glumet::Cell cell);  ///< by click or arrow key
@@ -39,6 +41,7 @@ class PlanMap : public QWidget {
 
   private:
     PlanLayout layoutNow() const;
+    QString spokenCell(Cell cell) const;
 
     PlanData plan_;
     const Palette* palette_ = nullptr;

@@ -53,6 +53,29 @@ void SectionView::refresh() {
             tr("Fixture at %1, plane %2 under water")
                 .arg(session_.length(*session_.height()), session_.length(*session_.depth())));
     update();
+    cellsTold(*this);
+}
+
+std::vector<AccessibleCell> SectionView::accessibleCells() const {
+    std::vector<AccessibleCell> cells;
+    if (!hasTank()) return cells;
+    constexpr int kHalf = 8;
+    const SectionLayout layout(figureArea(), data_);
+    const auto strip = [&](double y) { return QRect(0, qRound(y) - kHalf, width(), 2 * kHalf); };
+    for (const auto& mark : data_.heights) {
+        QString words = tr("Fixture at %1, ").arg(session_.length(mark.height));
+        words += mark.kind == MarkKind::Planned    ? tr("planned")
+                 : mark.kind == MarkKind::Measured ? tr("measured")
+                                                   : tr("doubtful");
+        if (data_.recommended == mark.height) words += tr(", recommended");
+        cells.push_back({words, strip(layout.yOfHeight(mark.height)), false});
+    }
+    for (const auto& shelf : data_.shelves) {
+        QString words = tr("Plane %1 under water").arg(session_.length(shelf.depth));
+        if (shelf.mean) words += tr(", mean %1").arg(QString::fromStdString(ppfdFigure(*shelf.mean)));
+        cells.push_back({words, strip(layout.yOfDepth(shelf.depth)), session_.depth() == shelf.depth});
+    }
+    return cells;
 }
 
 /// Where the band begins and ends in the water, by the described model; nothing where there is none.

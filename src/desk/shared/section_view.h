@@ -2,6 +2,7 @@
 
 #include <QWidget>
 
+#include "desk/shared/accessible_cells.h"
 #include "desk/shared/session.h"
 #include "report/section_figure.h"
 
@@ -9,7 +10,7 @@ namespace glumet {
 
 /// The bench in side view, to scale, and the navigator: a click or the arrow keys choose a mounting height
 /// (up, down) and a plane (page up, page down).
-class SectionView : public QWidget {
+class SectionView : public QWidget, public AccessibleCells {
     Q_OBJECT
 
   public:
@@ -19,6 +20,8 @@ class SectionView : public QWidget {
     /// The recommendation is shown where a verdict is the subject.
     void setShowsRecommendation(bool shows);
     QSize sizeHint() const override { return {320, 560}; }
+    /// The mounting heights, upward, then the planes, downward.
+    std::vector<AccessibleCell> accessibleCells() const override;
 
   protected:
     void paintEvent(QPaintEvent* event) override;

@@ -48,6 +48,18 @@ void StageBar::setCurrent(int stage) {
     last_of_act_[static_cast<std::size_t>(entry.act)] = stage;
     setAccessibleDescription(entry.title);
     update();
+    cellsTold(*this);
+}
+
+std::vector<AccessibleCell> StageBar::accessibleCells() const {
+    std::vector<AccessibleCell> cells;
+    for (const auto& item : items()) {
+        QString words = item.closed_act ? nameOf(stages_[static_cast<std::size_t>(item.stage)].act) : item.name;
+        const auto& progress = progress_[static_cast<std::size_t>(item.stage)];
+        if (!item.closed_act && !progress.isEmpty()) words += QStringLiteral(", ") + progress;
+        cells.push_back({words, item.rect, item.stage == current_});
+    }
+    return cells;
 }
 
 void StageBar::setProgress(int stage, const QString& progress) {

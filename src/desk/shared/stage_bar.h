@@ -3,6 +3,7 @@
 #include <QWidget>
 #include <vector>
 
+#include "desk/shared/accessible_cells.h"
 #include "desk/shared/stage.h"
 
 namespace glumet {
@@ -10,7 +11,7 @@ namespace glumet {
 /// The steps of the work along the top, in three acts; each may carry how much of it is done. Where room is
 /// short it first leaves out what is done of the others, then closes the acts that are not at hand to their
 /// names; one of those opens at the stage that was last shown in it.
-class StageBar : public QWidget {
+class StageBar : public QWidget, public AccessibleCells {
     Q_OBJECT
 
   public:
@@ -22,6 +23,7 @@ class StageBar : public QWidget {
     void setProgress(int stage, const QString& progress);
     QSize sizeHint() const override;
     QSize minimumSizeHint() const override;
+    std::vector<AccessibleCell> accessibleCells() const override;
 
     /// Where a stage's name stands; empty where its act is closed.
     QRect rectOf(int stage) const;

@@ -50,7 +50,8 @@ QPushButton[quiet="true"] { background: transparent; border: 1px solid transpare
 QPushButton[quiet="true"]:hover { color: @text; }
 QPushButton[quiet="true"]:focus { border-color: @accent; color: @text; }
 QPushButton[quiet="true"]:checked { color: @text; font-weight: bold; }
-QPushButton[segment="true"] { border-radius: 0; padding: 5px 12px; color: @muted; }
+QPushButton[segment="true"] { border-radius: 0; padding: 5px 8px; color: @muted; }
+QPushButton[key="true"] { padding: 5px 8px; }
 QPushButton[segment="true"]:checked { background: @line; color: @text; font-weight: bold; }
 QPushButton[segment="true"]:focus { border-color: @accent; }
 QMenu { background: @raised; border: 1px solid @line; padding: 5px 0; }

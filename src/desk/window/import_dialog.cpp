@@ -59,12 +59,14 @@ ImportDialog::ImportDialog(Session& session, const QString& name, const QByteArr
     preview_->setAccessibleName(tr("Preview"));
     preview_->setEditTriggers(QAbstractItemView::NoEditTriggers);
     preview_->setShowGrid(false);
+    preview_->setTabKeyNavigation(false);
     preview_->verticalHeader()->setDefaultSectionSize(22);
     preview_->verticalHeader()->hide();
     layout->addWidget(preview_, 1);
     problems_->setObjectName(QStringLiteral("importProblems"));
     problems_->setAccessibleName(tr("What cannot be taken"));
     problems_->setReadOnly(true);
+    problems_->setTabChangesFocus(true);
     problems_->setMaximumHeight(110);
     layout->addWidget(problems_);
     auto* buttons = new QHBoxLayout;

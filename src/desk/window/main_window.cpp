@@ -18,6 +18,7 @@
 
 #include "core/bench/sweep.h"
 #include "desk/measure/instrument_dialog.h"
+#include "desk/shared/accessible_cells.h"
 #include "desk/shared/command_list.h"
 #include "desk/shared/elided_button.h"
 #include "desk/shared/theme.h"
@@ -28,8 +29,7 @@
 namespace glumet {
 namespace {
 
-constexpr int kSectionWidth = 322;
-constexpr int kFindingsWidth = 258;
+constexpr QSize kLeastSize(640, 420);  // columns and stages give way down to this
 constexpr std::uint64_t kPracticeSeed = 7;
 
 }  // namespace
@@ -45,30 +45,28 @@ MainWindow::MainWindow(Session& session, std::vector<StageEntry> stages)
       findings_(new FindingsPanel(session)),
       ledger_(new LedgerLine(session)),
       middle_(new QStackedWidget),
+      columns_(new Columns(left_, middle_, findings_)),
       welcome_(makeStart()),
       stages_(entries_.size(), nullptr) {
+    installAccessibleCells();
     setAcceptDrops(true);
+    setMinimumSize(kLeastSize);
     fitScreen();
     auto* centre = new QWidget;
     auto* rows = new QVBoxLayout(centre);
     rows->setContentsMargins(0, 0, 0, 0);
     rows->setSpacing(0);
-    auto* columns = new QHBoxLayout;
-    columns->setSpacing(0);
-    left_->setFixedWidth(kSectionWidth);
     left_->addWidget(section_);
-    findings_->setFixedWidth(kFindingsWidth);
     middle_->setObjectName(QStringLiteral("stageArea"));
     middle_->addWidget(welcome_);
-    columns->addWidget(left_);
-    columns->addWidget(middle_, 1);
-    columns->addWidget(findings_);
     rows->addWidget(makeTopBar());
-    rows->addLayout(columns, 1);
+    rows->addWidget(columns_, 1);
     rows->addWidget(ledger_);
     setCentralWidget(centre);
     makeCommands();
     connect(bar_, &StageBar::chosen, this, [this](int index) { showAt(static_cast<std::size_t>(index)); });
+    connect(columns_, &Columns::findingsMoved, this, &MainWindow::offerFindings);
+    connect(ledger_, &LedgerLine::findingsWanted, columns_, &Columns::toggleFindings);
     connect(&session_, &Session::evidenceWanted, this, &MainWindow::showEvidence);
     connect(&session_, &Session::projectChanged, this, &MainWindow::scheduleRefresh);
     connect(&session_, &Session::fitChanged, this, [this] {
@@ -190,6 +188,8 @@ void MainWindow::makeEditCommands() {
         session_.say(session_.fitting() ? tr("Fitting …") : tr("The fit is up to date."));
     });
     command(tr("Stop work in the background"), {}, [this] { session_.cancelWork(); });
+    command(tr("Findings in a narrow window"), QKeySequence(tr("F6")),
+            [this] { columns_->toggleFindings(); });
     command(tr("Dim room or paper"), QKeySequence(tr("Ctrl+T")),
             [this] { session_.setDark(!session_.dark()); });
     command(tr("All commands"), QKeySequence(tr("Ctrl+K")), [this] { showCommandList(); });
@@ -250,12 +250,18 @@ void MainWindow::refreshAll() {
         middle_->setCurrentWidget(welcome_);
         if (welcome_->isVisible()) welcome_->refresh();
         findings_->setFindings({});
-        return;
+        return offerFindings();
     }
     auto* stage = stageAt(at());
     middle_->setCurrentWidget(stage);
     stage->refresh();
     findings_->setFindings(stage->findings());
+    offerFindings();
+}
+
+/// Findings that a narrow window hides are told in the ledger.
+void MainWindow::offerFindings() {
+    ledger_->offerFindings(columns_->findingsShown() ? 0 : findings_->count(), findings_->doubts());
 }
 
 void MainWindow::refreshHead() {

@@ -9,6 +9,7 @@
 #include "desk/shared/section_view.h"
 #include "desk/shared/stage.h"
 #include "desk/shared/stage_bar.h"
+#include "desk/window/columns.h"
 #include "desk/window/remembered.h"
 #include "desk/window/stages.h"
 
@@ -72,6 +73,7 @@ class MainWindow : public QMainWindow {
     void showEvidence(EvidenceView view);
     void refreshAll();
     void refreshHead();
+    void offerFindings();
     void chooseSweep();
     void projectMenu();
     void scheduleRefresh();
@@ -91,6 +93,7 @@ class MainWindow : public QMainWindow {
     FindingsPanel* findings_;
     LedgerLine* ledger_;
     QStackedWidget* middle_;
+    Columns* columns_;
     StartPage* welcome_;
     Remembered remembered_;
     bool remembers_ = true;

@@ -1,0 +1,58 @@
+#include "desk/window/columns.h"
+
+#include <QApplication>
+#include <QHBoxLayout>
+
+namespace glumet {
+namespace {
+
+constexpr int kSectionWidth = 322;
+constexpr int kFindingsWidth = 258;
+constexpr int kMargin = 20;      // a line edit counts as its cursor only
+constexpr int kStageWidth = 632;  // every stage is whole in it, a bar for scrolling down included
+
+}  // namespace
+
+Columns::Columns(QWidget* section, QWidget* stage, QWidget* findings)
+    : section_(section), stage_(new QScrollArea), findings_(findings) {
+    section_->setFixedWidth(kSectionWidth);
+    findings_->setFixedWidth(kFindingsWidth);
+    stage_->setObjectName(QStringLiteral("stageScroll"));
+    stage_->setWidgetResizable(true);
+    stage_->setFrameShape(QFrame::NoFrame);
+    stage_->setFocusPolicy(Qt::NoFocus);
+    stage_->setWidget(stage);
+    // Also when the focus comes from outside, which the scroll area itself does not see.
+    connect(qApp, &QApplication::focusChanged, this, [this](QWidget* /*before*/, QWidget* now) {
+        if (now != nullptr && stage_->widget()->isAncestorOf(now)) stage_->ensureWidgetVisible(now, kMargin, kMargin);
+    });
+    auto* columns = new QHBoxLayout(this);
+    columns->setContentsMargins(0, 0, 0, 0);
+    columns->setSpacing(0);
+    columns->addWidget(section_);
+    columns->addWidget(stage_, 1);
+    columns->addWidget(findings_);
+}
+
+bool Columns::findingsShown() const { return !findings_->isHidden(); }
+
+void Columns::toggleFindings() {
+    wanted_ = !findingsShown();
+    arrange();
+}
+
+void Columns::arrange() {
+    const bool room = width() >= kSectionWidth + kStageWidth + kFindingsWidth;
+    if (room) wanted_ = false;
+    const bool shown = room || wanted_;
+    findings_->setVisible(shown);
+    section_->setVisible(width() >= kSectionWidth + kStageWidth + (shown ? kFindingsWidth : 0));
+    emit findingsMoved();
+}
+
+void Columns::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    arrange();
+}
+
+}  // namespace glumet

@@ -1,0 +1,35 @@
+#pragma once
+
+#include <QScrollArea>
+#include <QWidget>
+
+namespace glumet {
+
+/// Section, stage and findings side by side. Where the window is too narrow for all three the findings give
+/// way first, then the section; a stage larger than what is left scrolls.
+class Columns : public QWidget {
+    Q_OBJECT
+
+  public:
+    Columns(QWidget* section, QWidget* stage, QWidget* findings);
+
+    bool findingsShown() const;
+    /// Shows the findings although the window is narrow, or takes them away again.
+    void toggleFindings();
+
+  signals:
+    void findingsMoved();
+
+  protected:
+    void resizeEvent(QResizeEvent* event) override;
+
+  private:
+    void arrange();
+
+    QWidget* section_;
+    QScrollArea* stage_;
+    QWidget* findings_;
+    bool wanted_ = false;  ///< the findings, in a narrow window
+};
+
+}  // namespace glumet
