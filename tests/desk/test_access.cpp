@@ -2,18 +2,22 @@
 #include <QPushButton>
 #include <QScrollArea>
 #include <QScrollBar>
+#include <QScreen>
 #include <QTableWidget>
 #include <set>
 
 #include "desk/array/array_view.h"
+#include "desk/bench/run_dialog.h"
 #include "desk/plan/matrix_view.h"
 #include "desk/shared/accessible_cells.h"
+#include "desk/shared/command_list.h"
 #include "desk/shared/findings_panel.h"
 #include "desk/shared/plan_map.h"
 #include "desk/shared/section_view.h"
 #include "desk/window_fixture.h"
 
 using namespace glumet;
+using glumet::testing::onDialog;
 using glumet::testing::WindowFixture;
 
 namespace {
@@ -272,6 +276,38 @@ class TestAccess : public QObject {
             QVERIFY2(top >= 0 && top + field->height() <= scroll->viewport()->height(),
                      qPrintable(QStringLiteral("%1 %2 at %3").arg(
                          QLatin1String(field->metaObject()->className()), field->objectName()).arg(top)));
+        }
+    }
+
+    void dialogsScrollWhereTheScreenIsSmall() {
+        QVERIFY(w_->openDemo());
+        onDialog<KeySheet>([](KeySheet& sheet) {
+            QVERIFY(sheet.screen()->availableGeometry().contains(sheet.rect()));
+            sheet.fit({400, 300});
+            WindowFixture::settle();
+            QCOMPARE(sheet.size(), QSize(400, 300));
+            auto* bar = sheet.findChild<QScrollArea*>()->verticalScrollBar();
+            QVERIFY(bar->maximum() > 0);
+            QTest::keyClick(&sheet, Qt::Key_PageDown);
+            QVERIFY(bar->value() > 0);
+        });
+        w_->key(Qt::Key_F1);
+        QVERIFY(QApplication::activeModalWidget() == nullptr);
+        RunDialog dialog(w_->session, w_->session.run(), &w_->window);
+        dialog.show();
+        dialog.fit({360, 320});
+        w_->settle();
+        QCOMPARE(dialog.size(), QSize(360, 320));
+        // The button stays in sight, and tab brings each field into it.
+        for (auto* button : dialog.findChildren<QPushButton*>())
+            QVERIFY(dialog.rect().contains(QRect(button->mapTo(&dialog, QPoint(0, 0)), button->size())));
+        auto* scroll = dialog.findChild<QScrollArea*>();
+        for (int tabs = 0; tabs < 16; ++tabs) {
+            QTest::keyClick(QApplication::focusWidget(), Qt::Key_Tab);
+            auto* field = QApplication::focusWidget();
+            if (!scroll->widget()->isAncestorOf(field)) continue;
+            const auto top = field->mapTo(scroll->viewport(), QPoint(0, 0)).y();
+            QVERIFY2(top >= 0 && top < scroll->viewport()->height(), qPrintable(field->objectName()));
         }
     }
 

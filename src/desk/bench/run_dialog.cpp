@@ -32,9 +32,8 @@ QComboBox* RunDialog::makeChoice(const std::vector<T>& items, Id chosen, const Q
 }
 
 RunDialog::RunDialog(Session& session, const Run* like, QWidget* parent)
-    : QDialog(parent), session_(session) {
+    : ScrolledDialog(parent, {430, 0}), session_(session) {
     setWindowTitle(tr("New run"));
-    resize(430, 0);
     const auto& bench = session.bench();
     const Run start = like == nullptr ? Run{} : *like;
     const auto line = [this](const QString& value, const char* name) {
@@ -106,8 +105,8 @@ void RunDialog::layOut() {
     buttons->addWidget(fault_, 1);
     buttons->addWidget(cancel);
     buttons->addWidget(make_);
-    auto* layout = new QVBoxLayout(this);
-    layout->setContentsMargins(22, 20, 22, 18);
+    auto* layout = new QVBoxLayout(body());
+    layout->setContentsMargins(22, 20, 22, 14);
     layout->setSpacing(14);
     layout->addLayout(form);
     auto* caution = makeLabel(tr("Never look into the emitters; nobody under a hanging load while it is "
@@ -115,7 +114,7 @@ void RunDialog::layOut() {
                               TextRole::Muted);
     caution->setWordWrap(true);
     layout->addWidget(caution);
-    layout->addLayout(buttons);
+    addFoot(buttons);
     connect(cancel, &QPushButton::clicked, this, &QDialog::reject);
     connect(make_, &QPushButton::clicked, this, &QDialog::accept);
 }

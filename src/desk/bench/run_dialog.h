@@ -1,17 +1,17 @@
 #pragma once
 
 #include <QComboBox>
-#include <QDialog>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
 
+#include "desk/shared/scrolled_dialog.h"
 #include "desk/shared/session.h"
 
 namespace glumet {
 
 /// Plans a run: what hangs where, how high, which depths, which grid.
-class RunDialog : public QDialog {
+class RunDialog : public ScrolledDialog {
     Q_OBJECT
 
   public:

@@ -13,7 +13,7 @@
 namespace glumet {
 
 TwinDialog::TwinDialog(Session& session, const MeterProfile& meter, QWidget* parent)
-    : QDialog(parent),
+    : ScrolledDialog(parent, {470, 480}),
       session_(session),
       meter_(meter),
       channel_(new QComboBox),
@@ -24,7 +24,6 @@ TwinDialog::TwinDialog(Session& session, const MeterProfile& meter, QWidget* par
       fault_(makeLabel({}, TextRole::Problem)),
       keep_(new QPushButton(tr("Use this factor"))) {
     setWindowTitle(tr("Twin reading of %1").arg(text(meter.name)));
-    resize(470, 480);
     channel_->setObjectName(QStringLiteral("twinChannel"));
     channel_->setEditable(true);
     channel_->addItem(tr("any channel mix"));
@@ -53,8 +52,8 @@ TwinDialog::TwinDialog(Session& session, const MeterProfile& meter, QWidget* par
     buttons->addWidget(fault_, 1);
     buttons->addWidget(cancel);
     buttons->addWidget(keep_);
-    auto* layout = new QVBoxLayout(this);
-    layout->setContentsMargins(22, 20, 22, 18);
+    auto* layout = new QVBoxLayout(body());
+    layout->setContentsMargins(22, 20, 22, 12);
     layout->setSpacing(12);
     auto* how = makeLabel(
         tr("Hold both sensors at the same place and depth, one channel mix at a time, and write down "
@@ -64,7 +63,7 @@ TwinDialog::TwinDialog(Session& session, const MeterProfile& meter, QWidget* par
     layout->addWidget(how);
     layout->addLayout(form);
     layout->addWidget(result_);
-    layout->addLayout(buttons);
+    addFoot(buttons);
     connect(cancel, &QPushButton::clicked, this, &QDialog::reject);
     connect(keep_, &QPushButton::clicked, this, &QDialog::accept);
     for (auto* line : {twin_, uncertainty_}) connect(line, &QLineEdit::textChanged, this, &TwinDialog::check);

@@ -1,20 +1,20 @@
 #pragma once
 
 #include <QComboBox>
-#include <QDialog>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPlainTextEdit>
 #include <QPushButton>
 
 #include "core/meter/meter_correction.h"
+#include "desk/shared/scrolled_dialog.h"
 #include "desk/shared/session.h"
 
 namespace glumet {
 
 /// Two meters side by side in the same light, channel by channel: pairs of readings give the factor by which
 /// the own meter's readings are multiplied from now on, with its uncertainty. Readings keep their raw value.
-class TwinDialog : public QDialog {
+class TwinDialog : public ScrolledDialog {
     Q_OBJECT
 
   public:

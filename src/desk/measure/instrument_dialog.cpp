@@ -51,12 +51,11 @@ QComboBox* makeCombo(const QStringList& items, const char* name) {
 }  // namespace
 
 InstrumentDialog::InstrumentDialog(Session& session, const InstrumentStore& store, QWidget* parent)
-    : QDialog(parent), session_(session), store_(store) {
+    : ScrolledDialog(parent, {940, 600}), session_(session), store_(store) {
     setWindowTitle(tr("Instruments"));
     setObjectName(QStringLiteral("instrumentDialog"));
-    resize(940, 600);
-    auto* rows = new QVBoxLayout(this);
-    rows->setContentsMargins(24, 18, 24, 18);
+    auto* rows = new QVBoxLayout(body());
+    rows->setContentsMargins(24, 18, 24, 8);
     rows->setSpacing(12);
     rows->addWidget(makeLabel(tr("Instruments"), TextRole::Title));
     auto* columns = new QHBoxLayout;
@@ -79,7 +78,7 @@ InstrumentDialog::InstrumentDialog(Session& session, const InstrumentStore& stor
     connect(use_button, &QPushButton::clicked, this, &InstrumentDialog::use);
     foot->addWidget(close);
     foot->addWidget(use_button);
-    rows->addLayout(foot);
+    addFoot(foot);
     const auto known = store_.load();
     if (known)
         profiles_ = *known;

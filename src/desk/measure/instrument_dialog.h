@@ -2,7 +2,6 @@
 
 #include <QCheckBox>
 #include <QComboBox>
-#include <QDialog>
 #include <QFormLayout>
 #include <QLabel>
 #include <QLineEdit>
@@ -11,6 +10,7 @@
 #include <QPushButton>
 #include <QSpinBox>
 
+#include "desk/shared/scrolled_dialog.h"
 #include "desk/shared/session.h"
 #include "meters/discovery.h"
 #include "meters/instrument.h"
@@ -19,7 +19,7 @@ namespace glumet {
 
 /// Instruments set up once and kept: how each is reached, where its value stands, a test with a live preview,
 /// and which is used. Nothing is connected but by the test or by use.
-class InstrumentDialog : public QDialog {
+class InstrumentDialog : public ScrolledDialog {
     Q_OBJECT
 
   public:

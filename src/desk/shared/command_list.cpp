@@ -2,12 +2,15 @@
 
 #include <QGridLayout>
 #include <QKeyEvent>
+#include <QScreen>
 #include <QVBoxLayout>
 
 #include "desk/shared/theme.h"
 
 namespace glumet {
 namespace {
+
+constexpr int kTwoColumns = 960;
 
 QString plainText(const QAction* action) {
     return action->text().remove(QLatin1Char('&')).remove(QStringLiteral("…"));
@@ -16,14 +19,13 @@ QString plainText(const QAction* action) {
 }  // namespace
 
 CommandList::CommandList(const QList<QAction*>& actions, QWidget* parent)
-    : QDialog(parent), actions_(actions), search_(new QLineEdit), list_(new QListWidget) {
+    : ScrolledDialog(parent, {460, 420}), actions_(actions), search_(new QLineEdit), list_(new QListWidget) {
     setWindowTitle(tr("All commands"));
-    resize(460, 420);
     search_->setPlaceholderText(tr("What do you want to do?"));
     search_->setAccessibleName(tr("Search commands"));
     search_->installEventFilter(this);
     list_->setFocusPolicy(Qt::NoFocus);
-    auto* layout = new QVBoxLayout(this);
+    auto* layout = new QVBoxLayout(body());
     layout->setContentsMargins(16, 16, 16, 16);
     layout->addWidget(search_);
     layout->addWidget(list_, 1);
@@ -68,9 +70,9 @@ void CommandList::runCurrent() {
 }
 
 KeySheet::KeySheet(const std::vector<StageEntry>& stages, const QList<QAction*>& actions, QWidget* parent)
-    : QDialog(parent) {
+    : ScrolledDialog(parent) {
     setWindowTitle(tr("Keys"));
-    auto* grid = new QGridLayout(this);
+    auto* grid = new QGridLayout(body());
     grid->setContentsMargins(24, 20, 24, 20);
     grid->setHorizontalSpacing(20);
     grid->setVerticalSpacing(7);
@@ -82,8 +84,9 @@ KeySheet::KeySheet(const std::vector<StageEntry>& stages, const QList<QAction*>&
     for (const auto* action : actions)
         if (!action->shortcut().isEmpty())
             add(action->shortcut().toString(QKeySequence::NativeText), plainText(action));
-    // Two columns of equal length.
-    const int rows = static_cast<int>(lines.size() + 1) / 2;
+    // Two columns of equal length, one where the screen has no room for two.
+    const int columns = screen()->availableSize().width() >= kTwoColumns ? 2 : 1;
+    const int rows = (static_cast<int>(lines.size()) + columns - 1) / columns;
     for (int i = 0; i < lines.size(); ++i) {
         grid->addWidget(makeLabel(lines[i].first, TextRole::Accent), i % rows, 2 * (i / rows));
         grid->addWidget(makeLabel(lines[i].second, TextRole::Body), i % rows, 2 * (i / rows) + 1);

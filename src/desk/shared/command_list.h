@@ -1,16 +1,16 @@
 #pragma once
 
 #include <QAction>
-#include <QDialog>
 #include <QLineEdit>
 #include <QListWidget>
 
+#include "desk/shared/scrolled_dialog.h"
 #include "desk/shared/stage.h"
 
 namespace glumet {
 
 /// The searchable list of everything the window can do.
-class CommandList : public QDialog {
+class CommandList : public ScrolledDialog {
     Q_OBJECT
 
   public:
@@ -29,7 +29,7 @@ class CommandList : public QDialog {
 };
 
 /// Every key of the window on one sheet.
-class KeySheet : public QDialog {
+class KeySheet : public ScrolledDialog {
     Q_OBJECT
 
   public:

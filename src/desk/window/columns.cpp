@@ -1,14 +1,14 @@
 #include "desk/window/columns.h"
 
-#include <QApplication>
 #include <QHBoxLayout>
+
+#include "desk/shared/follow_focus.h"
 
 namespace glumet {
 namespace {
 
 constexpr int kSectionWidth = 322;
 constexpr int kFindingsWidth = 258;
-constexpr int kMargin = 20;      // a line edit counts as its cursor only
 constexpr int kStageWidth = 632;  // every stage is whole in it, a bar for scrolling down included
 
 }  // namespace
@@ -22,10 +22,7 @@ Columns::Columns(QWidget* section, QWidget* stage, QWidget* findings)
     stage_->setFrameShape(QFrame::NoFrame);
     stage_->setFocusPolicy(Qt::NoFocus);
     stage_->setWidget(stage);
-    // Also when the focus comes from outside, which the scroll area itself does not see.
-    connect(qApp, &QApplication::focusChanged, this, [this](QWidget* /*before*/, QWidget* now) {
-        if (now != nullptr && stage_->widget()->isAncestorOf(now)) stage_->ensureWidgetVisible(now, kMargin, kMargin);
-    });
+    followFocus(*stage_);
     auto* columns = new QHBoxLayout(this);
     columns->setContentsMargins(0, 0, 0, 0);
     columns->setSpacing(0);

@@ -37,7 +37,7 @@ std::optional<Millimetre> lengthIn(const QLineEdit* edit, LengthUnit unit) {
 }  // namespace
 
 ImportDialog::ImportDialog(Session& session, const QString& name, const QByteArray& bytes, QWidget* parent)
-    : QDialog(parent),
+    : ScrolledDialog(parent, {760, 560}),
       session_(session),
       name_(name),
       understood_(makeLabel({}, TextRole::Body)),
@@ -46,10 +46,9 @@ ImportDialog::ImportDialog(Session& session, const QString& name, const QByteArr
       sound_only_(new QPushButton(tr("Leave the bad rows out"))),
       import_(new QPushButton(tr("Import"))) {
     setWindowTitle(tr("Import %1").arg(name));
-    resize(760, 560);
     understand(bytes);
-    auto* layout = new QVBoxLayout(this);
-    layout->setContentsMargins(22, 18, 22, 18);
+    auto* layout = new QVBoxLayout(body());
+    layout->setContentsMargins(22, 18, 22, 10);
     layout->setSpacing(10);
     layout->addWidget(makeLabel(tr("What %1 says").arg(name), TextRole::Title));
     understood_->setObjectName(QStringLiteral("understood"));
@@ -80,7 +79,7 @@ ImportDialog::ImportDialog(Session& session, const QString& name, const QByteArr
     buttons->addStretch(1);
     buttons->addWidget(cancel);
     buttons->addWidget(import_);
-    layout->addLayout(buttons);
+    addFoot(buttons);
     connect(cancel, &QPushButton::clicked, this, &QDialog::reject);
     connect(import_, &QPushButton::clicked, this, &ImportDialog::import);
     connect(sound_only_, &QPushButton::toggled, this, [this](bool on) {

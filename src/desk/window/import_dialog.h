@@ -1,13 +1,13 @@
 #pragma once
 
 #include <QComboBox>
-#include <QDialog>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPlainTextEdit>
 #include <QPushButton>
 #include <QTableWidget>
 
+#include "desk/shared/scrolled_dialog.h"
 #include "desk/shared/session.h"
 #include "formats/plane_sheet.h"
 #include "formats/readings_csv.h"
@@ -16,7 +16,7 @@ namespace glumet {
 
 /// Shows what a file was understood to hold, asks for what it does not say, names the rows it cannot take,
 /// and imports all or nothing. Both a readings CSV and a sheet of typed planes.
-class ImportDialog : public QDialog {
+class ImportDialog : public ScrolledDialog {
     Q_OBJECT
 
   public:

@@ -29,7 +29,7 @@
 namespace glumet {
 namespace {
 
-constexpr QSize kLeastSize(640, 420);  // columns and stages give way down to this
+constexpr QSize kLeastSize(600, 360);  // columns and stages give way down to this
 constexpr std::uint64_t kPracticeSeed = 7;
 
 }  // namespace
