@@ -75,7 +75,7 @@ struct Options {
     Options() {
         parser.setApplicationDescription(QStringLiteral(
             "Simulated instruments over a simulated tank, on pseudo-terminals and 127.0.0.1. Prints "
-            "where each can be reached, one a line. Commands on the control port: probe X Y DEPTH, "
+            "where each can be reached, one a line. Commands on the control port: probe X Y DEPTH, height H, "
             "fault NAME [VALUE], mend."));
         parser.addHelpOption();
         add("scene", "what shines (scene JSON); else the demonstration's first fixture", "FILE");

@@ -12,6 +12,7 @@ namespace glumet::rig {
 namespace {
 
 constexpr Watt kRated{62.0};
+constexpr double kHighest = 3000.0;  // mm
 /// A lifted probe sees anything between its own shadow and the bare lamp.
 constexpr double kLiftedLow = 0.15;
 constexpr double kLiftedHigh = 0.55;
@@ -127,6 +128,13 @@ QString Rig::command(const QString& line) {
         return QStringLiteral("ok");
     }
     if (verb == QLatin1String("fault")) return plant(words.value(1), numberOf(words.value(2)));
+    if (verb == QLatin1String("height")) {
+        const auto height = numberOf(words.value(1));
+        if (!height || !(*height > 0.0 && *height <= kHighest))
+            return QStringLiteral("wrong: height H, mm above the water, up to %1").arg(kHighest);
+        bench_.hang(Millimetre(*height));
+        return QStringLiteral("ok");
+    }
     if (verb == QLatin1String("probe")) {
         const auto x = numberOf(words.value(1));
         const auto y = numberOf(words.value(2));

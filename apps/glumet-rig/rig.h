@@ -39,6 +39,7 @@ class Rig : public QObject {
 
     /// One command of the control line; the answer is a line of text, "ok" or what was wrong.
     ///   probe X Y DEPTH        put the probe there, mm
+    ///   height H               hang the fixtures so high, mm
     ///   fault NAME [VALUE]     driver, room, mode, slip, tilt, drift, warmup, noise, garbage, silence
     ///   (seconds) mend                   undo all faults
     QString command(const QString& line);

@@ -3351,6 +3351,13 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
 </context>
 <context>
+    <name>glumet::ArrivedLines</name>
+    <message>
+        <source>Left and right go from number to number, Enter takes one.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>glumet::BenchStage</name>
     <message>
         <source>Bench</source>
@@ -4888,10 +4895,6 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>What it sends; click the number that is meant</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>file</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4901,6 +4904,10 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>TCP port</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What it sends. Click the number that is meant, or ← → and Enter</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -4982,6 +4989,10 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>Shows or hides them (F6)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Instruments</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -5307,6 +5318,26 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>F6</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>. Ctrl+Shift+L connects %1.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Connect the last instrument</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+Shift+L</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No instrument was used before: set one up in Instruments.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 is being connected.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

@@ -2,6 +2,7 @@
 #include <QLineEdit>
 #include <QListWidget>
 #include <QSpinBox>
+#include <QTextBlock>
 #include <QTimer>
 #include <QVBoxLayout>
 
@@ -223,9 +224,10 @@ class TestInstruments : public QObject {
         w_->session.setPowerMeter(std::move(power));
         w_->settle();
         const auto shown = [&](const QString& part) {
-            for (const auto* label : w_->window.findChild<LedgerLine*>()->findChildren<QLabel*>())
+            const auto* ledger = w_->window.findChild<LedgerLine*>();
+            for (const auto* label : ledger->findChildren<QLabel*>())
                 if (label->text().contains(part)) return true;
-            return false;
+            return ledger->findChild<QPushButton*>(QStringLiteral("instrumentsButton"))->text().contains(part);
         };
         QVERIFY(shown(QStringLiteral("Hand meter")));
         QVERIFY(shown(QStringLiteral("Hand meter silent")));

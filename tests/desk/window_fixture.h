@@ -46,8 +46,9 @@ class HandMeter : public Meter {
 /// The window over a project in a temporary folder, with a clock that stands still.
 class WindowFixture {
   public:
-    explicit WindowFixture(std::vector<StageEntry> stages = allStages())
-        : session([] { return QStringLiteral("2026-11-24T12:00:00"); }), window(session, std::move(stages)) {
+    explicit WindowFixture(std::vector<StageEntry> stages = allStages(),
+                           MonotonicClock meter_clock = machineClock())
+        : session([] { return QStringLiteral("2026-11-24T12:00:00"); }, std::move(meter_clock)), window(session, std::move(stages)) {
         qputenv("XDG_DATA_HOME", dir.path().toLocal8Bit());  // nobody's own methods and settings
     }
 

@@ -39,6 +39,18 @@ class TestRig : public QObject {
         QVERIFY(std::abs(meanOf(rig, 6000) / truth - 1.0) < 0.06);  // placing error and ripple
     }
 
+    void aRaisedLampGivesWhatItGivesThere() {
+        Rig rig(demoScene(), 1);
+        QCOMPARE(rig.command(QStringLiteral("probe 250 300 200")), QStringLiteral("ok"));
+        QCOMPARE(rig.command(QStringLiteral("height 400")), QStringLiteral("ok"));
+        auto scene = demoScene();
+        for (auto& fixture : scene.fixtures) fixture.height_mm = 400;
+        const double truth = ExactField(scene).at(Millimetre(250), Millimetre(300), Millimetre(200)).value();
+        QVERIFY(std::abs(meanOf(rig, 6000) / truth - 1.0) < 0.06);
+        QVERIFY(rig.command(QStringLiteral("height 0")).startsWith(QLatin1String("wrong")));
+        QVERIFY(rig.command(QStringLiteral("height up")).startsWith(QLatin1String("wrong")));
+    }
+
     void faultsAreWhatTheySay() {
         Rig rig(demoScene(), 1);
         const double sound = meanOf(rig, 4000);

@@ -22,9 +22,21 @@ SimulatedBench::SimulatedBench(LightScene scene, BenchNoise noise, std::uint64_t
 void SimulatedBench::placeProbe(Millimetre x, Millimetre y, Millimetre depth) {
     const double dx = hand_.normal() * noise_.placing_sd_mm;
     const double dy = hand_.normal() * noise_.placing_sd_mm;
-    const std::array<double, 2> at{std::clamp(x.value() + dx - faults_.slip_mm, 0.0, scene().length_mm),
-                                   std::clamp(y.value() + dy, 0.0, scene().width_mm)};
-    still_ = Ppfd(field_.onPlane(depth, {&at, 1}).front());
+    probe_ = {std::clamp(x.value() + dx - faults_.slip_mm, 0.0, scene().length_mm),
+              std::clamp(y.value() + dy, 0.0, scene().width_mm), depth.value()};
+    look();
+}
+
+void SimulatedBench::look() {
+    const std::array<double, 2> at{probe_.x_mm, probe_.y_mm};
+    still_ = Ppfd(field_.onPlane(Millimetre(probe_.depth_mm), {&at, 1}).front());
+}
+
+void SimulatedBench::hang(Millimetre height) {
+    auto hung = scene();
+    for (auto& fixture : hung.fixtures) fixture.height_mm = height.value();
+    field_.setScene(std::move(hung));
+    look();
 }
 
 Ppfd SimulatedBench::sample() {

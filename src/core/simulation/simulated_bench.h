@@ -4,6 +4,7 @@
 
 #include "core/bench/bench.h"
 #include "core/light/fast_field.h"
+#include "core/light/sampling.h"
 #include "core/meter/settled_mean.h"
 #include "core/simulation/ripple.h"
 
@@ -44,6 +45,9 @@ class SimulatedBench {
     /// The next sample, `sample_interval_s` after the last.
     Ppfd sample();
 
+    /// Hangs every fixture so high over the water, > 0; the probe stays where it is.
+    void hang(Millimetre height);
+
     /// Plants faults, or mends them with the defaults; a slip holds from the next placing on.
     void setFaults(const BenchFaults& faults) { faults_ = faults; }
     const BenchFaults& faults() const { return faults_; }
@@ -56,12 +60,15 @@ class SimulatedBench {
     const BenchNoise& noise() const { return noise_; }
 
   private:
+    void look();  ///< takes the light where the probe stands
+
     FastField field_;
     BenchNoise noise_;
     Noise hand_;
     RippleProcess ripple_;
     BenchFaults faults_;
     double running_s_ = 0.0;
+    Place probe_{};  ///< where it really stands
     Ppfd still_{0};
 };
 

@@ -1,34 +1,27 @@
 #pragma once
 
-#include <QMouseEvent>
 #include <QPlainTextEdit>
-#include <QTextBlock>
-
-#include "meters/line_pattern.h"
 
 namespace glumet {
 
-/// The lines of an instrument as they come. A click on a number says which one is meant.
+/// The lines of an instrument as they come. A click on a number says which one is meant; with the keys, left
+/// and right go from number to number and Enter takes one.
 class ArrivedLines : public QPlainTextEdit {
     Q_OBJECT
 
   public:
-    ArrivedLines() {
-        setReadOnly(true);
-        viewport()->setCursor(Qt::PointingHandCursor);
-    }
+    ArrivedLines();
 
   signals:
     void numberChosen(const QString& pattern);
 
   protected:
-    void mouseReleaseEvent(QMouseEvent* event) override {
-        QPlainTextEdit::mouseReleaseEvent(event);
-        if (textCursor().hasSelection()) return;  // text was marked to be copied
-        const auto cursor = cursorForPosition(event->position().toPoint());
-        const QString pattern = patternAt(cursor.block().text(), cursor.positionInBlock());
-        if (!pattern.isEmpty()) emit numberChosen(pattern);
-    }
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+
+  private:
+    void step(QTextDocument::FindFlags way);
+    void take(const QTextCursor& at);
 };
 
 }  // namespace glumet

@@ -1,5 +1,6 @@
 #include "desk/measure/instrument_dialog.h"
 #include "desk/measure/arrived_lines.h"
+#include "desk/measure/take_instrument.h"
 
 #include <QHBoxLayout>
 #include <QVBoxLayout>
@@ -88,6 +89,11 @@ InstrumentDialog::InstrumentDialog(Session& session, const InstrumentStore& stor
     for (const auto& profile : profiles_) list_->addItem(profile.name);
     connect(list_, &QListWidget::currentRowChanged, this, &InstrumentDialog::showChosen);
     list_->setCurrentRow(0);
+}
+
+void InstrumentDialog::choose(const QString& name) {
+    for (int row = 0; row < profiles_.size(); ++row)
+        if (profiles_[row].name == name) list_->setCurrentRow(row);
 }
 
 InstrumentDialog::~InstrumentDialog() { endTest(); }
@@ -206,7 +212,7 @@ QWidget* InstrumentDialog::makePreview() {
     value_->setFont(houseFont(38, true));
     value_->setStyleSheet(QStringLiteral("font-size: 38px; font-weight: bold;"));
     layout->addWidget(value_);
-    layout->addWidget(makeLabel(tr("What it sends; click the number that is meant"), TextRole::Muted));
+    layout->addWidget(makeLabel(tr("What it sends. Click the number that is meant, or ← → and Enter"), TextRole::Muted));
     auto* arrived = new ArrivedLines;
     lines_ = arrived;
     lines_->setObjectName(QStringLiteral("arrivedLines"));
@@ -320,7 +326,7 @@ void InstrumentDialog::add() {
 
 void InstrumentDialog::look() {
     endTest();
-    discovery_ = std::make_unique<Discovery>(discoveryCandidates(serialPorts(), profiles_), machineClock());
+    discovery_ = std::make_unique<Discovery>(discoveryCandidates(serialPorts(), profiles_), session_.meterClock());
     connect(discovery_.get(), &Discovery::found, this, [this](const InstrumentProfile& found, double value) {
         const auto known = std::find_if(profiles_.begin(), profiles_.end(),
                                         [&](const InstrumentProfile& p) { return p.name == found.name; });
@@ -370,7 +376,7 @@ void InstrumentDialog::test() {
     if (const auto wrong = wanted.invalid()) return fault_->setText(text(*wrong));
     lines_->clear();
     values_ = 0;
-    tested_ = makeInstrument(wanted, machineClock());
+    tested_ = makeInstrument(wanted, session_.meterClock());
     connect(tested_.get(), &Meter::stateChanged, this, &InstrumentDialog::showState);
     connect(tested_.get(), &Meter::sampled, this, [this](double /*seconds*/, double value) {
         ++values_;
@@ -412,11 +418,7 @@ void InstrumentDialog::use() {
     if (const auto wrong = wanted.invalid()) return fault_->setText(text(*wrong));
     keep();
     endTest();
-    auto meter = makeInstrument(wanted, machineClock());
-    if (wanted.measures == Measures::Power)
-        session_.setPowerMeter(std::move(meter));
-    else
-        session_.setMeter(std::move(meter));
+    takeInstrument(session_, wanted);
     accept();
 }
 

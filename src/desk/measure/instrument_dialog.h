@@ -26,6 +26,8 @@ class InstrumentDialog : public ScrolledDialog {
     InstrumentDialog(Session& session, const InstrumentStore& store, QWidget* parent = nullptr);
     ~InstrumentDialog() override;
 
+    /// Turns to the profile of that name, where there is one.
+    void choose(const QString& name);
     /// What stands in the fields.
     InstrumentProfile profile() const;
 

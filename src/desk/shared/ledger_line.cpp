@@ -4,8 +4,10 @@
 #include <QPainter>
 #include <QPainterPath>
 #include <QPushButton>
+#include <QStyle>
 
 #include "desk/shared/accessible_cells.h"
+#include "desk/shared/elided_button.h"
 #include "desk/shared/theme.h"
 
 namespace glumet {
@@ -13,7 +15,6 @@ namespace {
 
 /// The figure is rewritten this often at most, s: a dancing number cannot be read.
 constexpr double kFigureInterval = 0.25;
-constexpr int kLeastName = 50;
 constexpr int kWithStrip = 1000;
 constexpr int kWithSwing = 860;
 
@@ -73,7 +74,7 @@ LedgerLine::LedgerLine(Session& session)
       live_(new QLabel),
       strip_(new ValueStrip(session, 8.0)),
       swing_(makeLabel({}, TextRole::Muted)),
-      meter_(makeLabel({}, TextRole::Muted)),
+      meter_(new ElidedButton),
       word_(makeLabel({}, TextRole::Body)),
       saved_(makeLabel({}, TextRole::Muted)),
       findings_(new QPushButton),
@@ -90,7 +91,9 @@ LedgerLine::LedgerLine(Session& session)
     word_->setObjectName(QStringLiteral("lastWord"));
     word_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
     // The instrument's name gives way in a narrow window.
-    meter_->setMinimumWidth(kLeastName);
+    meter_->setProperty("quiet", true);
+    meter_->setObjectName(QStringLiteral("instrumentsButton"));
+    connect(meter_, &QPushButton::clicked, this, &LedgerLine::instrumentsWanted);
     findings_->setProperty("quiet", true);
     findings_->setObjectName(QStringLiteral("findingsButton"));
     findings_->hide();
@@ -189,9 +192,10 @@ void LedgerLine::showInstruments() {
     if (session_.powerMeter() != nullptr)
         line += session_.draw() ? tr("   %1 W").arg(session_.draw()->value(), 0, 'f', 1)
                                 : tr("   %1 silent").arg(session_.powerMeter()->name());
-    setRole(meter_, trouble ? TextRole::Accent : TextRole::Muted);
+    meter_->setProperty("trouble", trouble);
+    meter_->style()->polish(meter_);
     meter_->setText(line);
-    meter_->setToolTip(meter == nullptr ? QString() : meter->trouble());
+    meter_->setToolTip(trouble ? meter->trouble() : tr("Instruments"));
 }
 
 void LedgerLine::showSample(double seconds, double ppfd) {

@@ -48,6 +48,7 @@ class LedgerLine : public QWidget {
 
   signals:
     void findingsWanted();
+    void instrumentsWanted();
 
   protected:
     void resizeEvent(QResizeEvent* event) override;
@@ -63,7 +64,7 @@ class LedgerLine : public QWidget {
     QLabel* live_;
     ValueStrip* strip_;
     QLabel* swing_;
-    QLabel* meter_;
+    QPushButton* meter_;
     QLabel* word_;
     QLabel* saved_;
     QPushButton* findings_;

@@ -29,7 +29,8 @@ std::optional<Millimetre> nearest(const std::vector<Millimetre>& values, std::op
 
 }  // namespace
 
-Session::Session(Clock clock, QObject* parent) : QObject(parent), clock_(std::move(clock)) {
+Session::Session(Clock clock, MonotonicClock meter_clock, QObject* parent)
+    : QObject(parent), clock_(std::move(clock)), meter_clock_(std::move(meter_clock)) {
     connect(&answers_, &AnswerStore::changed, this, &Session::fitChanged);
     connect(&answers_, &AnswerStore::progressed, this, &Session::fitProgressed);
 }

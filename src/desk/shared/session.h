@@ -16,7 +16,7 @@
 #include "core/words/finding.h"
 #include "desk/shared/answer_store.h"
 #include "desk/shared/fit_job.h"
-#include "meters/meter.h"
+#include "meters/connected_meter.h"
 #include "project/project.h"
 #include "report/palette.h"
 #include "report/text.h"
@@ -32,7 +32,8 @@ class Session : public QObject {
     /// ISO date and time of a reading; injected so that tests need no clock.
     using Clock = std::function<QString()>;
 
-    explicit Session(Clock clock, QObject* parent = nullptr);
+    /// `meter_clock`: seconds as instruments stamp their values.
+    explicit Session(Clock clock, MonotonicClock meter_clock = machineClock(), QObject* parent = nullptr);
     ~Session() override;
 
     /// Takes over a project, or none.
@@ -141,6 +142,8 @@ class Session : public QObject {
     std::optional<Watt> draw() const { return draw_; }
 
     QString now() const { return clock_(); }
+    /// What instruments stamp their values with.
+    const MonotonicClock& meterClock() const { return meter_clock_; }
     /// Length in the chosen unit, with its name.
     QString length(Millimetre value) const { return QString::fromStdString(lengthText(value, unit_)); }
     QString figure(Millimetre value) const { return QString::fromStdString(lengthFigure(value, unit_)); }
@@ -180,6 +183,7 @@ class Session : public QObject {
     Id latestAt(Millimetre height) const;
 
     Clock clock_;
+    MonotonicClock meter_clock_;
     std::unique_ptr<Project> project_;
     std::unique_ptr<Meter> meter_;
     std::unique_ptr<Meter> power_meter_;

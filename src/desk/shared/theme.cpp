@@ -50,6 +50,7 @@ QPushButton[quiet="true"] { background: transparent; border: 1px solid transpare
 QPushButton[quiet="true"]:hover { color: @text; }
 QPushButton[quiet="true"]:focus { border-color: @accent; color: @text; }
 QPushButton[quiet="true"]:checked { color: @text; font-weight: bold; }
+QPushButton[trouble="true"] { color: @accent; font-weight: bold; }
 QPushButton[segment="true"] { border-radius: 0; padding: 5px 8px; color: @muted; }
 QPushButton[key="true"] { padding: 5px 8px; }
 QPushButton[segment="true"]:checked { background: @line; color: @text; font-weight: bold; }

@@ -65,28 +65,32 @@ void MainWindow::askForReadings() {
 void MainWindow::openDemonstration() { openProject(demonstrationCopy(kShippedDemonstration, false)); }
 
 void MainWindow::makeFileCommands() {
-    command(tr("New project…"), QKeySequence(tr("Ctrl+N")), [this] { askForNewProject(); });
-    command(tr("Open a project…"), QKeySequence(tr("Ctrl+O")), [this] { askForProject(); });
-    command(tr("Save a copy as…"), QKeySequence(tr("Ctrl+Shift+S")), [this] {
-        if (session_.project() == nullptr) return;
-        const QString path =
-            QFileDialog::getSaveFileName(this, tr("Save a copy as"), inFolder(tr("copy.glumet")), kFilter,
-                                         nullptr, QFileDialog::DontConfirmOverwrite);
-        if (path.isEmpty()) return;
-        const auto done = session_.project()->copyTo(path);
-        done ? session_.say(tr("Copied to %1").arg(path)) : session_.warn(text(done.error()));
-    });
-    command(tr("Import readings…"), QKeySequence(tr("Ctrl+I")), [this] {
-        const QString path =
-            QFileDialog::getOpenFileName(this, tr("Import readings"), remembered_.folder(), readingsFilter());
-        if (!path.isEmpty()) importFile(path);
-    });
-    command(tr("Export readings and bench…"), QKeySequence(tr("Ctrl+E")), [this] {
+    inMenu(command(tr("New project…"), QKeySequence(tr("Ctrl+N")), [this] { askForNewProject(); }));
+    inMenu(command(tr("Open a project…"), QKeySequence(tr("Ctrl+O")), [this] { askForProject(); }));
+    inMenu(command(tr("Save a copy as…"), QKeySequence(tr("Ctrl+Shift+S")), [this] { askForCopy(); }));
+    inMenu(command(tr("Import readings…"), QKeySequence(tr("Ctrl+I")), [this] { askForImport(); }));
+    inMenu(command(tr("Export readings and bench…"), QKeySequence(tr("Ctrl+E")), [this] {
         const QString folder =
             QFileDialog::getExistingDirectory(this, tr("Export to a folder"), remembered_.folder());
         if (!folder.isEmpty()) exportTo(folder);
-    });
-    command(tr("Quit"), QKeySequence(tr("Ctrl+Q")), [this] { close(); });
+    }));
+    inMenu(command(tr("Quit"), QKeySequence(tr("Ctrl+Q")), [this] { close(); }));
+}
+
+void MainWindow::askForCopy() {
+    if (session_.project() == nullptr) return;
+    const QString path =
+        QFileDialog::getSaveFileName(this, tr("Save a copy as"), inFolder(tr("copy.glumet")), kFilter, nullptr,
+                                     QFileDialog::DontConfirmOverwrite);
+    if (path.isEmpty()) return;
+    const auto done = session_.project()->copyTo(path);
+    done ? session_.say(tr("Copied to %1").arg(path)) : session_.warn(text(done.error()));
+}
+
+void MainWindow::askForImport() {
+    const QString path =
+        QFileDialog::getOpenFileName(this, tr("Import readings"), remembered_.folder(), readingsFilter());
+    if (!path.isEmpty()) importFile(path);
 }
 
 bool MainWindow::openProject(const QString& path) {
@@ -97,8 +101,14 @@ bool MainWindow::openProject(const QString& path) {
     }
     session_.setProject(std::move(*project));
     if (remembers_) remembered_.opened(path);
-    session_.say(tr("Opened %1").arg(text(session_.bench().title)));
+    session_.say(tr("Opened %1").arg(text(session_.bench().title)) + lastInstrumentHint());
     return true;
+}
+
+/// Who measured before goes on with one key.
+QString MainWindow::lastInstrumentHint() const {
+    const auto last = session_.meter() == nullptr && remembers_ ? lastInstrument() : std::nullopt;
+    return last ? tr(". Ctrl+Shift+L connects %1.").arg(last->name) : QString();
 }
 
 /// A project that is there already is never written over: create() says so.

@@ -18,6 +18,7 @@
 
 #include "core/bench/sweep.h"
 #include "desk/measure/instrument_dialog.h"
+#include "desk/measure/take_instrument.h"
 #include "desk/shared/accessible_cells.h"
 #include "desk/shared/command_list.h"
 #include "desk/shared/elided_button.h"
@@ -66,6 +67,7 @@ MainWindow::MainWindow(Session& session, std::vector<StageEntry> stages)
     makeCommands();
     connect(bar_, &StageBar::chosen, this, [this](int index) { showAt(static_cast<std::size_t>(index)); });
     connect(columns_, &Columns::findingsMoved, this, &MainWindow::offerFindings);
+    connect(ledger_, &LedgerLine::instrumentsWanted, this, &MainWindow::showInstruments);
     connect(ledger_, &LedgerLine::findingsWanted, columns_, &Columns::toggleFindings);
     connect(&session_, &Session::evidenceWanted, this, &MainWindow::showEvidence);
     connect(&session_, &Session::projectChanged, this, &MainWindow::scheduleRefresh);
@@ -173,7 +175,8 @@ void MainWindow::showEvidence(EvidenceView view) {
 void MainWindow::makeEditCommands() {
     command(tr("Undo"), QKeySequence::Undo, [this] { undo(); });
     command(tr("Redo"), QKeySequence(tr("Ctrl+Shift+Z")), [this] { redo(); });
-    command(tr("Instruments…"), QKeySequence(tr("Ctrl+L")), [this] { showInstruments(); });
+    inMenu(command(tr("Instruments…"), QKeySequence(tr("Ctrl+L")), [this] { showInstruments(); }));
+    command(tr("Connect the last instrument"), QKeySequence(tr("Ctrl+Shift+L")), [this] { connectLast(); });
     command(tr("Disconnect the instruments"), {}, [this] {
         session_.setMeter(nullptr);
         session_.setPowerMeter(nullptr);
@@ -192,8 +195,9 @@ void MainWindow::makeEditCommands() {
             [this] { columns_->toggleFindings(); });
     command(tr("Dim room or paper"), QKeySequence(tr("Ctrl+T")),
             [this] { session_.setDark(!session_.dark()); });
-    command(tr("All commands"), QKeySequence(tr("Ctrl+K")), [this] { showCommandList(); });
-    command(tr("Keys"), QKeySequence(tr("F1")), [this] { KeySheet(entries_, commands_, this).exec(); });
+    inMenu(command(tr("All commands"), QKeySequence(tr("Ctrl+K")), [this] { showCommandList(); }));
+    inMenu(command(tr("Keys"), QKeySequence(tr("F1")),
+                   [this] { KeySheet(entries_, commands_, this).exec(); }));
 }
 
 void MainWindow::showCommandList() { CommandList(commands_, this).exec(); }
@@ -280,11 +284,7 @@ void MainWindow::refreshHead() {
 
 void MainWindow::projectMenu() {
     QMenu menu(this);
-    for (auto* action : commands_) {
-        if (action->text() == tr("Quit")) menu.addSeparator();
-        if (commands_.indexOf(action) > 5) break;
-        menu.addAction(action);
-    }
+    menu.addActions(in_menu_);
     menu.exec(project_->mapToGlobal(QPoint(0, project_->height())));
 }
 
@@ -310,10 +310,36 @@ QString MainWindow::instrumentFile() {
 
 void MainWindow::showInstruments() {
     auto* before = session_.meter();
-    InstrumentDialog(session_, InstrumentStore(instrumentFile()), this).exec();
-    if (session_.meter() != nullptr && session_.meter() != before && stageAt(at())->listens())
-        session_.meter()->start();
+    InstrumentDialog dialog(session_, InstrumentStore(instrumentFile()), this);
+    dialog.choose(session_.meter() != nullptr ? session_.meter()->name() : remembered_.instrument());
+    dialog.exec();
+    if (session_.meter() != before) useMeter();
     scheduleRefresh();
+}
+
+/// The instrument that was just connected: it speaks where somebody listens, and is offered again next time.
+void MainWindow::useMeter() {
+    const auto* meter = session_.meter();
+    if (meter == nullptr) return;
+    if (remembers_ && !meter->simulated()) remembered_.keepInstrument(meter->name());
+    if (session_.project() != nullptr && stageAt(at())->listens()) session_.meter()->start();
+}
+
+std::optional<InstrumentProfile> MainWindow::lastInstrument() const {
+    const auto profiles = InstrumentStore(instrumentFile()).load();
+    const auto name = remembered_.instrument();
+    if (!profiles || name.isEmpty()) return std::nullopt;
+    for (const auto& profile : *profiles)
+        if (profile.name == name && !profile.invalid()) return profile;
+    return std::nullopt;
+}
+
+void MainWindow::connectLast() {
+    const auto profile = lastInstrument();
+    if (!profile) return session_.warn(tr("No instrument was used before: set one up in Instruments."));
+    takeInstrument(session_, *profile);
+    useMeter();
+    session_.say(tr("%1 is being connected.").arg(profile->name));
 }
 
 void MainWindow::togglePractice() {
@@ -328,7 +354,7 @@ void MainWindow::togglePractice() {
         auto practice = std::make_unique<SimulatedMeter>(kPracticeSeed);
         practice->setPlants(true);
         session_.setMeter(std::move(practice));
-        if (stageAt(at())->listens()) session_.meter()->start();
+        useMeter();
         session_.say(
             tr("Practice meter on: simulated and marked so; now and then the probe slips. Find it."));
     }

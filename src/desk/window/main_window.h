@@ -10,6 +10,7 @@
 #include "desk/shared/stage.h"
 #include "desk/shared/stage_bar.h"
 #include "desk/window/columns.h"
+#include "meters/instrument.h"
 #include "desk/window/remembered.h"
 #include "desk/window/stages.h"
 
@@ -59,6 +60,12 @@ class MainWindow : public QMainWindow {
     QWidget* makeTopBar();
     StartPage* makeStart();
     void askForProject();
+    void askForCopy();
+    void askForImport();
+    QString lastInstrumentHint() const;
+    std::optional<InstrumentProfile> lastInstrument() const;
+    void connectLast();
+    void useMeter();
     void askForReadings();
     void openDemonstration();
     QString inFolder(const QString& name) const;
@@ -67,6 +74,7 @@ class MainWindow : public QMainWindow {
     void makeStageCommands();
     void makeEditCommands();
     QAction* command(const QString& text, const QKeySequence& keys, std::function<void()> work);
+    void inMenu(QAction* action) { in_menu_ << action; }
     std::size_t at() const { return static_cast<std::size_t>(bar_->current()); }
     Stage* stageAt(std::size_t index);
     void showAt(std::size_t index);
@@ -99,6 +107,7 @@ class MainWindow : public QMainWindow {
     bool remembers_ = true;
     std::vector<Stage*> stages_;
     QList<QAction*> commands_;
+    QList<QAction*> in_menu_;  ///< of the project's button
     const Palette* dressed_ = nullptr;
     bool refresh_due_ = false;
 };

@@ -12,6 +12,7 @@ constexpr qsizetype kMostRecent = 6;
 const QString kRecent = QStringLiteral("recent");
 const QString kFolder = QStringLiteral("folder");
 const QString kGeometry = QStringLiteral("geometry");
+const QString kInstrument = QStringLiteral("instrument");
 const QString kUnit = QStringLiteral("unit");
 const QString kDark = QStringLiteral("dark");
 
@@ -54,6 +55,9 @@ QString Remembered::folder() const {
 
 QByteArray Remembered::geometry() const { return file().value(kGeometry).toByteArray(); }
 void Remembered::keepGeometry(const QByteArray& geometry) { file().setValue(kGeometry, geometry); }
+
+QString Remembered::instrument() const { return file().value(kInstrument).toString(); }
+void Remembered::keepInstrument(const QString& profile) { file().setValue(kInstrument, profile); }
 
 LengthUnit Remembered::unit() const {
     const int kept = file().value(kUnit, 0).toInt();

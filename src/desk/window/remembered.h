@@ -19,6 +19,9 @@ class Remembered {
 
     QByteArray geometry() const;
     void keepGeometry(const QByteArray& geometry);
+    /// Profile of the instrument for light that was used last; empty: none was.
+    QString instrument() const;
+    void keepInstrument(const QString& profile);
     LengthUnit unit() const;
     bool dark() const;
     void keepLook(LengthUnit unit, bool dark);

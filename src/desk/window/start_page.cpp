@@ -10,6 +10,7 @@
 namespace glumet {
 
 StartPage::StartPage() : recent_(new QVBoxLayout) {
+    setObjectName(QStringLiteral("startPage"));
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(70, 40, 70, 40);
     layout->setSpacing(8);
