@@ -18,6 +18,12 @@ class Hands {
     int keys = 0;
     int clicks = 0;
 
+    QWidget* focus() {
+        wake();
+        auto* modal = QApplication::activeModalWidget();
+        auto* focused = QApplication::focusWidget();
+        return focused != nullptr ? focused : modal != nullptr ? modal : &window_;
+    }
     /// A key to whatever has the focus.
     void press(int key, Qt::KeyboardModifiers modifiers = Qt::NoModifier) {
         ++keys;
@@ -97,12 +103,6 @@ class Hands {
         if (QApplication::activeModalWidget() != nullptr || QApplication::activeWindow() == &window_) return;
         window_.activateWindow();
         WindowFixture::settle();
-    }
-    QWidget* focus() {
-        wake();
-        auto* modal = QApplication::activeModalWidget();
-        auto* focused = QApplication::focusWidget();
-        return focused != nullptr ? focused : modal != nullptr ? modal : &window_;
     }
 
     QWidget& window_;

@@ -71,6 +71,23 @@ class TestPlan : public QObject {
         QCOMPARE(w_->session.bench().runs.size(), std::size_t{1});
     }
 
+    void whatIsMissingIsSaidBeforeThereIsAPlan() {
+        QVERIFY(w_->create());
+        w_->show();
+        showPlan(PlanStage::View::Method);
+        auto* fault = w_->find<QLabel>("planFault");
+        QVERIFY(fault->text().contains(QStringLiteral("fixture first, in Bench")));
+        Fixture fixture;
+        fixture.name = "Fern 20";
+        QVERIFY(w_->session.edit([&](Project& project) { return project.save(fixture); }).isEmpty());
+        w_->settle();
+        QVERIFY(fault->text().contains(QStringLiteral("tank first, in Bench")));
+        const auto findings = plan().findings();
+        QCOMPARE(findings.size(), std::size_t{1});
+        QCOMPARE(english(findings.front().title), std::string("Describe the tank"));
+        QVERIFY(findings.front().view == EvidenceView::Bench);
+    }
+
     void everyReadyMethodCanBeChosen() {
         QVERIFY(w_->openDemo());
         showPlan(PlanStage::View::Method);

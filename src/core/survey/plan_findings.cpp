@@ -2,6 +2,7 @@
 
 #include "core/bench/grid.h"
 #include "core/bench/sweep.h"
+#include "core/survey/findings.h"
 #include "core/survey/pace.h"
 #include "core/survey/progress.h"
 #include "core/words/finding.h"
@@ -41,6 +42,7 @@ Finding whereToGoOn(const Bench& bench, const WorkPlace& place) {
 std::vector<Finding> planFindings(const Bench& bench) {
     std::vector<Finding> out;
     if (bench.runs.empty()) {
+        if (bench.fixtures.empty() || bench.tanks.empty()) return benchFindings(bench);
         out.push_back(finding(
             FindingKind::Next, say(GLUMET_SAY("Core", "Plan the first runs")),
             say(GLUMET_SAY("Core", "\"Add runs\" makes them from a method: heights, depths and a grid.")),

@@ -286,6 +286,9 @@ std::vector<SurveyMethod> readyMethods(const Tank& tank, const Fixture& fixture,
 
 Expected<NewRuns> plannedRuns(const Bench& bench, const SurveyMethod& method, const SurveySubject& subject) {
     if (const auto wrong = method.invalid()) return tl::make_unexpected(*wrong);
+    if (bench.fixtures.empty())
+        return problem("", say(GLUMET_SAY("Core", "Describe the fixture first, in Bench")));
+    if (bench.tanks.empty()) return problem("", say(GLUMET_SAY("Core", "Describe the tank first, in Bench")));
     const auto* tank = byId(bench.tanks, subject.tank);
     if (tank == nullptr) return problem("tank", say(GLUMET_SAY("Core", "is not chosen")));
     if (const auto wrong = misfit(bench, method, subject, *tank)) return tl::make_unexpected(*wrong);

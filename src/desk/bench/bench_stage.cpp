@@ -41,6 +41,12 @@ BenchStage::BenchStage(Session& session)
     layout->addWidget(makeRuns(), 1);
 }
 
+/// A newcomer begins with the fixture's name.
+QWidget* BenchStage::keyWidget() {
+    auto* name = findChild<QLineEdit*>(QStringLiteral("fixture_name"));
+    return session().bench().fixtures.empty() && name != nullptr ? static_cast<QWidget*>(name) : runs_;
+}
+
 QWidget* BenchStage::makeForms() {
     auto* holder = new QWidget;
     auto* columns = new QHBoxLayout(holder);

@@ -21,7 +21,7 @@ class BenchStage : public Stage {
 
     void refresh() override;
     std::vector<Finding> findings() const override;
-    QWidget* keyWidget() override { return runs_; }
+    QWidget* keyWidget() override;
 
     void newRun();
     void newFixture();

@@ -183,7 +183,7 @@ void LedgerLine::followMeter() {
 /// Names and states of what is connected; the draw beside them.
 void LedgerLine::showInstruments() {
     const auto* meter = session_.meter();
-    QString line = meter == nullptr ? tr("Type readings in Measure") : meter->name();
+    QString line = meter == nullptr ? tr("Connect an instrument") : meter->name();
     bool trouble = false;
     if (meter != nullptr && !meter->trouble().isEmpty()) {
         line += QStringLiteral(" ▲");
@@ -195,7 +195,7 @@ void LedgerLine::showInstruments() {
     meter_->setProperty("trouble", trouble);
     meter_->style()->polish(meter_);
     meter_->setText(line);
-    meter_->setToolTip(trouble ? meter->trouble() : tr("Instruments"));
+    meter_->setToolTip(trouble ? meter->trouble() : meter == nullptr ? tr("Or type readings in Measure") : tr("Instruments"));
 }
 
 void LedgerLine::showSample(double seconds, double ppfd) {

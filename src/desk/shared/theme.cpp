@@ -63,7 +63,8 @@ QTableView, QListView, QTreeView { background: transparent; border: none; gridli
   selection-background-color: @raised; selection-color: @text; font-size: 12px; }
 QTableView { border-bottom: 1px solid @ground; }
 QTableView:focus { border-bottom: 1px solid @accent; }
-QHeaderView, QHeaderView::section { background: transparent; color: @muted; border: none; border-bottom: 1px solid @line; padding: 4px 6px; font-family: "Glumet Text"; font-size: 12px; }
+QHeaderView { background: transparent; border: none; }
+QHeaderView::section { background: transparent; color: @muted; border: none; border-bottom: 1px solid @line; padding: 4px 6px; font-family: "Glumet Text"; font-size: 12px; }
 QListView { font-family: "Glumet Text"; font-size: 14px; background: transparent; }
 QListView::item { padding: 5px 8px; border-radius: 3px; }
 QTableView::item { padding: 2px 6px; border: none; }
