@@ -58,6 +58,8 @@ void LineMeter::take(const QByteArray& bytes) {
     const auto& now = parser_.counts();
     if (now.values + now.garbage + now.overlong > before.values + before.garbage + before.overlong)
         emit lineSeen(parser_.lastLine());
+    // From the first line that cannot be read on there is something to say.
+    if (before.garbage + before.overlong == 0 && now.garbage + now.overlong > 0) emit stateChanged(state());
 }
 
 QString LineMeter::trouble() const {

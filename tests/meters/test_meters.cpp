@@ -99,6 +99,9 @@ class TestMeters : public QObject {
         QCOMPARE(found("347.2;21", 2, "12;22"), 12.0);
         QCOMPARE(found("#12 (a+b)? 1e3", 12, "#7 (a+b)? 2.5e2"), 250.0);
         QCOMPARE(found("347.2,21.5,3", 7, "12.25,8.5,4"), 8.5);
+        // Beside it, on its name or its unit, as long as nothing divides them.
+        QCOMPARE(found("PPFD=120.5;P=61", 1, "PPFD=98.25;P=60"), 98.25);
+        QCOMPARE(found("PPFD=120.5;P=61", 11, "PPFD=98.25;P=60"), 60.0);
         QVERIFY(patternAt(QStringLiteral("ready"), 2).isEmpty());
         QVERIFY(patternAt(QStringLiteral("PPFD 12"), 1).isEmpty());
     }
@@ -115,6 +118,28 @@ class TestMeters : public QObject {
         QVERIFY(parser.feed("12").empty());
         parser.restart();
         QCOMPARE(parser.feed("3\n"), std::vector{3.0});
+    }
+
+    void whatCannotBeReadIsSaidFromTheFirstLineOn() {
+        QTcpServer server;
+        QVERIFY(server.listen(QHostAddress::LocalHost));
+        HandClock clock;
+        LineMeter meter(QStringLiteral("S1"),
+                        std::make_unique<TcpSource>(QStringLiteral("127.0.0.1"), server.serverPort()),
+                        columnFormat(1), {}, clock.function());
+        meter.start();
+        QTRY_VERIFY(server.hasPendingConnections());
+        QTRY_COMPARE(meter.state(), MeterState::Live);
+        QVERIFY(meter.trouble().isEmpty());
+        QSignalSpy states(&meter, &Meter::stateChanged);
+        auto* socket = server.nextPendingConnection();
+        socket->write("PPFD=100\nPPFD=101\n");
+        QTRY_COMPARE(states.size(), 1);
+        QVERIFY(meter.trouble().contains(QStringLiteral("could not be read")));
+        socket->write("PPFD=102\n100\n");
+        QSignalSpy samples(&meter, &Meter::sampled);
+        QTRY_COMPARE(samples.size(), 1);
+        QCOMPARE(states.size(), 1);
     }
 
     void aTcpInstrumentIsLostAndComesBackByItself() {

@@ -195,8 +195,11 @@ void ReadingTaker::take() {
     look();
     const auto now = now_;
     if (!now) {
-        session_.warn(session_.meter() == nullptr ? tr("No meter: type the value, then Enter.")
-                                                  : tr("The meter has sent nothing yet."));
+        const auto* meter = session_.meter();
+        session_.warn(meter == nullptr             ? tr("No meter: type the value, then Enter.")
+                      : meter->trouble().isEmpty() ? tr("The meter has sent nothing yet.")
+                                                   : tr("%1: Instruments (Ctrl+L) says how they are read.")
+                                                         .arg(meter->trouble()));
         return;
     }
     if (!now->settled() && !armed_) {
