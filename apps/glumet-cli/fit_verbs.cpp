@@ -116,7 +116,10 @@ Expected<Bench> benchFor(const FitQuestion& q, FitOptions& options, bool& layout
     MergeReport merged;
     auto bench = withRows({}, *table, merged);
     bench.tanks = {tankOf(*tank)};
-    for (auto& run : bench.runs) run.tank = 1;
+    for (auto& run : bench.runs) {
+        run.tank = 1;
+        if (tank->water.dry()) run.water = WaterState::Dry;
+    }
     if (tank->water.attenuation_per_m > 0.0) options.known_attenuation_per_m = tank->water.attenuation_per_m;
     layout_known = !q.fixture.empty();
     if (!layout_known) return bench;
@@ -145,9 +148,9 @@ Json countsJson(const std::vector<CountRow>& rows) {
     return list;
 }
 
-/// The runs of the first configuration: one model is of one fixture as it was set.
 Json percent(const std::optional<double>& share) { return share ? Json(*share * 100.0) : Json(nullptr); }
 
+/// The runs of the first configuration: one model is of one fixture as it was set.
 std::vector<Id> runsOf(const Bench& bench) { return sweepsOf(bench).front().runs; }
 
 }  // namespace

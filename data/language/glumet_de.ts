@@ -2348,6 +2348,14 @@
         <source>By the fit {} to {}.</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>Describe the fixture first, in Bench</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Describe the tank first, in Bench</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
@@ -4961,10 +4969,6 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>Type readings in Measure</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>   %1 W</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4993,6 +4997,14 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>Instruments</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Connect an instrument</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Or type readings in Measure</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -6227,6 +6239,10 @@ once more</source>
     </message>
     <message>
         <source>%1: %2. G goes back to it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1: Instruments (Ctrl+L) says how they are read.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

@@ -147,12 +147,12 @@ class TestAgreement : public QObject {
 
     void whatTheFitFoundOfWallsHoldsInItsTankOnly() {
         auto fit = fitted().fit;
-        fit.reflectance = 0.2;
+        fit.reflectance_change = 0.1;
         fit.attenuation_per_m = 0.3;
         const auto& tanks = fitted().bench.tanks;
         const auto here = tankByFit(fit, tanks[0], false);
         const auto there = tankByFit(fit, tanks[1], false);
-        QCOMPARE(here.wall(Side::Back).reflectance, 0.2);
+        QCOMPARE(here.wall(Side::Back).reflectance, tanks[0].wall(Side::Back).reflectance + 0.1);
         QCOMPARE(there.wall(Side::Back).reflectance, tanks[1].wall(Side::Back).reflectance);
         QCOMPARE(here.water.attenuation_per_m, 0.3);
         QCOMPARE(there.water.attenuation_per_m, 0.3);

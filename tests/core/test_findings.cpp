@@ -145,6 +145,36 @@ class TestFindings : public QObject {
         QCOMPARE(planeStatistics(bench.runs[0].planes[0])->max.value(), 205.0);
     }
 
+    void anOldFileBringsNothingBackAndNothingTwice() {
+        MergeReport report;
+        auto rows = rowsOf(flatSweep({{150, 200}}));
+        for (auto& row : rows) row.reading.time = "2026-11-01T10:00:00";
+        auto later = rows;
+        later[0].reading.mean = Ppfd(205);
+        later[0].reading.time = "2026-11-02T10:00:00";
+        const auto bench = withRows(withRows({}, rows, report), later, report);
+        // What was exported from here holds the replaced value too.
+        report = {};
+        const auto again = withRows(bench, rowsOf(bench), report);
+        QCOMPARE(report.already_there, 5);
+        QCOMPARE(again.runs[0].planes[0].readings.size(), std::size_t{5});
+        // And the first file, from before the point was read again, does not win over it.
+        report = {};
+        const auto old = withRows(bench, rows, report);
+        QCOMPARE(report.already_there, 4);
+        QCOMPARE(planeStatistics(old.runs[0].planes[0])->max.value(), 205.0);
+    }
+
+    void aValueTypedTwiceWithoutATimeCountsAsReadAgain() {
+        MergeReport report;
+        const auto rows = rowsOf(flatSweep({{150, 200}}));
+        auto three = std::vector{rows[0], rows[0], rows[0]};
+        three[1].reading.mean = Ppfd(210);
+        const auto bench = withRows({}, three, report);
+        QCOMPARE(report.superseding, 2);
+        QCOMPARE(planeStatistics(bench.runs[0].planes[0])->mean.value(), 200.0);
+    }
+
     void configurationsDoNotMix() {
         auto bench = flatSweep({{150, 200}, {200, 190}, {250, 170}});
         bench.runs[1].level_pct = 60;

@@ -119,6 +119,33 @@ class TestFit : public QObject {
     Q_OBJECT
 
   private slots:
+    /// Two painted walls keep what tells them apart, and a dry tank has no water to fade in.
+    void wallsAndWaterOfAFitAreThoseOfItsTanks() {
+        Truth truth;
+        auto bench = read(truth, 0.01, {150, 200, 250}, {150, 300, 450});
+        auto& walls = bench.tanks.front().walls;
+        walls[0].kind = WallKind::Opaque;
+        walls[0].reflectance = 0.30;
+        walls[3].kind = WallKind::Opaque;
+        walls[3].reflectance = 0.05;
+        const auto fit = fitFixture(bench, allRuns(bench));
+        QVERIFY(fit);
+        const auto scene = tankByFit(*fit, bench.tanks.front(), false);
+        const auto change = fit->reflectance_change;
+        QVERIFY(std::abs(scene.walls[0].reflectance - std::clamp(0.30 + change, 0.0, 1.0)) < 1e-12);
+        QVERIFY(std::abs(scene.walls[3].reflectance - std::clamp(0.05 + change, 0.0, 1.0)) < 1e-12);
+        QVERIFY(fit->attenuation_per_m > 0.0);
+        QCOMPARE(scene.water.attenuation_per_m, fit->attenuation_per_m);
+        const auto dry = tankByFit(*fit, bench.tanks.front(), true);
+        QCOMPARE(dry.water, Water::none());
+        // Nor where the light is computed bell by bell.
+        auto hung = dry;
+        hangAt(hung, {300}, Millimetre(200), 1.0, {});
+        const std::vector<BasisField::Point> point{{200, 250, 300}};
+        QCOMPARE(BasisField(hung, fit->model.emitters, 0.4).rows(point),
+                 BasisField(hung, fit->model.emitters, 0.0).rows(point));
+    }
+
     void bellsAreABeam() {
         // Equal coefficients are the same intensity everywhere, and their flux is that of half a sphere.
         BeamBasis::Coefficients even;

@@ -355,7 +355,10 @@ class TestLightField : public QObject {
         QCOMPARE(range.kind, BandRange::Kind::Part);
         QVERIFY(std::abs(range.from.value() - 170.0) < 10.0 && std::abs(range.to.value() - 330.0) < 10.0);
         QVERIFY(near(range.share, 4.0 / 12.0, 1e-9));
-        QCOMPARE(bandRanges(*volume, {Ppfd(0), Ppfd(1e9)})[0].kind, BandRange::Kind::All);
+        const auto whole = bandRanges(*volume, {Ppfd(0), Ppfd(1e9)})[0];
+        QCOMPARE(whole.kind, BandRange::Kind::All);
+        QCOMPARE(whole.from.value(), 0.0);
+        QVERIFY(near(whole.to.value(), scene.water_depth_mm, 1e-12));
         QCOMPARE(bandRanges(*volume, {Ppfd(1e8), Ppfd(1e9)})[0].kind, BandRange::Kind::None);
         QVERIFY(!sampleVolume(fast, Millimetre(0.5)));
         QVERIFY(!sampleVolume(fast, Millimetre(2)));

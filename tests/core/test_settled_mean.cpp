@@ -45,6 +45,16 @@ class TestSettledMean : public QObject {
         QVERIFY(mean.state()->sd < 1e-9);
     }
 
+    void whatIsKeptGivesTheErrorThatWasStated() {
+        for (std::uint64_t seed = 1; seed <= 20; ++seed) {
+            const auto settled = settleOnRipple(seed, 0.05, 0.3);
+            const auto reading = readingFrom(settled, Millimetre(0), Millimetre(0));
+            QVERIFY(reading.relativeStandardError().has_value());
+            const double stated = settled.standard_error / settled.mean.value();
+            QVERIFY(std::abs(*reading.relativeStandardError() / stated - 1.0) < 1e-9);
+        }
+    }
+
     void neverWaitsBeyondTheLongestTime() {
         SettleRule rule;
         rule.relative_error = 1e-6;

@@ -117,10 +117,11 @@ class Merge {
         reading.id = 0;
         auto& points = pointsOf(plane);
         const auto at = points.find(pointOf(reading));
-        if (reading.isCheck() && holds(plane, reading)) {
+        if (isKnown(plane, reading)) {
             ++report_.already_there;
             return;
         }
+        known_[plane.id].insert(traceOf(reading));
         if (at == points.end() || reading.superseded || reading.isCheck()) {
             if (!reading.superseded && !reading.isCheck()) points[pointOf(reading)] = plane.readings.size();
             plane.readings.push_back(reading);
@@ -140,21 +141,28 @@ class Merge {
         ++report_.superseding;
     }
 
-    /// Whether the same check reading has come before.
-    static bool holds(const Plane& plane, const Reading& reading) {
-        return std::any_of(plane.readings.begin(), plane.readings.end(), [&](const Reading& other) {
-            return other.isCheck() && other.mean == reading.mean && other.time == reading.time &&
-                   pointOf(other) == pointOf(reading);
-        });
+    /// What tells a reading from any other of its plane.
+    using Trace = std::tuple<PointKey, double, std::string, bool>;
+    static Trace traceOf(const Reading& reading) {
+        return {pointOf(reading), reading.mean.value(), reading.time, reading.isCheck()};
+    }
+
+    /// Whether it has come before, even if another has taken its place since. A value that was read twice
+    /// without a time is a new reading of its point, unless it says that it was replaced.
+    bool isKnown(const Plane& plane, const Reading& reading) const {
+        const auto known = known_.find(plane.id);
+        if (known == known_.end() || !known->second.contains(traceOf(reading))) return false;
+        return !reading.time.empty() || reading.superseded || reading.isCheck();
     }
 
     /// Index of the counted reading at each point of a plane, made once per plane.
     std::map<PointKey, std::size_t>& pointsOf(const Plane& plane) {
         const auto [known, fresh] = points_.try_emplace(plane.id);
-        if (fresh)
-            for (std::size_t i = 0; i < plane.readings.size(); ++i)
-                if (!plane.readings[i].superseded && !plane.readings[i].isCheck())
-                    known->second[pointOf(plane.readings[i])] = i;
+        for (std::size_t i = 0; fresh && i < plane.readings.size(); ++i) {
+            const auto& reading = plane.readings[i];
+            known_[plane.id].insert(traceOf(reading));
+            if (!reading.superseded && !reading.isCheck()) known->second[pointOf(reading)] = i;
+        }
         return known->second;
     }
 
@@ -163,6 +171,7 @@ class Merge {
     Id next_ = -1;
     std::map<RunKey, std::size_t> runs_;
     std::map<Id, std::map<PointKey, std::size_t>> points_;
+    std::map<Id, std::set<Trace>> known_;  ///< by plane
     std::set<std::pair<std::size_t, std::size_t>> touched_;
 };
 

@@ -73,7 +73,7 @@ struct BasisField::Table {
 };
 
 BasisField::BasisField(const LightScene& scene, std::vector<ModelEmitter> emitters, double attenuation_per_m)
-    : scene_(scene), attenuation_(attenuation_per_m) {
+    : scene_(scene), attenuation_(scene.water.dry() ? 0.0 : attenuation_per_m) {
     for (const auto& fixture : scene.fixtures) {
         const double turn = fixture.rotation_deg / kDegrees;
         for (const auto& e : emitters)

@@ -21,7 +21,7 @@ struct ModelEmitter {
 class BasisField {
   public:
     /// Fixtures' heights, places, turns and levels are those of the scene; its emitters and beams are not
-    /// used. `attenuation_per_m` replaces the water's.
+    /// used. `attenuation_per_m` replaces the water's; a dry tank has none.
     BasisField(const LightScene& scene, std::vector<ModelEmitter> emitters, double attenuation_per_m);
 
     struct Point {

@@ -19,7 +19,7 @@ struct FitOptions {
     double position_mm = 10.0;
     double run_height_mm = 2.0;       ///< … of each run's own height besides
     double run_level = 0.004;         ///< … of each run's own output, relative
-    double reflectance = 0.1;         ///< … of painted walls about what is described, bounded to 0–0.5
+    double reflectance = 0.1;         ///< … of painted walls about what is described, ≥ 0
     double attenuation_per_m = 0.15;  ///< … half normal, ≥ 0
     int most_iterations = 8;
     std::vector<ModelEmitter> emitters;             ///< instead of the fixture's lattice; shares add up to 1
@@ -83,7 +83,8 @@ struct FitResult {
     std::vector<Words> cannot_tell;
     double reduced_chi_square = 0.0;
     double misfit = 0.0;       ///< Σ min(z², 36): what layouts are compared by
-    double reflectance = 0.0;  ///< of the painted walls
+    double reflectance = 0.0;         ///< of the painted wall that was described last
+    double reflectance_change = 0.0;  ///< against what is described, the same for every painted wall
     double attenuation_per_m = 0.0;
     int iterations = 0;
 
@@ -101,7 +102,9 @@ std::vector<Id> runsOf(const FitResult& fit);
 /// Hanson 1974, Solving Least Squares Problems, ch. 23). A smoothness prior on the coefficients' second
 /// differences has its strength chosen by evidence (MacKay 1992, Neural Computation 4:415). Bad readings lose
 /// their weight by Tukey's biweight at 6 standard errors, and are named beyond 4. The posterior is that of
-/// the last linearisation, widened by the reduced chi-square where that is above 1.
+/// the last linearisation, with the readings' noise scaled by their own scatter: times the root of the reduced
+/// chi-square, which counts as 0.5 at least. Rounds end when a step changes nothing any more, else after
+/// `most_iterations`, and then `cannot_tell` says so.
 ///
 /// Fails in words: no tank, no reading, fewer than 24 readings or fewer than 3 rings of distance, a single
 /// plane.

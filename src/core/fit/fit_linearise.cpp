@@ -19,7 +19,9 @@ LightScene Fitter::sceneOfRun(std::size_t run, const std::array<double, kSharedC
         fixture.y_mm += shared[kY];
     }
     for (auto& wall : scene.walls)
-        if (!wall.clear()) wall.reflectance = std::clamp(shared[kReflectance], 0.0, 1.0);
+        if (!wall.clear())
+            wall.reflectance =
+                std::clamp(wall.reflectance + shared[kReflectance] - described_reflectance_, 0.0, 1.0);
     return scene;
 }
 

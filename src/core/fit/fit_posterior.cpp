@@ -26,6 +26,7 @@ void Fitter::finish() {
     const double freedom = std::max(1.0, counted - 12.0);
     result_.reduced_chi_square = chi / freedom;
     result_.reflectance = nuisances_.shared[kReflectance];
+    result_.reflectance_change = result_.reflectance - described_reflectance_;
     result_.attenuation_per_m = nuisances_.shared[kAttenuation];
     result_.away_x_mm = nuisances_.shared[kX];
     result_.away_y_mm = nuisances_.shared[kY];

@@ -7,10 +7,10 @@ namespace glumet {
 
 LightScene tankByFit(const FitResult& fit, const Tank& tank, bool dry) {
     auto scene = emptyScene(tank, dry);
-    scene.water.attenuation_per_m = fit.attenuation_per_m;
+    if (!dry) scene.water.attenuation_per_m = fit.attenuation_per_m;
     if (std::find(fit.tanks.begin(), fit.tanks.end(), tank.id) != fit.tanks.end())
         for (auto& wall : scene.walls)
-            if (!wall.clear()) wall.reflectance = fit.reflectance;
+            if (!wall.clear()) wall.reflectance = std::clamp(wall.reflectance + fit.reflectance_change, 0.0, 1.0);
     return scene;
 }
 

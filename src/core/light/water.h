@@ -47,6 +47,7 @@ struct Water {
     bool operator==(const Water&) const = default;
 
     static Water none() { return {1.0, 0.0, false, 0.0}; }
+    bool dry() const { return refractive_index == 1.0; }
 };
 
 /// Absorption of pure water, 1/m, linear between the tabulated wavelengths and held beyond 380…720 nm.

@@ -156,6 +156,9 @@ std::optional<Settled> SettledMean::state() const {
     out.effective_samples = std::max(1.0, n / tau);
     const double root = std::sqrt(out.effective_samples);
     out.standard_error = out.sd / root * (1.0 + kStoppingBias / root);
+    // What is kept of a reading must give the error that was stated of it.
+    if (out.standard_error > 0.0)
+        out.effective_samples = std::max(1.0, std::pow(out.sd / out.standard_error, 2));
     out.duration = Second(times_.back() - times_.front());
     // τ itself is known only once the stretch spans it many times over.
     const bool long_enough = out.duration >= rule_.shortest && n >= kSpansOfTau * tau;
