@@ -4161,6 +4161,14 @@ Best at %7: %8; %9 do about as well.</source>
         <source>   model %1</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>Neither a flux nor a reading says how bright it is.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No model yet: neither a flux nor a reading says how bright it is.</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::FindingsPanel</name>

@@ -220,14 +220,14 @@ class TestStages : public QObject {
         QCOMPARE(goal().zone_to.value(), 200.0);
         QCOMPARE(goal().photoperiod_h, 9.0);
         const auto before = goal();
-        for (const auto& [field, words] : {std::pair{"targetBand", "nonsense"},
-                                           {"goalCeiling", "5"},
-                                           {"goalZone", "30-10 cm"},
-                                           {"goalPhotoperiod", "30"},
-                                           {"goalName", "clams"}}) {
+        for (const auto& [field, words, why] : {std::tuple{"targetBand", "nonsense", "low–high"},
+                                                {"goalCeiling", "5", "under the band's lower end"},
+                                                {"goalZone", "30-10 cm", "depths from–to"},
+                                                {"goalPhotoperiod", "30", "between 0 and 24 hours"},
+                                                {"goalName", "clams", "A ready goal has that name"}}) {
             type(field, words);
             QVERIFY2(goal() == before, field);
-            QVERIFY(!w_->lastWord().isEmpty());
+            QVERIFY2(w_->lastWord().contains(QString::fromUtf8(why)), qPrintable(w_->lastWord()));
         }
         type("goalName", "bog corner");
         QCOMPARE(w_->session.bench().method.goals.size(), std::size_t{1});

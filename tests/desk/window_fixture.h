@@ -137,17 +137,20 @@ class WindowFixture {
     MainWindow window;
 };
 
-/// Works on the dialog that the next call opens.
+/// Works on the next dialog of its kind that opens, and closes it if it is still open then.
 template <class Dialog, class Work>
 void onDialog(Work work) {
-    QTimer::singleShot(0, qApp, [work] {
+    auto* look = new QTimer(qApp);
+    look->setInterval(0);
+    QObject::connect(look, &QTimer::timeout, look, [look, work] {
         auto* dialog = qobject_cast<Dialog*>(QApplication::activeModalWidget());
-        if (dialog == nullptr ||
-            !QTest::qWaitFor([dialog] { return QApplication::activeWindow() == dialog; }))
-            return;
+        if (dialog == nullptr || QApplication::activeWindow() != dialog) return;
+        look->stop();
+        look->deleteLater();
         work(*dialog);
         if (dialog->isVisible()) dialog->reject();
     });
+    look->start();
 }
 
 }  // namespace glumet::testing

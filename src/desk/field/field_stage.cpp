@@ -121,12 +121,13 @@ QWidget* FieldStage::makeLowerRow() {
 /// Views of the model can be chosen where there is one; elsewhere they say what is missing.
 void FieldStage::offerViews() {
     auto* model = session().model();
-    const bool there = model != nullptr && *model;
+    const bool there = model != nullptr && *model && (*model)->hasLevel();
     for (auto* button : views_->buttons()) {
         if (views_->id(button) == static_cast<int>(View::Readings)) continue;
         button->setEnabled(there);
         button->setToolTip(there              ? button->statusTip()
                            : model == nullptr ? tr("There is no run.")
+                           : *model           ? tr("Neither a flux nor a reading says how bright it is.")
                                               : text(model->error().what, LengthUnit::Mm));
     }
     if (!there) views_->button(static_cast<int>(View::Readings))->setChecked(true);
@@ -136,6 +137,8 @@ void FieldStage::nextView() {
     auto* model = session().model();
     if (model == nullptr) return;
     if (!*model) return session().say(tr("No model: %1.").arg(text(model->error().what, LengthUnit::Mm)));
+    if (!(*model)->hasLevel())
+        return session().say(tr("No model yet: neither a flux nor a reading says how bright it is."));
     const int next = (views_->checkedId() + 1) % static_cast<int>(views_->buttons().size());
     views_->button(next)->click();
 }

@@ -90,6 +90,7 @@ void MethodPage::layOut() {
     auto* keep = new QPushButton(tr("Keep as my method…"));
     keep->setObjectName(QStringLiteral("keepMethod"));
     remove_->setProperty("quiet", true);
+    remove_->setObjectName(QStringLiteral("forgetMethod"));
     auto* scroll = new QScrollArea;
     scroll->setWidgetResizable(true);
     scroll->setFocusPolicy(Qt::NoFocus);

@@ -82,7 +82,7 @@ std::vector<AccessibleCell> SectionView::accessibleCells() const {
 void SectionView::addBandLines() {
     constexpr double kPitchMm = 20.0;
     auto* model = session_.model();
-    if (model == nullptr || !*model) return;
+    if (model == nullptr || !*model || !(*model)->hasLevel()) return;
     auto& light = **model;
     const auto slice = light.slice(Millimetre(light.scene().width_mm / 2.0), Millimetre(kPitchMm));
     for (const auto level : {session_.band().low, session_.band().high})
