@@ -133,6 +133,7 @@ class TestErrands : public QObject {
         QVERIFY(window.createProject(w_->path("second.glumet")));
         window.showStage(QStringLiteral("plan"));
         static_cast<PlanStage*>(window.stageWidget(QStringLiteral("plan")))->show(PlanStage::View::Method);
+        w_->settle();
         auto* there = window.findChild<QComboBox*>(QStringLiteral("methodChoice"));
         QVERIFY(there->findText(QStringLiteral("My three")) >= 0);
         QVERIFY(hands_->click(w_->find<QPushButton>("forgetMethod")));
