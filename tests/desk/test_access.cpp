@@ -260,6 +260,20 @@ class TestAccess : public QObject {
         QVERIFY(panel->isVisible() && section->isVisible() && !button->isVisible());
     }
 
+    /// At the size of the pictures nothing scrolls but what is a list.
+    void stagesFitTheUsualWindow() {
+        QVERIFY(w_->openDemo());
+        auto* scroll = w_->find<QScrollArea>("stageScroll");
+        for (const auto& size : {QSize(1280, 800), QSize(1280, 720)})
+            for (const auto& entry : w_->window.stages()) {
+                w_->window.resize(size);
+                w_->window.showStage(entry.id);
+                w_->settle();
+                QVERIFY2(scroll->verticalScrollBar()->maximum() == 0, qPrintable(entry.id));
+                QVERIFY2(scroll->horizontalScrollBar()->maximum() == 0, qPrintable(entry.id));
+            }
+    }
+
     void whatDoesNotFitScrollsToTheFieldAtHand() {
         QVERIFY(w_->openDemo());
         w_->window.showStage(QStringLiteral("array"));

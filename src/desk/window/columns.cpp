@@ -13,7 +13,24 @@ constexpr int kStageWidth = 632;  // every stage is whole in it, a bar for scrol
 
 }  // namespace
 
-Columns::Columns(QWidget* section, QWidget* stage, QWidget* findings)
+StageFrame::StageFrame(QStackedWidget* stages) : stages_(stages) { stages->setParent(this); }
+
+QSize StageFrame::minimumSizeHint() const {
+    const auto* shown = stages_->currentWidget();
+    return shown == nullptr ? QSize() : shown->minimumSizeHint();
+}
+
+bool StageFrame::event(QEvent* event) {
+    if (event->type() == QEvent::LayoutRequest) updateGeometry();
+    return QWidget::event(event);
+}
+
+void StageFrame::resizeEvent(QResizeEvent* event) {
+    QWidget::resizeEvent(event);
+    stages_->setGeometry(rect());
+}
+
+Columns::Columns(QWidget* section, QStackedWidget* stages, QWidget* findings)
     : section_(section), stage_(new QScrollArea), findings_(findings) {
     section_->setFixedWidth(kSectionWidth);
     findings_->setFixedWidth(kFindingsWidth);
@@ -21,7 +38,7 @@ Columns::Columns(QWidget* section, QWidget* stage, QWidget* findings)
     stage_->setWidgetResizable(true);
     stage_->setFrameShape(QFrame::NoFrame);
     stage_->setFocusPolicy(Qt::NoFocus);
-    stage_->setWidget(stage);
+    stage_->setWidget(new StageFrame(stages));
     followFocus(*stage_);
     auto* columns = new QHBoxLayout(this);
     columns->setContentsMargins(0, 0, 0, 0);
