@@ -228,13 +228,11 @@ Expected<Output> predicted(const std::string& model_file, const std::string& sce
     return Output{Json{{"planes", std::move(planes)}}.dump(2), text};
 }
 
-Expected<Output> spacingVerb(const SpacingQuestion& q) {
-    const auto model = readFile(q.model, readModel);
-    if (!model) return tl::make_unexpected(model.error());
-    const auto tank = readFile(q.tank, readTank);
-    if (!tank) return tl::make_unexpected(tank.error());
+namespace {
+
+ArrayQuestion arrayQuestion(const SpacingQuestion& q, const LightScene& tank) {
     ArrayQuestion question;
-    question.tank = *tank;
+    question.tank = tank;
     question.count = q.count;
     question.height = Millimetre(q.height_mm);
     question.share = q.share_pct / 100.0;
@@ -251,6 +249,17 @@ Expected<Output> spacingVerb(const SpacingQuestion& q) {
     question.over = q.volume ? Over::Volume : Over::Points;
     question.limits.canopy_length_mm = q.canopy_length_mm;
     question.limits.canopy_width_mm = q.canopy_width_mm;
+    return question;
+}
+
+}  // namespace
+
+Expected<Output> spacingVerb(const SpacingQuestion& q) {
+    const auto model = readFile(q.model, readModel);
+    if (!model) return tl::make_unexpected(model.error());
+    const auto tank = readFile(q.tank, readTank);
+    if (!tank) return tl::make_unexpected(tank.error());
+    const auto question = arrayQuestion(q, *tank);
     const auto answer = spacing(*model, question);
     if (!answer) return problem("--" + answer.error().where, answer.error().what);
     Json evidence = Json::array();
