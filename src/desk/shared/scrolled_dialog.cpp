@@ -32,6 +32,7 @@ ScrolledDialog::ScrolledDialog(QWidget* parent, const QSize& wanted)
 
 void ScrolledDialog::addFoot(QLayout* buttons) {
     foot_->setContentsMargins(22, 0, 22, 18);
+    foot_->setSpacing(8);  // not that of the rows, which is none
     foot_->addLayout(buttons);
 }
 
