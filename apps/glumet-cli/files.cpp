@@ -1,7 +1,8 @@
 #include "files.h"
 
 #include <QFile>
-#include <QSaveFile>
+
+#include "files/file_writer.h"
 
 namespace glumet::cli {
 
@@ -13,12 +14,7 @@ Expected<std::string> bytesOf(const std::string& name) {
 }
 
 Expected<bool> writeText(const QString& name, const std::string& text) {
-    QSaveFile file(name);
-    if (!file.open(QIODevice::WriteOnly) || file.write(text.data(), static_cast<qint64>(text.size())) < 0 ||
-        !file.commit())
-        return problem(name.toStdString(),
-                       verbatim("cannot be written: " + file.errorString().toStdString()));
-    return true;
+    return writeWhole(name, QByteArray::fromStdString(text));
 }
 
 }  // namespace glumet::cli

@@ -327,13 +327,9 @@ Expected<Output> importFiles(const ImportQuestion& question) {
 Expected<Output> exportProject(const std::string& source, const std::string& folder) {
     const auto project = Project::open(path(source));
     if (!project) return tl::make_unexpected(project.error());
-    const QDir dir(path(folder));
-    if (!dir.mkpath(QStringLiteral("."))) return problem(folder, verbatim("the folder cannot be made"));
     const auto& bench = (*project)->bench();
     const auto rows = rowsOf(bench);
-    if (const auto done = writeText(dir.filePath(QStringLiteral("readings.csv")), writeReadings(rows)); !done)
-        return tl::make_unexpected(done.error());
-    if (const auto done = writeText(dir.filePath(QStringLiteral("bench.json")), writeBench(bench)); !done)
+    if (const auto done = writeEdition(path(folder), dataOf(bench)); !done)
         return tl::make_unexpected(done.error());
     const Json json{{"folder", folder}, {"files", {"readings.csv", "bench.json"}}, {"readings", rows.size()}};
     return Output{json.dump(2), fmt::format("{} readings in {}/readings.csv, the bench in bench.json\n",

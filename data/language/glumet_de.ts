@@ -5289,10 +5289,6 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>%1 cannot be written to.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>%1 readings and the bench exported to %2</source>
         <translation type="unfinished"></translation>
     </message>

@@ -3,12 +3,12 @@
 #include <QDir>
 #include <QFile>
 #include <QFileInfo>
-#include <QSaveFile>
 #include <QSerialPortInfo>
 #include <array>
 #include <cmath>
 #include <nlohmann/json.hpp>
 
+#include "files/file_writer.h"
 #include "meters/line_meter.h"
 
 namespace glumet {
@@ -175,11 +175,7 @@ Expected<bool> InstrumentStore::save(const QList<InstrumentProfile>& profiles) c
     Json list = Json::array();
     for (const auto& profile : profiles) list.push_back(jsonOf(profile));
     const auto bytes = list.dump(4, ' ', false, Json::error_handler_t::replace) + "\n";
-    QSaveFile file(path_);
-    if (!file.open(QIODevice::WriteOnly) || file.write(QByteArray::fromStdString(bytes)) < 0 ||
-        !file.commit())
-        return problem(path_.toStdString(), verbatim(file.errorString().toStdString()));
-    return true;
+    return writeWhole(path_, QByteArray::fromStdString(bytes));
 }
 
 }  // namespace glumet

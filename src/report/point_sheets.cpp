@@ -5,12 +5,12 @@
 #include <QPageSize>
 #include <QPainter>
 #include <QPdfWriter>
-#include <QSaveFile>
 
 #include "core/bench/grid.h"
 #include "core/survey/commission.h"
 #include "core/survey/pace.h"
 #include "core/survey/route.h"
+#include "files/file_writer.h"
 #include "report/palette.h"
 #include "report/plan_figure.h"
 #include "report/review.h"
@@ -190,9 +190,7 @@ Expected<int> writePointSheets(const Bench& bench, const Sweep& sweep, LengthUni
         writer.setTitle(tr("Point sheets"));
         pages = Sheets(bench, sweep, unit, writer).write();
     }
-    QSaveFile file(path);
-    if (!file.open(QIODevice::WriteOnly) || file.write(buffer.data()) < 0 || !file.commit())
-        return problem(path.toStdString(), verbatim(file.errorString().toStdString()));
+    if (const auto done = writeWhole(path, buffer.data()); !done) return tl::make_unexpected(done.error());
     return pages;
 }
 

@@ -1,10 +1,7 @@
 #include "report/publish.h"
 
 #include <QBuffer>
-#include <QDir>
-#include <QFile>
 #include <QPdfWriter>
-#include <QSaveFile>
 
 #include "formats/bench_json.h"
 #include "formats/readings_csv.h"
@@ -12,17 +9,6 @@
 #include "report/text.h"
 
 namespace glumet {
-namespace {
-
-Expected<bool> writeFile(const QString& path, const QByteArray& bytes) {
-    QSaveFile file(path);
-    if (!file.open(QIODevice::WriteOnly) || file.write(bytes) != bytes.size() || !file.commit())
-        return problem(path.toStdString(),
-                       say(GLUMET_SAY("Core", "cannot be written: {}"), file.errorString().toStdString()));
-    return true;
-}
-
-}  // namespace
 
 QByteArray pdfOf(const Review& review) {
     QBuffer buffer;
@@ -40,24 +26,22 @@ QByteArray pdfOf(const Review& review) {
     return buffer.data();
 }
 
+std::vector<EditionFile> dataOf(const Bench& bench) {
+    return {{QStringLiteral("readings.csv"), QByteArray::fromStdString(writeReadings(rowsOf(bench)))},
+            {QStringLiteral("bench.json"), QByteArray::fromStdString(writeBench(bench))}};
+}
+
 Expected<QStringList> publishTo(const QString& folder, const Review& review) {
-    if (!QDir().mkpath(folder))
-        return problem(folder.toStdString(), say(GLUMET_SAY("Core", "the folder cannot be made")));
-    std::vector<std::pair<QString, QByteArray>> files{{QStringLiteral("review.html"), htmlOf(review)},
-                                                      {QStringLiteral("review.pdf"), pdfOf(review)}};
+    std::vector<EditionFile> files{{QStringLiteral("review.html"), htmlOf(review)},
+                                   {QStringLiteral("review.pdf"), pdfOf(review)}};
     for (const auto& figure : figuresOf(review)) {
-        files.emplace_back(figure.name + QStringLiteral(".svg"), svgOf(figure));
-        files.emplace_back(figure.name + QStringLiteral(".png"), pngOf(figure));
+        files.push_back({figure.name + QStringLiteral(".svg"), svgOf(figure)});
+        files.push_back({figure.name + QStringLiteral(".png"), pngOf(figure)});
     }
-    files.emplace_back(QStringLiteral("readings.csv"),
-                       QByteArray::fromStdString(writeReadings(rowsOf(review.bench))));
-    files.emplace_back(QStringLiteral("bench.json"), QByteArray::fromStdString(writeBench(review.bench)));
+    for (auto& file : dataOf(review.bench)) files.push_back(std::move(file));
+    if (const auto done = writeEdition(folder, files); !done) return tl::make_unexpected(done.error());
     QStringList names;
-    for (const auto& [name, bytes] : files) {
-        if (const auto done = writeFile(QDir(folder).filePath(name), bytes); !done)
-            return tl::make_unexpected(done.error());
-        names << name;
-    }
+    for (const auto& file : files) names << file.name;
     return names;
 }
 

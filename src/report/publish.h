@@ -3,6 +3,7 @@
 #include <QPainter>
 #include <QStringList>
 
+#include "files/file_writer.h"
 #include "report/review.h"
 
 namespace glumet {
@@ -20,9 +21,11 @@ QByteArray htmlOf(const Review& review);
 /// The page as PDF.
 QByteArray pdfOf(const Review& review);
 
+/// A bench as it is handed on: readings.csv and bench.json, from which an import makes it again.
+std::vector<EditionFile> dataOf(const Bench& bench);
+
 /// Writes review.html, review.pdf, figures (SVG and PNG) and the data behind them (readings.csv, bench.json)
-/// into a folder, which is made if need be. All files or a problem; a file that exists is replaced only by a
-/// whole new one. The names of what was written are returned.
+/// into a folder, which is made if need be. All files or a problem, and then the folder is as it was. The names of what was written are returned.
 Expected<QStringList> publishTo(const QString& folder, const Review& review);
 
 }  // namespace glumet

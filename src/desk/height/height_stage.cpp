@@ -20,6 +20,7 @@ namespace {
 
 constexpr std::array kLimits{10, 15, 20};
 constexpr int kRowHeight = 22;
+constexpr int kLeastPlot = 120;
 
 }  // namespace
 
@@ -120,6 +121,7 @@ QWidget* HeightStage::makePlots() {
     layout->addWidget(makeLabel(tr("Centre, mean and outer ring, µmol·m⁻²·s⁻¹"), TextRole::Muted), 0, 1);
     layout->addWidget(spread_, 1, 1);
     layout->setRowStretch(1, 1);
+    for (auto* plot : {loss_, spread_}) plot->setMinimumHeight(kLeastPlot);
     loss_->setAccessibleName(tr("Loss against height"));
     spread_->setAccessibleName(tr("Centre and outer ring against height"));
     return holder;

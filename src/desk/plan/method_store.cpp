@@ -3,8 +3,8 @@
 #include <QDir>
 #include <QFile>
 #include <QFileInfo>
-#include <QSaveFile>
 
+#include "files/file_writer.h"
 #include "formats/method_json.h"
 #include "report/text.h"
 
@@ -21,11 +21,7 @@ Expected<std::vector<SurveyMethod>> MethodStore::load() const {
 
 Expected<bool> MethodStore::save(const std::vector<SurveyMethod>& methods) const {
     QDir().mkpath(QFileInfo(path_).absolutePath());
-    QSaveFile file(path_);
-    const auto bytes = QByteArray::fromStdString(writeMethods(methods));
-    if (!file.open(QIODevice::WriteOnly) || file.write(bytes) < 0 || !file.commit())
-        return problem(path_.toStdString(), asWords(file.errorString()));
-    return true;
+    return writeWhole(path_, QByteArray::fromStdString(writeMethods(methods)));
 }
 
 }  // namespace glumet

@@ -1,7 +1,6 @@
 #include <QDir>
 #include <QFileDialog>
 #include <QFileInfo>
-#include <QSaveFile>
 #include <QStandardPaths>
 
 #include "core/bench/reading_row.h"
@@ -10,8 +9,9 @@
 #include "desk/window/import_dialog.h"
 #include "desk/window/main_window.h"
 #include "desk/window/start_page.h"
+#include "files/file_writer.h"
 #include "formats/bench_json.h"
-#include "formats/readings_csv.h"
+#include "report/publish.h"
 #include "report/text.h"
 
 /// What the window does with files: its dialogs, and what follows from a choice.
@@ -159,16 +159,10 @@ void MainWindow::importFile(const QString& path) {
 
 void MainWindow::exportTo(const QString& folder) {
     if (session_.project() == nullptr) return;
-    const auto write = [&](const QString& name, const std::string& bytes) {
-        QSaveFile file(QDir(folder).filePath(name));
-        return file.open(QIODevice::WriteOnly) &&
-               file.write(bytes.data(), static_cast<qint64>(bytes.size())) >= 0 && file.commit();
-    };
-    const auto rows = rowsOf(session_.bench());
-    if (!write(QStringLiteral("readings.csv"), writeReadings(rows)) ||
-        !write(QStringLiteral("bench.json"), writeBench(session_.bench())))
-        return session_.warn(tr("%1 cannot be written to.").arg(folder));
-    session_.say(tr("%1 readings and the bench exported to %2").arg(rows.size()).arg(folder));
+    if (const auto done = writeEdition(folder, dataOf(session_.bench())); !done)
+        return session_.warn(text(done.error()));
+    const auto readings = rowsOf(session_.bench()).size();
+    session_.say(tr("%1 readings and the bench exported to %2").arg(readings).arg(folder));
 }
 
 }  // namespace glumet
