@@ -302,15 +302,24 @@ Expected<Output> height(const HeightQuestion& question) {
     return Output{Json{{"schools", schools}}.dump(2), text};
 }
 
+namespace {
+
+/// Several may want to make it at once: one does, the others go on with it.
+Expected<std::unique_ptr<Project>> openOrMake(const QString& target) {
+    if (QFile::exists(target)) return Project::open(target);
+    auto made = Project::create(target, QFileInfo(target).completeBaseName());
+    return !made && QFile::exists(target) ? Project::open(target) : std::move(made);
+}
+
+}  // namespace
+
 Expected<Output> importFiles(const ImportQuestion& question) {
     const auto& target = question.project;
     Incoming incoming;
     for (const auto& file : question.files)
         if (const auto done = readInto(file, question, incoming); !done)
             return tl::make_unexpected(done.error());
-    const bool fresh = !QFile::exists(path(target));
-    auto project = fresh ? Project::create(path(target), QFileInfo(path(target)).completeBaseName())
-                         : Project::open(path(target));
+    auto project = openOrMake(path(target));
     if (!project) return tl::make_unexpected(project.error());
     const auto report = (*project)->importBench(incoming.description, incoming.rows,
                                                 QFileInfo(path(question.files.front())).fileName());

@@ -2356,6 +2356,14 @@
         <source>Describe the tank first, in Bench</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>the project cannot be read any more: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the project has been damaged from outside: what it holds does not belong together</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
@@ -2397,6 +2405,13 @@
     </message>
     <message>
         <source>maker&apos;s coverage</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>ProjectFile</name>
+    <message>
+        <source>another file has taken the place of %1; save a copy of this one</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -5015,6 +5030,10 @@ Best at %7: %8; %9 do about as well.</source>
         <source>Or type readings in Measure</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>file is gone</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::LineMeter</name>
@@ -6455,6 +6474,10 @@ once more</source>
     <name>glumet::Session</name>
     <message>
         <source>Open or make a project first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The project&apos;s file is no longer at %1: what is stored now is kept only until this window closes. Save a copy (Ctrl+Shift+S).</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

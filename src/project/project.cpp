@@ -1,8 +1,9 @@
 #include "project/project.h"
 
+#include <QScopeGuard>
 #include <algorithm>
 #include <map>
-#include <stdexcept>
+#include <exception>
 
 #include "core/bench/grid.h"
 #include "core/bench/sweep.h"
@@ -30,7 +31,24 @@ PlaneRef findPlane(Bench& bench, Id id) {
 
 }  // namespace
 
-Project::Project(ProjectFile file) : file_(std::move(file)), journal_(file_) { reload(); }
+Project::Project(ProjectFile file) : file_(std::move(file)), journal_(file_) {
+    readWhole();
+}
+
+/// One moment of the file, whoever else writes meanwhile.
+void Project::readWhole() {
+    file_.run(QStringLiteral("SAVEPOINT reading"));
+    const auto done = qScopeGuard([&] {
+        try {
+            file_.run(QStringLiteral("RELEASE reading"));
+        } catch (const SqlFault&) {
+            // SQLite has ended it by itself already.
+        }
+    });
+    const int version = file_.dataVersion();
+    bench_ = loadBench(file_);
+    seen_version_ = version;
+}
 
 Expected<std::unique_ptr<Project>> Project::create(const QString& path, const QString& title) {
     auto file = ProjectFile::create(path, title);
@@ -46,33 +64,42 @@ Expected<std::unique_ptr<Project>> Project::open(const QString& path) {
     } catch (const SqlFault& fault) {
         return problem(path.toStdString(),
                        say(GLUMET_SAY("Core", "cannot be read: {}"), fault.text.toStdString()));
-    } catch (const std::out_of_range&) {
+    } catch (const std::exception&) {
         return problem(path.toStdString(),
                        say(GLUMET_SAY("Core", "is damaged: a reading belongs to no run")));
     }
 }
 
-void Project::reload() {
-    bench_ = loadBench(file_);
-    seen_version_ = file_.dataVersion();
-}
-
-/// Another process may have written to the file since; its work is taken in before ours goes on top.
-void Project::followOthers() {
-    if (file_.dataVersion() != seen_version_) reload();
+/// Reads everything again. What another hand has made unreadable leaves the bench as it was last read.
+Expected<bool> Project::reload() {
+    try {
+        readWhole();
+        return true;
+    } catch (const SqlFault& fault) {
+        return problem("", say(GLUMET_SAY("Core", "the project cannot be read any more: {}"),
+                               fault.text.toStdString()));
+    } catch (const std::exception&) {
+        return problem("", say(GLUMET_SAY("Core", "the project has been damaged from outside: "
+                                                  "what it holds does not belong together")));
+    }
 }
 
 template <class Work>
 Expected<Id> Project::edit(const QString& title, Work work) {
     try {
-        followOthers();
+        file_.mindPlace();
         Transaction transaction(file_);
+        // From here on nobody else writes; what others have stored since is taken in before ours goes on top.
+        if (file_.dataVersion() != seen_version_)
+            if (const auto read = reload(); !read) return tl::make_unexpected(read.error());
         journal_.begin(title);
         const Id id = work();
         transaction.commit();
         return id;
     } catch (const SqlFault& fault) {
         return tl::make_unexpected(notStored(fault.text));
+    } catch (const std::exception& fault) {
+        return tl::make_unexpected(notStored(QString::fromUtf8(fault.what())));
     }
 }
 
@@ -81,7 +108,7 @@ template <class Work>
 Expected<Id> Project::rewrite(const QString& title, Work work) {
     auto id = edit(title, std::move(work));
     if (!id) return id;
-    reload();
+    if (const auto read = reload(); !read) return tl::make_unexpected(read.error());
     emit changed();
     return id;
 }
@@ -191,11 +218,14 @@ int Project::schemaVersion() { return kSchemaVersion; }
 
 Expected<bool> Project::replay(bool (UndoJournal::*step)() const) {
     try {
+        file_.mindPlace();
         if (!(journal_.*step)()) return false;
     } catch (const SqlFault& fault) {
         return tl::make_unexpected(notStored(fault.text));
+    } catch (const std::exception& fault) {
+        return tl::make_unexpected(notStored(QString::fromUtf8(fault.what())));
     }
-    reload();
+    if (const auto read = reload(); !read) return read;
     emit changed();
     return true;
 }
@@ -288,7 +318,7 @@ Expected<MergeReport> Project::importBench(const Bench& description, const std::
         return Id{0};
     });
     if (!done) return tl::make_unexpected(done.error());
-    reload();
+    if (const auto read = reload(); !read) return tl::make_unexpected(read.error());
     emit changed();
     return report;
 }

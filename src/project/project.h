@@ -57,6 +57,10 @@ class Project : public QObject {
 
     Expected<bool> copyTo(const QString& path) const { return file_.copyTo(path); }
 
+    /// Whether the file still lies where it was opened: not removed, moved away or replaced by another. What
+    /// is stored when it does not is kept by this program alone, until a copy is written.
+    bool inPlace() const { return file_.inPlace(); }
+
   signals:
     void changed();
     /// After take(), before changed(): the reading is on the disk.
@@ -73,8 +77,8 @@ class Project : public QObject {
     template <class T>
     Expected<Id> saveOne(const T& item, const QString& title);
     void storeAdded(const Bench& after, const std::vector<Id>& superseded);
-    void reload();
-    void followOthers();
+    void readWhole();
+    Expected<bool> reload();
 
     ProjectFile file_;
     UndoJournal journal_;

@@ -1,11 +1,19 @@
 #include "project/project_file.h"
 
+#include <sys/stat.h>
+#include <unistd.h>
+
+#include <QCoreApplication>
+#include <QDir>
 #include <QFile>
 #include <QFileInfo>
+#include <QScopeGuard>
 #include <QSqlError>
 #include <QUrl>
 #include <QUuid>
 #include <QtEndian>
+#include <cerrno>
+#include <cstring>
 
 #include "project/described_rows.h"
 #include "project/schema.h"
@@ -67,6 +75,19 @@ std::optional<QString> damage(const QString& path) {
     return found;
 }
 
+/// A name beside a path that nothing else has.
+QString hiddenBeside(const QString& path) {
+    const QFileInfo info(path);
+    return info.absoluteDir().filePath(QStringLiteral(".%1.%2").arg(info.fileName(), newConnectionName()));
+}
+
+/// Device and inode of what lies at a path; nothing where nothing does.
+std::optional<std::pair<quint64, quint64>> identityOf(const QString& path) {
+    struct stat seen {};
+    if (::stat(QFile::encodeName(path).constData(), &seen) != 0) return std::nullopt;
+    return std::pair<quint64, quint64>{seen.st_dev, seen.st_ino};
+}
+
 /// All or nothing, so that a file is always of one version.
 void migrate(const ProjectFile& file) {
     auto version = file.run(QStringLiteral("PRAGMA user_version"));
@@ -81,7 +102,8 @@ void migrate(const ProjectFile& file) {
 }  // namespace
 
 ProjectFile::ProjectFile(ProjectFile&& other) noexcept
-    : path_(std::move(other.path_)), connection_(std::move(other.connection_)) {
+    : path_(std::move(other.path_)), connection_(std::move(other.connection_)), without_log_(other.without_log_),
+      identity_(other.identity_) {
     other.connection_.clear();
 }
 
@@ -99,29 +121,61 @@ ProjectFile ProjectFile::connect(const QString& path) {
     file.run(QStringLiteral("PRAGMA busy_timeout = 5000"));
     file.run(QStringLiteral("PRAGMA foreign_keys = ON"));
     file.run(QStringLiteral("PRAGMA synchronous = FULL"));
+    file.identity_ = identityOf(path).value_or(std::pair<quint64, quint64>{});
     return file;
+}
+
+bool ProjectFile::inPlace() const { return identityOf(path_) == identity_; }
+
+void ProjectFile::mindPlace() {
+    if (without_log_ || inPlace()) return;
+    if (identityOf(path_))
+        throw SqlFault{QCoreApplication::translate(
+                           "ProjectFile", "another file has taken the place of %1; save a copy of this one")
+                           .arg(path_)};
+    // Not a journal on the disk: SQLite makes none for a file that is not where it was.
+    run(QStringLiteral("PRAGMA journal_mode = MEMORY"));
+    without_log_ = true;
 }
 
 Expected<ProjectFile> ProjectFile::create(const QString& path, const QString& title) {
     if (QFile::exists(path)) return tl::make_unexpected(problemAt(path, QStringLiteral("exists already")));
+    const QFileInfo log(path + QStringLiteral("-wal"));
+    if (log.exists() && log.size() > 0)
+        return tl::make_unexpected(problemAt(
+            log.filePath(), QStringLiteral("belongs to a project that was moved away; put it beside that one")));
+    const auto fresh = hiddenBeside(path);
+    const auto swept = qScopeGuard([&] {
+        for (const char* end : {"", "-wal", "-shm", "-journal"}) QFile::remove(fresh + QLatin1String(end));
+    });
     try {
-        auto file = connect(path);
-        // The tables are made before the switch to WAL, so that the header on the disk names the format
-        // even if the program dies at once.
-        {
-            Transaction transaction(file);
-            for (const auto& statement : schemaStatements()) file.run(statement);
-            const auto& project = described::tableNamed(QStringLiteral("project"));
-            file.run(described::insertStatement(project),
-                     described::valuesOf(ProjectHead{1, title.toStdString(), {}}, 0, {}));
-            file.run(QStringLiteral("DELETE FROM undo_change"));
-            transaction.commit();
+        makeEmpty(fresh, title);
+        // Two that make the same project at once: one is first, and nobody ever sees half of it.
+        if (::link(QFile::encodeName(fresh).constData(), QFile::encodeName(path).constData()) != 0) {
+            const bool there = errno == EEXIST;
+            return tl::make_unexpected(problemAt(
+                path, there ? QStringLiteral("exists already")
+                            : QStringLiteral("cannot be written: %1").arg(QLatin1String(strerror(errno)))));
         }
-        file.run(QStringLiteral("PRAGMA journal_mode = WAL"));
-        return file;
+        QFile::remove(fresh);
+        return connect(path);
     } catch (const SqlFault& fault) {
         return tl::make_unexpected(problemAt(path, QStringLiteral("cannot be written: %1").arg(fault.text)));
     }
+}
+
+/// A whole, closed project without content.
+void ProjectFile::makeEmpty(const QString& path, const QString& title) {
+    const auto file = connect(path);
+    // The tables are made before the switch to WAL, so that the header on the disk names the format.
+    Transaction transaction(file);
+    for (const auto& statement : schemaStatements()) file.run(statement);
+    const auto& project = described::tableNamed(QStringLiteral("project"));
+    file.run(described::insertStatement(project),
+             described::valuesOf(ProjectHead{1, title.toStdString(), {}}, 0, {}));
+    file.run(QStringLiteral("DELETE FROM undo_change"));
+    transaction.commit();
+    file.run(QStringLiteral("PRAGMA journal_mode = WAL"));
 }
 
 Expected<ProjectFile> ProjectFile::open(const QString& path) {

@@ -36,6 +36,13 @@ class ProjectFile {
     static void runAgain(QSqlQuery& prepared, const QVariantList& values);
     QSqlQuery prepare(const QString& statement) const;
 
+    /// Whether the path still leads to the file that was opened.
+    bool inPlace() const;
+    /// To be asked before each edit: a file that was taken away is written without the log beside its old
+    /// place, which another file there would mistake for its own; one whose place another has taken is not
+    /// written any more, for the same reason. Throws SqlFault, saying so.
+    void mindPlace();
+
     /// Changes when another process commits to the file.
     int dataVersion() const;
 
@@ -46,10 +53,13 @@ class ProjectFile {
     ProjectFile(QString path, QString connection)
         : path_(std::move(path)), connection_(std::move(connection)) {}
     static ProjectFile connect(const QString& path);
+    static void makeEmpty(const QString& path, const QString& title);
     QSqlDatabase database() const { return QSqlDatabase::database(connection_, false); }
 
     QString path_;
     QString connection_;
+    bool without_log_ = false;
+    std::pair<quint64, quint64> identity_{};  ///< device and inode when it was opened
 };
 
 /// A transaction that is rolled back unless committed.

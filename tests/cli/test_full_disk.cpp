@@ -4,6 +4,8 @@
 #include <QTemporaryDir>
 #include <QTest>
 #include <map>
+#include <memory>
+#include <vector>
 
 namespace {
 
@@ -66,7 +68,30 @@ class TestFullDisk : public QObject {
     void anExportIsWholeOrNotAtAll() { everyWrite(QStringLiteral("export"), 1); }
 
     void aPublicationIsWholeOrNotAtAll_data() { ways(); }
-    void aPublicationIsWholeOrNotAtAll() { everyWrite(QStringLiteral("publish"), 5); }
+    void aPublicationIsWholeOrNotAtAll() { everyWrite(QStringLiteral("publish"), 11); }
+
+    /// Four at once: one makes the project, all import the same, and it is there once.
+    void fourWritersMakeOneProject() {
+        for (int round = 0; round < 5; ++round) {
+            const auto target = path(qPrintable(QStringLiteral("shared%1.glumet").arg(round)));
+            std::vector<std::unique_ptr<QProcess>> writers;
+            for (int i = 0; i < 4; ++i) {
+                writers.push_back(std::make_unique<QProcess>());
+                writers.back()->start(
+                    QStringLiteral(GLUMET_BINARY_DIR "/glumet-cli"),
+                    {QStringLiteral("import"), path(i % 2 == 0 ? "first.csv" : "second.csv"),
+                     QStringLiteral("--into"), target});
+            }
+            for (auto& writer : writers) {
+                writer->waitForFinished(-1);
+                QVERIFY2(writer->exitCode() == 0, writer->readAllStandardError().constData());
+            }
+            QCOMPARE(readingsIn(target), 72);
+            QCOMPARE(contents(path("look"))[QStringLiteral("bench.json")].count("\"name\": \"Fern 20\""), 1);
+            // No half-made project is left lying about.
+            QVERIFY(QDir(dir_->path()).entryList({QStringLiteral(".shared*")}, QDir::Files | QDir::Hidden).isEmpty());
+        }
+    }
 
     void anImportIsWholeOrNotAtAll_data() { ways(); }
     /// The project itself: every kill and fault leaves the readings of before, or all of the new ones.

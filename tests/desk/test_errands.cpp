@@ -100,6 +100,67 @@ class TestErrands : public QObject {
         QVERIFY(!w_->lastWord().startsWith(QStringLiteral("Copied")));
     }
 
+    /// Somebody takes the file away, or puts another in its place: work goes on, and nothing is called saved.
+    void aProjectThatIsGoneIsSaidAndCanBeCopied() {
+        QVERIFY(w_->createWithRuns({200}));
+        QVERIFY(w_->session.project()->inPlace());
+        const auto file = w_->path("bench.glumet");
+        const auto rename = [&](const QByteArray& name) {
+            auto fixture = w_->session.bench().fixtures.front();
+            fixture.name = name.toStdString();
+            const auto fault = w_->session.edit([&](Project& project) { return project.save(fixture); });
+            w_->settle();
+            return fault.isEmpty();
+        };
+        const auto says = [&](const char* words) {
+            for (const auto* label : w_->window.findChildren<QLabel*>())
+                if (label->text().startsWith(QLatin1String(words))) return true;
+            return false;
+        };
+        QVERIFY(rename("Fern 21"));
+        QVERIFY(says("saved "));
+        QVERIFY(QFile::rename(file, w_->path("away.glumet")));
+        QVERIFY(rename("Fern 22"));
+        QVERIFY(says("file is gone") && !says("saved "));
+        QVERIFY(w_->lastWord().contains(QStringLiteral("Ctrl+Shift+S")));
+        // Another file at the same place is not this project either, and takes nothing of it.
+        QVERIFY(Project::create(file, QStringLiteral("Stranger")));
+        QVERIFY(rename("Fern 23"));
+        QVERIFY(says("file is gone"));
+        onDialog<QFileDialog>([&](QFileDialog& dialog) { saveAs(dialog, "rescued.glumet"); });
+        hands_->press(Qt::Key_S, Qt::ControlModifier | Qt::ShiftModifier);
+        auto rescued = Project::open(w_->path("rescued.glumet"));
+        QVERIFY(rescued);
+        QCOMPARE((*rescued)->bench().fixtures[0].name, std::string("Fern 23"));
+        auto stranger = Project::open(file);
+        QVERIFY(stranger);
+        QVERIFY((*stranger)->bench().fixtures.empty());
+        auto away = Project::open(w_->path("away.glumet"));
+        QVERIFY(away);
+        QCOMPARE((*away)->bench().fixtures[0].name, std::string("Fern 23"));
+    }
+
+    /// A file that another program has put in its place is not written into.
+    void aProjectThatWasReplacedIsNotWrittenOver() {
+        QVERIFY(w_->createWithRuns({200}));
+        QVERIFY(Project::create(w_->path("other.glumet"), QStringLiteral("Other")));
+        const auto file = w_->path("bench.glumet");
+        QFile other(w_->path("other.glumet"));
+        QVERIFY(other.open(QIODevice::ReadOnly));
+        const auto bytes = other.readAll();
+        QVERIFY(QFile::remove(file) && QFile::rename(w_->path("other.glumet"), file));
+        auto fixture = w_->session.bench().fixtures.front();
+        fixture.name = "Fern 21";
+        const auto fault = w_->session.edit([&](Project& project) { return project.save(fixture); });
+        QVERIFY2(fault.contains(QStringLiteral("another file has taken the place")), qPrintable(fault));
+        QFile now(file);
+        QVERIFY(now.open(QIODevice::ReadOnly));
+        QCOMPARE(now.readAll(), bytes);
+        QVERIFY(w_->session.project()->copyTo(w_->path("rescued.glumet")));
+        auto rescued = Project::open(w_->path("rescued.glumet"));
+        QCOMPARE((*rescued)->bench().fixtures[0].name, std::string("Fern 20"));
+    }
+
     void thingsAreMadeByCommand() {
         QVERIFY(w_->createWithRuns({200}));
         command("new tank");

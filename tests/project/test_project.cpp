@@ -2,6 +2,9 @@
 #include <QRandomGenerator>
 #include <QSignalSpy>
 #include <QTemporaryDir>
+#include <QSqlDatabase>
+#include <QSqlError>
+#include <QSqlQuery>
 #include <QTest>
 
 #include "core/bench/grid.h"
@@ -334,6 +337,31 @@ class TestProject : public QObject {
         QVERIFY(english(again.error()).find("exists") != std::string::npos);
     }
 
+    /// A foreign hand takes rows or a table away while we have the project open: said, never an end of the
+    /// program, and what was read stays in sight.
+    void whatAForeignHandBreaksIsSaid_data() {
+        QTest::addColumn<QString>("statement");
+        QTest::newRow("a plane without its run") << QStringLiteral("DELETE FROM run");
+        QTest::newRow("readings without their plane") << QStringLiteral("DELETE FROM plane");
+        QTest::newRow("a table gone") << QStringLiteral("DROP TABLE reading");
+    }
+    void whatAForeignHandBreaksIsSaid() {
+        QFETCH(QString, statement);
+        auto project = withRun();
+        const auto plane = project->bench().runs[0].planes[0].id;
+        QVERIFY(project->take(plane, readingAt(50, 50, 100)));
+        const auto before = described(project->bench());
+        byForeignHand(statement);
+        const auto done = project->take(plane, readingAt(150, 50, 110));
+        QVERIFY(!done);
+        QVERIFY(!english(done.error()).empty());
+        QVERIFY(!project->save(plannedRun(project->bench().fixtures[0].id)));
+        QCOMPARE(described(project->bench()), before);
+        project.reset();
+        // Nor does opening it end the program.
+        QVERIFY(!Project::open(path_));
+    }
+
     void anotherProcessesWorkIsTakenIn() {
         auto mine = withRun();
         auto other = opened();
@@ -422,6 +450,19 @@ class TestProject : public QObject {
         out.depth = Millimetre(depth);
         out.reading = readingAt(x, y, 100 + x);
         return out;
+    }
+
+    /// What another program does to the file, minding no rule of ours.
+    void byForeignHand(const QString& statement) const {
+        {
+            auto database = QSqlDatabase::addDatabase(QStringLiteral("QSQLITE"), QStringLiteral("foreign"));
+            database.setDatabaseName(path_);
+            QVERIFY(database.open());
+            QSqlQuery query(database);
+            QVERIFY(query.exec(QStringLiteral("PRAGMA foreign_keys = OFF")));
+            QVERIFY2(query.exec(statement), qPrintable(query.lastError().text()));
+        }
+        QSqlDatabase::removeDatabase(QStringLiteral("foreign"));
     }
 
     void write(const QByteArray& bytes) const {

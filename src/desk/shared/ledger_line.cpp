@@ -114,7 +114,11 @@ LedgerLine::LedgerLine(Session& session)
     connect(&session, &Session::projectChanged, this, [this] { saved_->setText(tr("all saved")); });
     // Told after the commit: what is shown as saved is on the disk.
     connect(&session, &Session::dataChanged, this,
-            [this] { saved_->setText(tr("saved %1").arg(session_.now().mid(11, 8))); });
+            [this] {
+                const bool there = session_.project() != nullptr && session_.project()->inPlace();
+                setRole(saved_, there ? TextRole::Muted : TextRole::Problem);
+                saved_->setText(there ? tr("saved %1").arg(session_.now().mid(11, 8)) : tr("file is gone"));
+            });
     followMeter();
     refresh();
 }

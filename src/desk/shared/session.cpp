@@ -54,6 +54,10 @@ void Session::setProject(std::unique_ptr<Project> project) {
         connect(project_.get(), &Project::changed, this, [this] {
             rebuild();
             emit dataChanged();
+            if (!project_->inPlace())
+                warn(tr("The project's file is no longer at %1: what is stored now is kept only until this "
+                        "window closes. Save a copy (Ctrl+Shift+S).")
+                         .arg(project_->path()));
         });
     rebuild();
     emit projectChanged();
