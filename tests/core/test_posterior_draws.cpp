@@ -52,6 +52,22 @@ class TestPosteriorDraws : public QObject {
         QVERIFY(!middle95({}));
     }
 
+    /// Of forty draws the second and the last but one would hold nine tenths only.
+    void fortyDrawsGiveNineteenInTwenty() {
+        std::mt19937_64 random(11);
+        std::normal_distribution<double> normal;
+        double held = 0.0;
+        constexpr int kSets = 4000;
+        for (int set = 0; set < kSets; ++set) {
+            std::vector<double> draws;
+            for (int i = 0; i < 40; ++i) draws.push_back(normal(random));
+            const auto [low, high] = *middle95(draws);
+            held += 0.5 * (std::erf(high / std::sqrt(2.0)) - std::erf(low / std::sqrt(2.0))) / kSets;
+        }
+        QVERIFY2(std::abs(held - 0.95) < 0.004, qPrintable(QString::number(held)));
+        QCOMPARE(middle95({3.0, 1.0, 2.0}), (std::optional(std::pair{1.0, 3.0})));
+    }
+
     void theSameSeedDrawsTheSame() {
         PosteriorDraws one(unsure(0.1, 1), 3);
         PosteriorDraws other(unsure(0.1, 1), 3);

@@ -63,9 +63,14 @@ std::vector<double> DrawnField::values(const Eigen::VectorXd& draw) const {
 std::optional<std::pair<double, double>> middle95(std::vector<double> answers) {
     if (answers.empty()) return std::nullopt;
     std::sort(answers.begin(), answers.end());
+    // A draw more falls below the k-th of n with chance k/(n + 1): by ranks from 0 to n − 1 a few draws would
+    // give 90 % for 95.
     const auto at = [&](double share) {
-        return answers[static_cast<std::size_t>(
-            std::lround(share * static_cast<double>(answers.size() - 1)))];
+        const auto last = static_cast<double>(answers.size() - 1);
+        const double rank = std::clamp(share * static_cast<double>(answers.size() + 1) - 1.0, 0.0, last);
+        const auto below = static_cast<std::size_t>(rank);
+        const auto above = std::min(below + 1, answers.size() - 1);
+        return std::lerp(answers[below], answers[above], rank - static_cast<double>(below));
     };
     return std::pair{at(kTail), at(1.0 - kTail)};
 }

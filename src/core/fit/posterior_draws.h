@@ -42,7 +42,8 @@ class DrawnField {
     double offset_mm_;
 };
 
-/// The middle 95 % of answers of draws. Empty input gives none.
+/// Between which one more draw would fall with 95 % chance, judged by these, by their ranks (Weibull 1939:
+/// k/(n + 1)); with fewer than 39 the least and the greatest. Empty input gives none.
 std::optional<std::pair<double, double>> middle95(std::vector<double> answers);
 
 }  // namespace glumet
