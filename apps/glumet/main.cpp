@@ -143,11 +143,14 @@ void press(MainWindow& window, const QString& letters) {
 }
 
 int takeShot(MainWindow& window, Session& session, const QString& file, const QString& keys) {
+    // What is ready may lead to the next question.
     const auto letFinish = [&] {
-        letSettle();
-        while (session.fitting() || window.busy())
-            QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents);
-        letSettle();
+        const auto working = [&] { return session.fitting() || window.busy(); };
+        do {
+            letSettle();
+            while (working()) QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents);
+            letSettle();
+        } while (working());
     };
     letFinish();
     press(window, keys);

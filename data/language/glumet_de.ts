@@ -3251,11 +3251,7 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>95 %</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>%1 … %2</source>
+        <source>%1 ± %2</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

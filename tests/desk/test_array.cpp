@@ -168,6 +168,25 @@ class TestArray : public QObject {
         QCOMPARE(w_->session.run()->fixtures, 2);
     }
 
+    /// Another question is judged in the background: what is being read is not taken away meanwhile.
+    void thePaneStaysWhileItIsJudgedAnew() {
+        QVERIFY(openArray());
+        auto* measured = w_->find<QPushButton>("paneMeasured");
+        QTest::mouseClick(measured, Qt::LeftButton);
+        w_->settle();
+        QVERIFY(measured->isChecked());
+        stage().view()->setFocus();
+        w_->key(Qt::Key_Up);
+        w_->session.setUnit(LengthUnit::Inch);
+        auto goal = w_->session.goal();
+        goal.band.high = Ppfd(310);
+        w_->session.changeMethod([&](Method& method) { method.goal = goal; });
+        QTRY_VERIFY_WITH_TIMEOUT(!w_->session.fitting() && !stage().busy(), 60'000);
+        w_->settle();
+        QVERIFY(measured->isChecked() && measured->isVisible());
+        QVERIFY(w_->find<QTableWidget>("arrayMeasured")->isVisible());
+    }
+
     void keysWalkPanesAndSchools() {
         QVERIFY(openArray());
         stage().view()->setFocus();

@@ -151,10 +151,12 @@ void ArrayPanes::addPane(const QString& pane_name, QWidget* pane, const char* ob
 void ArrayPanes::show(const Shown& shown) {
     const bool any = shown.verdicts != nullptr;
     for (int pane = kFirstAnswer; pane < stack_->count(); ++pane) choices_->button(pane)->setEnabled(any);
-    choices_->button(kChannels)->setVisible(any && shown.verdicts->mix);
-    choices_->button(kMeasured)->setVisible(any && !shown.verdicts->measured.empty());
-    if (auto* chosen = choices_->checkedButton(); chosen->isHidden() || !chosen->isEnabled())
-        choices_->button(0)->click();
+    // While it is judged anew the pane that is looked at stays.
+    if (any) {
+        choices_->button(kChannels)->setVisible(shown.verdicts->mix.has_value());
+        choices_->button(kMeasured)->setVisible(!shown.verdicts->measured.empty());
+        if (choices_->checkedButton()->isHidden()) choices_->button(0)->click();
+    }
     if (!any) {
         for (auto* plot : {spacing_, brightness_}) {
             plot->clearGraphs();
@@ -317,27 +319,27 @@ void ArrayPanes::showMix(const Shown& shown) {
 void ArrayPanes::showMeasured(const Shown& shown) {
     measured_rows_ = shown.verdicts->measured;
     measured_->setHeads(
-        {tr("run"), tr("height"), tr("apart"), tr("mean off"), tr("95 %"), tr("within 2 errors"), tr("verdict")});
+        {tr("run"), tr("height"), tr("apart"), tr("mean off"), tr("within 2 errors"), tr("verdict")});
     std::vector<QStringList> rows;
     for (const auto& m : measured_rows_) {
         const auto& run = session_.bench().run(m.run);
         const auto centres = spreadOf(session_, run);
         if (!m.agreement) {
             rows.push_back(
-                {text(run.label), session_.length(run.height), centres, {}, {}, {}, text(m.agreement.error())});
+                {text(run.label), session_.length(run.height), centres, {}, {}, text(m.agreement.error())});
             continue;
         }
         const auto& a = *m.agreement;
         rows.push_back({text(run.label), session_.length(run.height), centres,
-                        signedPercent(a.mean_ratio - 1.0),
-                        tr("%1 … %2").arg(signedPercent(a.mean_ratio_low - 1.0),
-                                          signedPercent(a.mean_ratio_high - 1.0)),
+                        tr("%1 ± %2").arg(signedPercent(a.mean_ratio - 1.0),
+                                          text(percentText(0.5 * (a.mean_ratio_high - a.mean_ratio_low)))),
                         text(percentText(a.within)),
                         verdictOf(session_, a)});
     }
     measured_->setRows(rows, -1, session_.palette());
-    measured_->horizontalHeader()->setSectionResizeMode(measured_->columnCount() - 1,
-                                                        QHeaderView::ResizeToContents);
+    // The run's name takes what the figures leave.
+    for (int column = 1; column < measured_->columnCount(); ++column)
+        measured_->horizontalHeader()->setSectionResizeMode(column, QHeaderView::ResizeToContents);
 }
 
 }  // namespace glumet
