@@ -21,7 +21,8 @@ constexpr mode_t kUsualFile = 0644;  // less what the user's mask forbids
 constexpr mode_t kPermissions = 07777;
 
 Problem faultAt(const QString& path, int error) {
-    return {path.toStdString(), say(GLUMET_SAY("Core", "cannot be written: {}"), std::string(strerror(error)))};
+    return {path.toStdString(),
+            say(GLUMET_SAY("Core", "cannot be written: {}"), std::string(strerror(error)))};
 }
 
 QByteArray native(const QString& path) { return QFile::encodeName(path); }

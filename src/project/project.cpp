@@ -2,8 +2,8 @@
 
 #include <QScopeGuard>
 #include <algorithm>
-#include <map>
 #include <exception>
+#include <map>
 
 #include "core/bench/grid.h"
 #include "core/bench/sweep.h"
@@ -31,9 +31,7 @@ PlaneRef findPlane(Bench& bench, Id id) {
 
 }  // namespace
 
-Project::Project(ProjectFile file) : file_(std::move(file)), journal_(file_) {
-    readWhole();
-}
+Project::Project(ProjectFile file) : file_(std::move(file)), journal_(file_) { readWhole(); }
 
 /// One moment of the file, whoever else writes meanwhile.
 void Project::readWhole() {
@@ -76,11 +74,12 @@ Expected<bool> Project::reload() {
         readWhole();
         return true;
     } catch (const SqlFault& fault) {
-        return problem("", say(GLUMET_SAY("Core", "the project cannot be read any more: {}"),
-                               fault.text.toStdString()));
+        return problem(
+            "", say(GLUMET_SAY("Core", "the project cannot be read any more: {}"), fault.text.toStdString()));
     } catch (const std::exception&) {
-        return problem("", say(GLUMET_SAY("Core", "the project has been damaged from outside: "
-                                                  "what it holds does not belong together")));
+        return problem("", say(GLUMET_SAY("Core",
+                                          "the project has been damaged from outside: "
+                                          "what it holds does not belong together")));
     }
 }
 

@@ -102,7 +102,9 @@ void migrate(const ProjectFile& file) {
 }  // namespace
 
 ProjectFile::ProjectFile(ProjectFile&& other) noexcept
-    : path_(std::move(other.path_)), connection_(std::move(other.connection_)), without_log_(other.without_log_),
+    : path_(std::move(other.path_)),
+      connection_(std::move(other.connection_)),
+      without_log_(other.without_log_),
       identity_(other.identity_) {
     other.connection_.clear();
 }
@@ -142,8 +144,9 @@ Expected<ProjectFile> ProjectFile::create(const QString& path, const QString& ti
     if (QFile::exists(path)) return tl::make_unexpected(problemAt(path, QStringLiteral("exists already")));
     const QFileInfo log(path + QStringLiteral("-wal"));
     if (log.exists() && log.size() > 0)
-        return tl::make_unexpected(problemAt(
-            log.filePath(), QStringLiteral("belongs to a project that was moved away; put it beside that one")));
+        return tl::make_unexpected(
+            problemAt(log.filePath(),
+                      QStringLiteral("belongs to a project that was moved away; put it beside that one")));
     const auto fresh = hiddenBeside(path);
     const auto swept = qScopeGuard([&] {
         for (const char* end : {"", "-wal", "-shm", "-journal"}) QFile::remove(fresh + QLatin1String(end));

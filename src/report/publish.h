@@ -25,7 +25,8 @@ QByteArray pdfOf(const Review& review);
 std::vector<EditionFile> dataOf(const Bench& bench);
 
 /// Writes review.html, review.pdf, figures (SVG and PNG) and the data behind them (readings.csv, bench.json)
-/// into a folder, which is made if need be. All files or a problem, and then the folder is as it was. The names of what was written are returned.
+/// into a folder, which is made if need be. All files or a problem, and then the folder is as it was. The
+/// names of what was written are returned.
 Expected<QStringList> publishTo(const QString& folder, const Review& review);
 
 }  // namespace glumet

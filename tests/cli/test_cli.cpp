@@ -234,16 +234,18 @@ class TestCli : public QObject {
 
     /// Light that was read in air is fitted in air: with water's index in its place the flux would be off.
     void aDryTankIsFittedDry() {
-        const auto tank = QStringLiteral(R"("tank":{"length_mm":600,"width_mm":600,"water_depth_mm":560,"walls":{"left":{"kind":"glass"},
+        const auto tank = QStringLiteral(
+            R"("tank":{"length_mm":600,"width_mm":600,"water_depth_mm":560,"walls":{"left":{"kind":"glass"},
             "right":{"kind":"glass"},"front":{"kind":"glass"},"back":{"kind":"glass"}}},"water":null)");
         QByteArray csv = "run,fixture,height_mm,depth_mm,x_mm,y_mm,ppfd\n";
         for (const int height : {150, 250}) {
-            const auto scene = QStringLiteral(R"({%1,"fixtures":[{"x_mm":300,"y_mm":300,"height_mm":%2,"emitters":[
+            const auto scene =
+                QStringLiteral(R"({%1,"fixtures":[{"x_mm":300,"y_mm":300,"height_mm":%2,"emitters":[
                 {"dx_mm":0,"dy_mm":0,"flux_umol_s":100,"beam":{"kind":"half_angle","half_angle_deg":50}}]}],
                 "depths_mm":[100,300],"grid":{"nx":6,"ny":6}})");
-            const auto lit = run({QStringLiteral("field"),
-                                  written("dry.json", scene.arg(tank).arg(height).toUtf8()),
-                                  QStringLiteral("--json")});
+            const auto lit =
+                run({QStringLiteral("field"), written("dry.json", scene.arg(tank).arg(height).toUtf8()),
+                     QStringLiteral("--json")});
             QVERIFY2(lit.code == 0, qPrintable(lit.err));
             for (const auto& plane : lit.json()[QStringLiteral("planes")].toArray())
                 for (const auto& value : plane.toObject()[QStringLiteral("points")].toArray()) {
@@ -257,15 +259,16 @@ class TestCli : public QObject {
                                .toUtf8();
                 }
         }
-        const auto fitted = run({QStringLiteral("fit"), written("dry.csv", csv), QStringLiteral("--tank"),
-                                 written("tank.json", QStringLiteral("{%1}").arg(tank).toUtf8()),
-                                 QStringLiteral("--json")});
+        const auto fitted =
+            run({QStringLiteral("fit"), written("dry.csv", csv), QStringLiteral("--tank"),
+                 written("tank.json", QStringLiteral("{%1}").arg(tank).toUtf8()), QStringLiteral("--json")});
         QVERIFY2(fitted.code == 0, qPrintable(fitted.err));
         auto wet = tank;
-        wet.replace(QStringLiteral("\"water\":null"), QStringLiteral(R"("water":{"refractive_index":1.333})"));
-        const auto drowned = run({QStringLiteral("fit"), path("dry.csv"), QStringLiteral("--tank"),
-                                  written("wet.json", QStringLiteral("{%1}").arg(wet).toUtf8()),
-                                  QStringLiteral("--json")});
+        wet.replace(QStringLiteral("\"water\":null"),
+                    QStringLiteral(R"("water":{"refractive_index":1.333})"));
+        const auto drowned =
+            run({QStringLiteral("fit"), path("dry.csv"), QStringLiteral("--tank"),
+                 written("wet.json", QStringLiteral("{%1}").arg(wet).toUtf8()), QStringLiteral("--json")});
         QVERIFY2(drowned.code == 0, qPrintable(drowned.err));
         const auto number = [](const Result& of, const char* key) {
             return of.json()[QLatin1String(key)].toDouble();

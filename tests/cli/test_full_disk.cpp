@@ -56,11 +56,15 @@ class TestFullDisk : public QObject {
                         .toUtf8();
         QVERIFY(write("first.csv", head + rows));
         QVERIFY(write("second.csv", head + QByteArray(rows).replace("A,Fern 20,200", "B,Fern 20,250")));
-        QCOMPARE(run({QStringLiteral("import"), path("first.csv"), QStringLiteral("--into"), path("one.glumet")}).code,
-                 0);
+        QCOMPARE(
+            run({QStringLiteral("import"), path("first.csv"), QStringLiteral("--into"), path("one.glumet")})
+                .code,
+            0);
         QVERIFY(QFile::copy(path("one.glumet"), path("two.glumet")));
-        QCOMPARE(run({QStringLiteral("import"), path("second.csv"), QStringLiteral("--into"), path("two.glumet")}).code,
-                 0);
+        QCOMPARE(
+            run({QStringLiteral("import"), path("second.csv"), QStringLiteral("--into"), path("two.glumet")})
+                .code,
+            0);
     }
     void cleanup() { dir_.reset(); }
 
@@ -89,7 +93,9 @@ class TestFullDisk : public QObject {
             QCOMPARE(readingsIn(target), 72);
             QCOMPARE(contents(path("look"))[QStringLiteral("bench.json")].count("\"name\": \"Fern 20\""), 1);
             // No half-made project is left lying about.
-            QVERIFY(QDir(dir_->path()).entryList({QStringLiteral(".shared*")}, QDir::Files | QDir::Hidden).isEmpty());
+            QVERIFY(QDir(dir_->path())
+                        .entryList({QStringLiteral(".shared*")}, QDir::Files | QDir::Hidden)
+                        .isEmpty());
         }
     }
 
@@ -102,9 +108,9 @@ class TestFullDisk : public QObject {
             QFile::remove(path("work.glumet"));
             for (const char* end : {"-wal", "-shm"}) QFile::remove(path("work.glumet") + QLatin1String(end));
             QVERIFY(QFile::copy(path("one.glumet"), path("work.glumet")));
-            const auto done = run({QStringLiteral("import"), path("second.csv"), QStringLiteral("--into"),
-                                   path("work.glumet")},
-                                  how, at, path("work.glumet"));
+            const auto done = run(
+                {QStringLiteral("import"), path("second.csv"), QStringLiteral("--into"), path("work.glumet")},
+                how, at, path("work.glumet"));
             const auto readings = readingsIn(path("work.glumet"));
             QVERIFY2(readings == 36 || readings == 72, qPrintable(QString::number(readings)));
             if (!done.killed) {
@@ -120,7 +126,8 @@ class TestFullDisk : public QObject {
   private:
     void ways() {
         QTest::addColumn<QString>("how");
-        for (const char* how : {"full", "fault", "short", "kill"}) QTest::newRow(how) << QString::fromLatin1(how);
+        for (const char* how : {"full", "fault", "short", "kill"})
+            QTest::newRow(how) << QString::fromLatin1(how);
     }
 
     /// A second edition over a first, with the disk failing at every `step`th write until none is left.

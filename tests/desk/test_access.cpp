@@ -1,8 +1,8 @@
 #include <QLineEdit>
 #include <QPushButton>
+#include <QScreen>
 #include <QScrollArea>
 #include <QScrollBar>
-#include <QScreen>
 #include <QTableWidget>
 #include <set>
 
@@ -84,11 +84,12 @@ class TestAccess : public QObject {
         // The same as the project holds of that place.
         const auto cell = *w_->session.cell();
         const auto& plane = w_->plane();
-        const auto reading = std::find_if(plane.readings.begin(), plane.readings.end(), [&](const Reading& r) {
-            return r.counts() &&
-                   std::abs(r.x.value() - plane.grid->xs_mm[std::size_t(cell.column)]) < kSamePointMm &&
-                   std::abs(r.y.value() - plane.grid->ys_mm[std::size_t(cell.row)]) < kSamePointMm;
-        });
+        const auto reading =
+            std::find_if(plane.readings.begin(), plane.readings.end(), [&](const Reading& r) {
+                return r.counts() &&
+                       std::abs(r.x.value() - plane.grid->xs_mm[std::size_t(cell.column)]) < kSamePointMm &&
+                       std::abs(r.y.value() - plane.grid->ys_mm[std::size_t(cell.row)]) < kSamePointMm;
+            });
         QVERIFY(reading != plane.readings.end());
         QVERIFY(chosenIn(map).contains(QString::fromStdString(ppfdFigure(reading->mean))));
         QVERIFY(wasTold(QAccessible::Focus, QString::fromStdString(cellName(*w_->plane().grid, cell))));
@@ -169,7 +170,8 @@ class TestAccess : public QObject {
     void aNewDoubtIsSaidOnce() {
         QVERIFY(w_->createWithRuns({200}));
         FindingsPanel panel(w_->session);
-        const auto doubt = finding(FindingKind::Doubt, say("A cell is dark"), say("Look."), EvidenceView::Field);
+        const auto doubt =
+            finding(FindingKind::Doubt, say("A cell is dark"), say("Look."), EvidenceView::Field);
         const auto fact = finding(FindingKind::Fact, say("Quiet"), say("Fine."), EvidenceView::Field);
         panel.setFindings({fact, doubt});
         QVERIFY(wasTold(QAccessible::Alert, QStringLiteral("A cell is dark")));
@@ -288,8 +290,9 @@ class TestAccess : public QObject {
                 continue;
             const auto top = field->mapTo(scroll->viewport(), QPoint(0, 0)).y();
             QVERIFY2(top >= 0 && top + field->height() <= scroll->viewport()->height(),
-                     qPrintable(QStringLiteral("%1 %2 at %3").arg(
-                         QLatin1String(field->metaObject()->className()), field->objectName()).arg(top)));
+                     qPrintable(QStringLiteral("%1 %2 at %3")
+                                    .arg(QLatin1String(field->metaObject()->className()), field->objectName())
+                                    .arg(top)));
         }
     }
 

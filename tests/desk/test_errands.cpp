@@ -177,7 +177,8 @@ class TestErrands : public QObject {
         });
         QCOMPARE(w_->session.bench().accessories.size(), std::size_t{1});
         QCOMPARE(w_->session.bench().accessories[0].name, std::string("frost diffuser"));
-        command("new accessory", [] { onDialog<QInputDialog>([](QInputDialog& dialog) { dialog.reject(); }); });
+        command("new accessory",
+                [] { onDialog<QInputDialog>([](QInputDialog& dialog) { dialog.reject(); }); });
         QCOMPARE(w_->session.bench().accessories.size(), std::size_t{1});
     }
 
@@ -302,7 +303,8 @@ class TestErrands : public QObject {
             }
     }
     /// Finds a command in the list of all and runs it; `then` sees to the dialog that it opens.
-    void command(const char* words, const std::function<void()>& then = [] {}) {
+    void command(
+        const char* words, const std::function<void()>& then = [] {}) {
         onDialog<CommandList>([this, words, then](CommandList&) {
             hands_->type(QLatin1String(words));
             then();

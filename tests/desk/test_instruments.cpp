@@ -227,7 +227,9 @@ class TestInstruments : public QObject {
             const auto* ledger = w_->window.findChild<LedgerLine*>();
             for (const auto* label : ledger->findChildren<QLabel*>())
                 if (label->text().contains(part)) return true;
-            return ledger->findChild<QPushButton*>(QStringLiteral("instrumentsButton"))->text().contains(part);
+            return ledger->findChild<QPushButton*>(QStringLiteral("instrumentsButton"))
+                ->text()
+                .contains(part);
         };
         QVERIFY(shown(QStringLiteral("Hand meter")));
         QVERIFY(shown(QStringLiteral("Hand meter silent")));

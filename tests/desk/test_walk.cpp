@@ -135,7 +135,8 @@ class TestWalk : public QObject {
             if (!hands_->chooseByMouse(way, 1)) return;
             auto* place = dialog.findChild<QComboBox*>(QStringLiteral("instrumentPlace"))->lineEdit();
             if (!hands_->fillByMouse(place, QStringLiteral("127.0.0.1"))) return;
-            auto* number = dialog.findChild<QSpinBox*>(QStringLiteral("instrumentNumber"))->findChild<QLineEdit*>();
+            auto* number =
+                dialog.findChild<QSpinBox*>(QStringLiteral("instrumentNumber"))->findChild<QLineEdit*>();
             if (!hands_->fillByMouse(number, port_)) return;
             hands_->click(dialog.findChild<QPushButton*>(QStringLiteral("testInstrument")));
             if (!linesArrive(dialog)) return;
@@ -239,8 +240,7 @@ class TestWalk : public QObject {
         const auto* headline = w_->session.headline();
         QVERIFY(headline != nullptr);
         QVERIFY2(headline->speaks(), english(headline->reason).c_str());
-        QVERIFY(w_->find<QLabel>("heightAnswer")->text().contains(
-            w_->session.figure(*headline->height)));
+        QVERIFY(w_->find<QLabel>("heightAnswer")->text().contains(w_->session.figure(*headline->height)));
         qInfo("%s: %d clicks, %d keys", how, hands_->clicks, hands_->keys);
     }
 

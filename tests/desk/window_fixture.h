@@ -48,7 +48,8 @@ class WindowFixture {
   public:
     explicit WindowFixture(std::vector<StageEntry> stages = allStages(),
                            MonotonicClock meter_clock = machineClock())
-        : session([] { return QStringLiteral("2026-11-24T12:00:00"); }, std::move(meter_clock)), window(session, std::move(stages)) {
+        : session([] { return QStringLiteral("2026-11-24T12:00:00"); }, std::move(meter_clock)),
+          window(session, std::move(stages)) {
         qputenv("XDG_DATA_HOME", dir.path().toLocal8Bit());  // nobody's own methods and settings
     }
 

@@ -124,7 +124,8 @@ class TestFileWriter : public QObject {
         const auto before = names("out");
         {
             const SmallDisk disk(3000);
-            QVERIFY(!writeEdition(path("out"), {part("a.txt", "2"), part("c.txt", "2"), part("b.txt", QByteArray(4000, '2'))}));
+            QVERIFY(!writeEdition(
+                path("out"), {part("a.txt", "2"), part("c.txt", "2"), part("b.txt", QByteArray(4000, '2'))}));
         }
         QCOMPARE(bytes("out/a.txt") + bytes("out/b.txt"), QByteArray("11"));
         QCOMPARE(names("out"), before);
@@ -150,7 +151,8 @@ class TestFileWriter : public QObject {
         return file.open(QIODevice::ReadOnly) ? file.readAll() : QByteArray("missing");
     }
     QStringList names(const char* folder = "") const {
-        return QDir(path(folder)).entryList(QDir::AllEntries | QDir::Hidden | QDir::NoDotAndDotDot, QDir::Name);
+        return QDir(path(folder))
+            .entryList(QDir::AllEntries | QDir::Hidden | QDir::NoDotAndDotDot, QDir::Name);
     }
 
     std::unique_ptr<QTemporaryDir> dir_;

@@ -36,7 +36,8 @@ class DescribedModel {
     /// Flux of the whole fixture at full level that the readings speak for, µmol/s.
     PhotonFlux impliedFlux() const { return flux_ * factor_; }
     bool fluxWasDescribed() const { return flux_described_; }
-    /// Whether a stated flux or a reading says how bright it is; without either only its shape means anything.
+    /// Whether a stated flux or a reading says how bright it is; without either only its shape means
+    /// anything.
     bool hasLevel() const { return flux_described_ || agreement_.n > 0; }
 
     /// Scaled PPFD at the grid's cells, row by row from the front.

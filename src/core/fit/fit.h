@@ -82,7 +82,7 @@ struct FitResult {
     std::vector<FitResidual> residuals;  ///< in the order of runs, planes, readings
     std::vector<Words> cannot_tell;
     double reduced_chi_square = 0.0;
-    double misfit = 0.0;       ///< Σ min(z², 36): what layouts are compared by
+    double misfit = 0.0;              ///< Σ min(z², 36): what layouts are compared by
     double reflectance = 0.0;         ///< of the painted wall that was described last
     double reflectance_change = 0.0;  ///< against what is described, the same for every painted wall
     double attenuation_per_m = 0.0;
@@ -102,9 +102,9 @@ std::vector<Id> runsOf(const FitResult& fit);
 /// Hanson 1974, Solving Least Squares Problems, ch. 23). A smoothness prior on the coefficients' second
 /// differences has its strength chosen by evidence (MacKay 1992, Neural Computation 4:415). Bad readings lose
 /// their weight by Tukey's biweight at 6 standard errors, and are named beyond 4. The posterior is that of
-/// the last linearisation, with the readings' noise scaled by their own scatter: times the root of the reduced
-/// chi-square, which counts as 0.5 at least. Rounds end when a step changes nothing any more, else after
-/// `most_iterations`, and then `cannot_tell` says so.
+/// the last linearisation, with the readings' noise scaled by their own scatter: times the root of the
+/// reduced chi-square, which counts as 0.5 at least. Rounds end when a step changes nothing any more, else
+/// after `most_iterations`, and then `cannot_tell` says so.
 ///
 /// Fails in words: no tank, no reading, fewer than 24 readings or fewer than 3 rings of distance, a single
 /// plane.

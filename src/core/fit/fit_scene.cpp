@@ -10,7 +10,8 @@ LightScene tankByFit(const FitResult& fit, const Tank& tank, bool dry) {
     if (!dry) scene.water.attenuation_per_m = fit.attenuation_per_m;
     if (std::find(fit.tanks.begin(), fit.tanks.end(), tank.id) != fit.tanks.end())
         for (auto& wall : scene.walls)
-            if (!wall.clear()) wall.reflectance = std::clamp(wall.reflectance + fit.reflectance_change, 0.0, 1.0);
+            if (!wall.clear())
+                wall.reflectance = std::clamp(wall.reflectance + fit.reflectance_change, 0.0, 1.0);
     return scene;
 }
 

@@ -44,8 +44,8 @@ DrawnField::DrawnField(const LightModel& model, const LightScene& scene,
         auto raised = scene;
         for (auto& fixture : raised.fixtures) fixture.height_mm = std::max(1.0, fixture.height_mm + offset);
         const auto rows = BasisField(raised, model.emitters, scene.water.attenuation_per_m).rows(points);
-        return Rows(Eigen::Map<const Rows>(rows.data(), static_cast<Eigen::Index>(points.size()),
-                                           BeamBasis::kSize));
+        return Rows(
+            Eigen::Map<const Rows>(rows.data(), static_cast<Eigen::Index>(points.size()), BeamBasis::kSize));
     };
     rows_ = rowsAt(offset_mm_);
     const Eigen::VectorXd beam = parametersOf(model).head(BeamBasis::kSize);

@@ -30,7 +30,8 @@ class PosteriorDraws {
 /// the height offset by its slope at the fit's own.
 class DrawnField {
   public:
-    DrawnField(const LightModel& model, const LightScene& scene, const std::vector<BasisField::Point>& points);
+    DrawnField(const LightModel& model, const LightScene& scene,
+               const std::vector<BasisField::Point>& points);
 
     /// µmol·m⁻²·s⁻¹, not negative, in the order of the points.
     std::vector<double> values(const Eigen::VectorXd& draw) const;

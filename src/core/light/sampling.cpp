@@ -93,8 +93,8 @@ BandRange rangeOf(const LightVolume& volume, std::size_t column, std::size_t row
         first == 0 ? Millimetre(0) : crossing(volume, first, first - 1, value(first), value(first - 1), band);
     // The layers stand in the middle of equal cells, of which the last ends at the bottom.
     const Millimetre bottom(volume.depths_mm.front() + volume.depths_mm.back());
-    range.to = last + 1 == layers ? bottom
-                                  : crossing(volume, last, last + 1, value(last), value(last + 1), band);
+    range.to =
+        last + 1 == layers ? bottom : crossing(volume, last, last + 1, value(last), value(last + 1), band);
     return range;
 }
 

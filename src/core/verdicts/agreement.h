@@ -20,8 +20,8 @@ struct ArrayAgreement {
     double mean_ratio = 1.0;             ///< Σ readings / Σ predicted
     double mean_ratio_low = 1.0;         ///< 95 % interval
     double mean_ratio_high = 1.0;
-    double rms = 0.0;                    ///< of reading/predicted − 1
-    double within = 0.0;                 ///< share of readings within two standard errors
+    double rms = 0.0;     ///< of reading/predicted − 1
+    double within = 0.0;  ///< share of readings within two standard errors
     double reduced_chi_square = 0.0;
     bool agrees = false;
     Cause cause = Cause::None;  ///< of most of a disagreement
@@ -38,11 +38,10 @@ struct ArrayAgreement {
 /// Lays a run's readings over the prediction. It agrees when the reduced chi-square is at most 2 and the mean
 /// within 3 %. Otherwise single causes are tried, each by weighted least squares of its own derivative: a
 /// common level, the mounting height, the row moved along the tank or across, one fixture's output. The one
-/// that takes away most of Σz² is named when the scene with it really explains more than half; else the difference is one of shape.
-/// The intervals hold each reading's own error, taken as its own, and what the fit leaves open, taken as
-/// common to all readings because it moves them together; that of a cause is widened by what stays
-/// unexplained.
-/// Fails in words: no tank, no reading that counts.
+/// that takes away most of Σz² is named when the scene with it really explains more than half; else the
+/// difference is one of shape. The intervals hold each reading's own error, taken as its own, and what the
+/// fit leaves open, taken as common to all readings because it moves them together; that of a cause is
+/// widened by what stays unexplained. Fails in words: no tank, no reading that counts.
 Expected<ArrayAgreement> arrayAgreement(const FitResult& single, const Bench& bench, Id run,
                                         const FitOptions& options = {});
 

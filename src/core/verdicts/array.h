@@ -73,10 +73,10 @@ struct SpacingVerdict {
     double asked = 0.0;              ///< the share of edge share; the others ask for the best there is
     std::vector<double> centres_mm;  ///< along the row; empty: it cannot be met
     double best = 0.0;               ///< the school's figure there, or the best found
-    std::optional<double> low;       ///< its 95 % interval with the fixtures there, by what the fit leaves open
+    std::optional<double> low;  ///< its 95 % interval with the fixtures there, by what the fit leaves open
     std::optional<double> high;
-    double level_pct = 100.0;        ///< the best level for the goal with the fixtures there
-    double seam = 0.0;               ///< of the fixtures there, see SpacingStep
+    double level_pct = 100.0;  ///< the best level for the goal with the fixtures there
+    double seam = 0.0;         ///< of the fixtures there, see SpacingStep
     double between = 0.0;
     double under = 0.0;
     std::size_t step = 0;  ///< index into the evidence, of the nearest step where it moved freely

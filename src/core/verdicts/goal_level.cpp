@@ -40,9 +40,8 @@ BestLevel bestOf(const Shares& shares) {
     BestLevel best;
     best.share = *std::max_element(shares.begin() + 1, shares.end());
     const auto within = [&](double slack) {
-        return [&, slack](int level) {
-            return shares[static_cast<std::size_t>(level)] >= best.share - slack;
-        };
+        return
+            [&, slack](int level) { return shares[static_cast<std::size_t>(level)] >= best.share - slack; };
     };
     const auto top = within(kSame);
     std::pair widest{0, -1};

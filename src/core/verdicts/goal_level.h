@@ -13,7 +13,7 @@ namespace glumet {
 /// A level and how much it matters.
 struct BestLevel {
     double level_pct = 100.0;
-    double share = 0.0;              ///< of the points in the band
+    double share = 0.0;  ///< of the points in the band
     /// Levels next to it, without a gap, that lose no more than 2 points of that share.
     double plateau_low_pct = 100.0;
     double plateau_high_pct = 100.0;
@@ -42,8 +42,8 @@ Millimetre floorDepth(const Goal& goal, Millimetre water_depth);
 /// The level that serves a goal best. Starts as "nothing reaches it".
 struct GoalLevel {
     Goal asked;
-    std::size_t used = 0;  ///< values judged
-    BestLevel best;        ///< the value, and as its interval the levels that do about as well
+    std::size_t used = 0;    ///< values judged
+    BestLevel best;          ///< the value, and as its interval the levels that do about as well
     double five_less = 0.0;  ///< share at 5 percentage points less
     double five_more = 0.0;
     double peak = 0.0;       ///< at that level

@@ -65,8 +65,7 @@ class Spacer {
     }
 
     void addSeam(const std::vector<double>& centres, SpacingStep& step) {
-        const auto seam =
-            widestSeam(field_->onPlane(Millimetre(depth_mm_), seamPoints(q_, centres)));
+        const auto seam = widestSeam(field_->onPlane(Millimetre(depth_mm_), seamPoints(q_, centres)));
         step.seam = seam.apart;
         step.between = seam.between;
         step.under = seam.under;

@@ -74,8 +74,7 @@ DrawnLayout layoutFor(const SpacingVerdict& verdict, const SpacingAnswer& answer
     const auto& centres = verdict.centres_mm;
     if (verdict.school == SpacingSchool::SmoothSeam)
         return {answer, centres, {spacingDepth(q)}, seamPoints(q, centres)};
-    if (verdict.school == SpacingSchool::EdgeShare)
-        return {answer, centres, {spacingDepth(q)}, points.all};
+    if (verdict.school == SpacingSchool::EdgeShare) return {answer, centres, {spacingDepth(q)}, points.all};
     return {answer, centres, judgedDepths(q.goal, Millimetre(q.tank.water_depth_mm), q.over), points.all};
 }
 
@@ -136,8 +135,8 @@ void addSpacingIntervals(SpacingAnswer& answer) {
         const auto middle = middle95(std::move(figures));
         school.low = std::min(middle->first, school.best);
         school.high = std::max(middle->second, school.best);
-        school.reason += say(GLUMET_SAY("Core", "By the fit {} to {}."),
-                             Share{*school.low}, Share{*school.high});
+        school.reason +=
+            say(GLUMET_SAY("Core", "By the fit {} to {}."), Share{*school.low}, Share{*school.high});
     }
 }
 

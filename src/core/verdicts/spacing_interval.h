@@ -23,9 +23,9 @@ struct Seam {
 };
 Seam widestSeam(const std::vector<double>& values);
 
-/// The interval of each school's figure with the fixtures where it hangs them, dimmed as it dims them: the middle 95 % over
-/// `asked.draws` draws from the model's posterior. The answer itself lies within. The light of companions is
-/// taken as it is.
+/// The interval of each school's figure with the fixtures where it hangs them, dimmed as it dims them: the
+/// middle 95 % over `asked.draws` draws from the model's posterior. The answer itself lies within. The light
+/// of companions is taken as it is.
 void addSpacingIntervals(SpacingAnswer& answer);
 
 }  // namespace glumet

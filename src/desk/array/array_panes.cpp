@@ -333,8 +333,7 @@ void ArrayPanes::showMeasured(const Shown& shown) {
         rows.push_back({text(run.label), session_.length(run.height), centres,
                         tr("%1 ± %2").arg(signedPercent(a.mean_ratio - 1.0),
                                           text(percentText(0.5 * (a.mean_ratio_high - a.mean_ratio_low)))),
-                        text(percentText(a.within)),
-                        verdictOf(session_, a)});
+                        text(percentText(a.within)), verdictOf(session_, a)});
     }
     measured_->setRows(rows, -1, session_.palette());
     // The run's name takes what the figures leave.

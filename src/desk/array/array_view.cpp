@@ -96,13 +96,12 @@ void ArrayView::addPlanValues(const ArrayGeometry& at, std::vector<AccessibleCel
 
 void ArrayView::addDepths(const ArrayGeometry& at, std::vector<AccessibleCell>& cells) const {
     for (const auto& row : light_.depthRows())
-        cells.push_back(
-            {tr("%1 under water: mean %2, %3 in the band")
-                 .arg(text(lengthText(row.depth, marks_.unit)), text(ppfdFigure(Ppfd(row.mean))),
-                      text(percentText(row.in_band))),
-             QRectF(at.tank().left(), at.yOfDepth(row.depth.value()) - 8, at.tank().width(), 16)
-                 .toAlignedRect(),
-             false});
+        cells.push_back({tr("%1 under water: mean %2, %3 in the band")
+                             .arg(text(lengthText(row.depth, marks_.unit)), text(ppfdFigure(Ppfd(row.mean))),
+                                  text(percentText(row.in_band))),
+                         QRectF(at.tank().left(), at.yOfDepth(row.depth.value()) - 8, at.tank().width(), 16)
+                             .toAlignedRect(),
+                         false});
 }
 
 double ArrayView::alongAt(const QPointF& at, const ArrayGeometry& geometry) const {

@@ -212,7 +212,8 @@ QWidget* InstrumentDialog::makePreview() {
     value_->setFont(houseFont(38, true));
     value_->setStyleSheet(QStringLiteral("font-size: 38px; font-weight: bold;"));
     layout->addWidget(value_);
-    layout->addWidget(makeLabel(tr("What it sends. Click the number that is meant, or ← → and Enter"), TextRole::Muted));
+    layout->addWidget(
+        makeLabel(tr("What it sends. Click the number that is meant, or ← → and Enter"), TextRole::Muted));
     auto* arrived = new ArrivedLines;
     lines_ = arrived;
     lines_->setObjectName(QStringLiteral("arrivedLines"));
@@ -326,7 +327,8 @@ void InstrumentDialog::add() {
 
 void InstrumentDialog::look() {
     endTest();
-    discovery_ = std::make_unique<Discovery>(discoveryCandidates(serialPorts(), profiles_), session_.meterClock());
+    discovery_ =
+        std::make_unique<Discovery>(discoveryCandidates(serialPorts(), profiles_), session_.meterClock());
     connect(discovery_.get(), &Discovery::found, this, [this](const InstrumentProfile& found, double value) {
         const auto known = std::find_if(profiles_.begin(), profiles_.end(),
                                         [&](const InstrumentProfile& p) { return p.name == found.name; });

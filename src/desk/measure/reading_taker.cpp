@@ -196,10 +196,10 @@ void ReadingTaker::take() {
     const auto now = now_;
     if (!now) {
         const auto* meter = session_.meter();
-        session_.warn(meter == nullptr             ? tr("No meter: type the value, then Enter.")
-                      : meter->trouble().isEmpty() ? tr("The meter has sent nothing yet.")
-                                                   : tr("%1: Instruments (Ctrl+L) says how they are read.")
-                                                         .arg(meter->trouble()));
+        session_.warn(meter == nullptr ? tr("No meter: type the value, then Enter.")
+                      : meter->trouble().isEmpty()
+                          ? tr("The meter has sent nothing yet.")
+                          : tr("%1: Instruments (Ctrl+L) says how they are read.").arg(meter->trouble()));
         return;
     }
     if (!now->settled() && !armed_) {

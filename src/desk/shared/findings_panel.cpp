@@ -94,8 +94,8 @@ FindingsPanel::FindingsPanel(Session& session) : session_(session), holder_(new 
 }
 
 int FindingsPanel::doubts() const {
-    return static_cast<int>(std::count_if(
-        shown_.begin(), shown_.end(), [](const Finding& f) { return f.kind == FindingKind::Doubt; }));
+    return static_cast<int>(std::count_if(shown_.begin(), shown_.end(),
+                                          [](const Finding& f) { return f.kind == FindingKind::Doubt; }));
 }
 
 void FindingsPanel::add(const Finding& finding) {

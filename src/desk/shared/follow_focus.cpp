@@ -8,7 +8,8 @@ namespace glumet {
 void followFocus(QScrollArea& area) {
     constexpr int kMargin = 20;  // a line edit counts as its cursor only
     QObject::connect(qApp, &QApplication::focusChanged, &area, [&area](QWidget* /*before*/, QWidget* now) {
-        if (now != nullptr && area.widget()->isAncestorOf(now)) area.ensureWidgetVisible(now, kMargin, kMargin);
+        if (now != nullptr && area.widget()->isAncestorOf(now))
+            area.ensureWidgetVisible(now, kMargin, kMargin);
     });
 }
 

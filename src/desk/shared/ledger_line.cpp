@@ -113,12 +113,11 @@ LedgerLine::LedgerLine(Session& session)
     connect(&session, &Session::said, this, &LedgerLine::showWord);
     connect(&session, &Session::projectChanged, this, [this] { saved_->setText(tr("all saved")); });
     // Told after the commit: what is shown as saved is on the disk.
-    connect(&session, &Session::dataChanged, this,
-            [this] {
-                const bool there = session_.project() != nullptr && session_.project()->inPlace();
-                setRole(saved_, there ? TextRole::Muted : TextRole::Problem);
-                saved_->setText(there ? tr("saved %1").arg(session_.now().mid(11, 8)) : tr("file is gone"));
-            });
+    connect(&session, &Session::dataChanged, this, [this] {
+        const bool there = session_.project() != nullptr && session_.project()->inPlace();
+        setRole(saved_, there ? TextRole::Muted : TextRole::Problem);
+        saved_->setText(there ? tr("saved %1").arg(session_.now().mid(11, 8)) : tr("file is gone"));
+    });
     followMeter();
     refresh();
 }
@@ -199,7 +198,9 @@ void LedgerLine::showInstruments() {
     meter_->setProperty("trouble", trouble);
     meter_->style()->polish(meter_);
     meter_->setText(line);
-    meter_->setToolTip(trouble ? meter->trouble() : meter == nullptr ? tr("Or type readings in Measure") : tr("Instruments"));
+    meter_->setToolTip(trouble            ? meter->trouble()
+                       : meter == nullptr ? tr("Or type readings in Measure")
+                                          : tr("Instruments"));
 }
 
 void LedgerLine::showSample(double seconds, double ppfd) {

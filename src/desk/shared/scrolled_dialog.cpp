@@ -41,7 +41,8 @@ void ScrolledDialog::fit(const QSize& room) {
     QSize size = wanted_.expandedTo(whole).boundedTo(room);
     // Where it scrolls down, the bar must not cover the body's right edge.
     if (size.height() < whole.height())
-        size.setWidth(std::min(room.width(), size.width() + style()->pixelMetric(QStyle::PM_ScrollBarExtent)));
+        size.setWidth(
+            std::min(room.width(), size.width() + style()->pixelMetric(QStyle::PM_ScrollBarExtent)));
     resize(size);
 }
 

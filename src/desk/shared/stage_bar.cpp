@@ -54,7 +54,8 @@ void StageBar::setCurrent(int stage) {
 std::vector<AccessibleCell> StageBar::accessibleCells() const {
     std::vector<AccessibleCell> cells;
     for (const auto& item : items()) {
-        QString words = item.closed_act ? nameOf(stages_[static_cast<std::size_t>(item.stage)].act) : item.name;
+        QString words =
+            item.closed_act ? nameOf(stages_[static_cast<std::size_t>(item.stage)].act) : item.name;
         const auto& progress = progress_[static_cast<std::size_t>(item.stage)];
         if (!item.closed_act && !progress.isEmpty()) words += QStringLiteral(", ") + progress;
         cells.push_back({words, item.rect, item.stage == current_});

@@ -79,9 +79,8 @@ void MainWindow::makeFileCommands() {
 
 void MainWindow::askForCopy() {
     if (session_.project() == nullptr) return;
-    const QString path =
-        QFileDialog::getSaveFileName(this, tr("Save a copy as"), inFolder(tr("copy.glumet")), kFilter, nullptr,
-                                     QFileDialog::DontConfirmOverwrite);
+    const QString path = QFileDialog::getSaveFileName(this, tr("Save a copy as"), inFolder(tr("copy.glumet")),
+                                                      kFilter, nullptr, QFileDialog::DontConfirmOverwrite);
     if (path.isEmpty()) return;
     const auto done = session_.project()->copyTo(path);
     done ? session_.say(tr("Copied to %1").arg(path)) : session_.warn(text(done.error()));

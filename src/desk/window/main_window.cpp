@@ -195,8 +195,8 @@ void MainWindow::makeEditCommands() {
     command(tr("Dim room or paper"), QKeySequence(tr("Ctrl+T")),
             [this] { session_.setDark(!session_.dark()); });
     inMenu(command(tr("All commands"), QKeySequence(tr("Ctrl+K")), [this] { showCommandList(); }));
-    inMenu(command(tr("Keys"), QKeySequence(tr("F1")),
-                   [this] { KeySheet(entries_, commands_, this).exec(); }));
+    inMenu(
+        command(tr("Keys"), QKeySequence(tr("F1")), [this] { KeySheet(entries_, commands_, this).exec(); }));
 }
 
 void MainWindow::showCommandList() { CommandList(commands_, this).exec(); }

@@ -10,9 +10,9 @@
 #include "desk/shared/stage.h"
 #include "desk/shared/stage_bar.h"
 #include "desk/window/columns.h"
-#include "meters/instrument.h"
 #include "desk/window/remembered.h"
 #include "desk/window/stages.h"
+#include "meters/instrument.h"
 
 class QPushButton;
 
