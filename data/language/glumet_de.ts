@@ -6465,6 +6465,10 @@ once more</source>
         <source>, mean %1</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>, hangs there</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::Session</name>

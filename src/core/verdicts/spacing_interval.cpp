@@ -125,13 +125,16 @@ Seam widestSeam(const std::vector<double>& values) {
 void addSpacingIntervals(SpacingAnswer& answer) {
     if (answer.asked.draws <= 0) return;
     const auto points = arrayPoints(answer.asked);
+    // The schools are judged by the same fixtures.
+    PosteriorDraws posterior(answer.used, kSeed);
+    std::vector<Eigen::VectorXd> draws;
+    for (int draw = 0; draw < answer.asked.draws; ++draw) draws.push_back(posterior.next());
     for (auto& school : answer.schools) {
         if (!school.speaks() || answer.asked.stop.stop_requested()) continue;
         const auto layout = layoutFor(school, answer, points);
-        PosteriorDraws draws(answer.used, kSeed);
         std::vector<double> figures;
-        for (int draw = 0; draw < answer.asked.draws; ++draw)
-            figures.push_back(figureOf(school, answer.asked, points, layout.values(draws.next())));
+        for (const auto& draw : draws)
+            figures.push_back(figureOf(school, answer.asked, points, layout.values(draw)));
         const auto middle = middle95(std::move(figures));
         school.low = std::min(middle->first, school.best);
         school.high = std::max(middle->second, school.best);

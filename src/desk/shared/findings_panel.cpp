@@ -133,7 +133,6 @@ void FindingsPanel::clear() {
         if (auto* widget = item->widget()) {
             // The item may be the one whose click brought us here.
             widget->hide();
-            widget->setObjectName(QString());
             widget->deleteLater();
         }
         delete item;

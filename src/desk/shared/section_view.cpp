@@ -67,6 +67,7 @@ std::vector<AccessibleCell> SectionView::accessibleCells() const {
         words += mark.kind == MarkKind::Planned    ? tr("planned")
                  : mark.kind == MarkKind::Measured ? tr("measured")
                                                    : tr("doubtful");
+        if (data_.height == mark.height) words += tr(", hangs there");
         if (data_.recommended == mark.height) words += tr(", recommended");
         cells.push_back({words, strip(layout.yOfHeight(mark.height)), false});
     }
