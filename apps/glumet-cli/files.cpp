@@ -1,16 +1,14 @@
 #include "files.h"
 
-#include <QFile>
-
+#include "files/file_reader.h"
 #include "files/file_writer.h"
 
 namespace glumet::cli {
 
-Expected<std::string> bytesOf(const std::string& name) {
-    QFile file(path(name));
-    if (!file.open(QIODevice::ReadOnly))
-        return problem(name, verbatim("cannot be read: " + file.errorString().toStdString()));
-    return file.readAll().toStdString();
+Expected<std::string> bytesOf(const std::string& name, std::size_t most) {
+    const auto bytes = readFile(path(name), most);
+    if (!bytes) return tl::make_unexpected(bytes.error());
+    return bytes->toStdString();
 }
 
 Expected<bool> writeText(const QString& name, const std::string& text) {

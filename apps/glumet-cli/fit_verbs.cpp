@@ -197,7 +197,7 @@ Expected<Output> fit(const FitQuestion& q) {
                 "  distrusted: {} at {:g} mm deep, x {:g} y {:g}: {:.1f} read, {:.1f} expected\n",
                 bench->run(r.run).label, r.depth.value(), r.x.value(), r.y.value(), r.reading, r.model);
     for (const auto& doubt : doubts) text += "  " + doubt + "\n";
-    return Output{json.dump(2), text};
+    return Output{jsonText(json, 2), text};
 }
 
 Expected<Output> predicted(const std::string& model_file, const std::string& scene_file) {
@@ -225,7 +225,7 @@ Expected<Output> predicted(const std::string& model_file, const std::string& sce
         }
         planes.push_back({{"depth_mm", depth.value()}, {"points", std::move(points)}});
     }
-    return Output{Json{{"planes", std::move(planes)}}.dump(2), text};
+    return Output{jsonText(Json{{"planes", std::move(planes)}}, 2), text};
 }
 
 namespace {
@@ -296,7 +296,7 @@ Expected<Output> spacingVerb(const SpacingQuestion& q) {
                                 row.along == RowAlong::Length ? "lengthwise" : "crosswise",
                                 row.turned ? ", turned" : "", percentText(row.share), row.level_pct);
     }
-    return Output{json.dump(2), text};
+    return Output{jsonText(json, 2), text};
 }
 
 Expected<Output> intensityVerb(const std::vector<std::string>& model_files, const std::string& scene_file,
@@ -340,7 +340,7 @@ Expected<Output> intensityVerb(const std::vector<std::string>& model_files, cons
         json["mix_share_in_band"] = mix.share;
         text += english(mix.reason) + "\n";
     }
-    return Output{json.dump(2), text};
+    return Output{jsonText(json, 2), text};
 }
 
 }  // namespace glumet::cli

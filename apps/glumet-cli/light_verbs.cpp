@@ -96,7 +96,7 @@ Expected<Output> field(const std::string& name, bool with_budget) {
         out["budget"] = budgetJson(budget);
         text += budgetText(budget);
     }
-    return Output{out.dump(2), text};
+    return Output{jsonText(out, 2), text};
 }
 
 Expected<Output> beam(const std::string& name, const std::string& target) {
@@ -119,7 +119,7 @@ Expected<Output> beam(const std::string& name, const std::string& target) {
                     {"unevenness", photometry->unevenness},
                     {"input_w", photometry->watt}};
     return Output{
-        json.dump(2),
+        jsonText(json, 2),
         fmt::format("{}: {} angles, {:.1f} % of the light upward, planes differ by up to {:.1f} % of "
                     "the peak\n",
                     photometry->name.empty() ? name : photometry->name, photometry->beam.thetaDeg().size(),

@@ -112,7 +112,14 @@ int help(const std::string& verb) {
 }
 
 int answer(const Answer& work, bool json) {
-    const auto output = work();
+    Expected<cli::Output> output;
+    try {
+        output = work();
+    } catch (const std::bad_alloc&) {
+        output = problem("", verbatim("there is not enough memory for this"));
+    } catch (const std::exception& fault) {
+        output = problem("", verbatim(fault.what()));
+    }
     if (!output) {
         std::fprintf(stderr, "glumet-cli: %s\n", english(output.error()).c_str());
         return 1;

@@ -223,7 +223,7 @@ Expected<Output> stats(const std::string& file, const std::optional<Band>& band)
                         {"height_mm", run.height.value()},
                         {"planes", planes}});
     }
-    return Output{Json{{"runs", runs}}.dump(2), text};
+    return Output{jsonText(Json{{"runs", runs}}, 2), text};
 }
 
 namespace {
@@ -299,7 +299,7 @@ Expected<Output> height(const HeightQuestion& question) {
             text += schoolText(wordOf(school.school), school.height, english(school.reason, LengthUnit::Mm));
         }
     }
-    return Output{Json{{"schools", schools}}.dump(2), text};
+    return Output{jsonText(Json{{"schools", schools}}, 2), text};
 }
 
 namespace {
@@ -328,25 +328,25 @@ Expected<Output> importFiles(const ImportQuestion& question) {
                     {"added", report->added},
                     {"already_there", report->already_there},
                     {"superseding", report->superseding}};
-    return Output{json.dump(2),
+    return Output{jsonText(json, 2),
                   fmt::format("{} readings added, {} were there already, {} replace an earlier value\n",
                               report->added, report->already_there, report->superseding)};
 }
 
 Expected<Output> exportProject(const std::string& source, const std::string& folder) {
-    const auto project = Project::open(path(source));
+    const auto project = Project::look(path(source));
     if (!project) return tl::make_unexpected(project.error());
     const auto& bench = (*project)->bench();
     const auto rows = rowsOf(bench);
     if (const auto done = writeEdition(path(folder), dataOf(bench)); !done)
         return tl::make_unexpected(done.error());
     const Json json{{"folder", folder}, {"files", {"readings.csv", "bench.json"}}, {"readings", rows.size()}};
-    return Output{json.dump(2), fmt::format("{} readings in {}/readings.csv, the bench in bench.json\n",
-                                            rows.size(), folder)};
+    return Output{jsonText(json, 2), fmt::format("{} readings in {}/readings.csv, the bench in bench.json\n",
+                                                 rows.size(), folder)};
 }
 
 Expected<Output> publish(const PublishQuestion& question) {
-    const auto project = Project::open(path(question.project));
+    const auto project = Project::look(path(question.project));
     if (!project) return tl::make_unexpected(project.error());
     const auto configuration = configurationFor((*project)->bench(), question.fixture);
     if (!configuration) return problem(question.project, configuration.error().what);
@@ -362,20 +362,26 @@ Expected<Output> publish(const PublishQuestion& question) {
         text += "  " + question.folder + "/" + name.toStdString() + "\n";
     }
     return Output{
-        Json{{"title", review->title.toStdString()}, {"folder", question.folder}, {"files", names}}.dump(2),
+        jsonText(Json{{"title", review->title.toStdString()}, {"folder", question.folder}, {"files", names}},
+                 2),
         text};
 }
 
 Expected<Output> check(const std::string& name) {
-    const auto project = Project::open(path(name));
+    const auto project = Project::look(path(name));
     if (!project) return tl::make_unexpected(project.error());
+    if (const auto faults = (*project)->faults(); !faults.empty()) {
+        const auto more =
+            faults.size() == 1 ? std::string() : fmt::format(" (and {} more)", faults.size() - 1);
+        return problem(name, verbatim("is damaged: " + english(faults[0]) + more));
+    }
     const auto& bench = (*project)->bench();
     std::size_t planes = 0;
     for (const auto& run : bench.runs) planes += run.planes.size();
     const auto readings = rowsOf(bench).size();
     const Json json{{"project", name},
                     {"integrity", "ok"},
-                    {"schema_version", Project::schemaVersion()},
+                    {"schema_version", (*project)->format()},
                     {"title", bench.title},
                     {"tanks", bench.tanks.size()},
                     {"fixtures", bench.fixtures.size()},
@@ -383,9 +389,9 @@ Expected<Output> check(const std::string& name) {
                     {"planes", planes},
                     {"readings", readings}};
     return Output{
-        json.dump(2),
+        jsonText(json, 2),
         fmt::format("{}: sound, format {}, {} fixtures, {} runs, {} planes, {} readings\n", name,
-                    Project::schemaVersion(), bench.fixtures.size(), bench.runs.size(), planes, readings)};
+                    (*project)->format(), bench.fixtures.size(), bench.runs.size(), planes, readings)};
 }
 
 }  // namespace glumet::cli

@@ -6,12 +6,14 @@
 #include <QTextStream>
 #include <cstdio>
 
+#include "core/base/limits.h"
 #include "core/bench/grid.h"
 #include "core/bench/reading_row.h"
 #include "core/meter/meter_correction.h"
 #include "core/simulation/demo_scenario.h"
 #include "core/simulation/practice.h"
 #include "core/words/sentence.h"
+#include "files/file_reader.h"
 #include "formats/readings_csv.h"
 #include "formats/scene_json.h"
 #include "servers.h"
@@ -21,17 +23,15 @@ namespace {
 using namespace glumet;  // one small program
 
 Expected<LightScene> sceneOfFile(const QString& name) {
-    QFile file(name);
-    if (!file.open(QIODevice::ReadOnly))
-        return problem(name.toStdString(), verbatim(file.errorString().toStdString()));
+    const auto bytes = readFile(name, limits::kJsonBytes);
+    if (!bytes) return tl::make_unexpected(bytes.error());
     const auto folder = QFileInfo(name).absolutePath();
-    auto scene =
-        readScene(file.readAll().toStdString(), [&](const std::string& beside) -> Expected<std::string> {
-            QFile named(folder + QLatin1Char('/') + QString::fromStdString(beside));
-            if (!named.open(QIODevice::ReadOnly))
-                return problem(beside, verbatim(named.errorString().toStdString()));
-            return named.readAll().toStdString();
-        });
+    auto scene = readScene(bytes->toStdString(), [&](const std::string& beside) -> Expected<std::string> {
+        const auto named =
+            readFile(folder + QLatin1Char('/') + QString::fromStdString(beside), limits::kPhotometryBytes);
+        if (!named) return tl::make_unexpected(named.error());
+        return named->toStdString();
+    });
     if (!scene) return problem(name.toStdString() + ", " + scene.error().where, scene.error().what);
     return scene->scene;
 }
@@ -55,10 +55,10 @@ int fail(const Problem& problem) {
 /// Each run of a readings file against the truth of the scene it was taken under, a line a run. The fixtures'
 /// height is the scene's.
 int score(const QString& name, const LightScene& scene) {
-    QFile file(name);
-    if (!file.open(QIODevice::ReadOnly))
-        return fail({name.toStdString(), verbatim(file.errorString().toStdString())});
-    const auto table = readReadings(std::string_view(file.readAll().toStdString()));
+    const auto bytes = readFile(name, limits::kTableBytes);
+    if (!bytes) return fail(bytes.error());
+    const auto table =
+        readReadings(std::string_view(bytes->constData(), static_cast<std::size_t>(bytes->size())));
     for (const auto& wrong : table.problems) fail(wrong);
     if (!table.problems.empty()) return 1;
     MergeReport merged;

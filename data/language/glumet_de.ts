@@ -1479,10 +1479,6 @@
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>is larger than 64 MiB, which no table of readings is</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>is not UTF-8 text; save it as CSV in UTF-8</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2362,6 +2358,94 @@
     </message>
     <message>
         <source>the project has been damaged from outside: what it holds does not belong together</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>is longer than {} bytes</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>is not UTF-8 text</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>has more than {} cells</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>is no number</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>makes more than {} emitters</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>names something that is not there</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>holds too many</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is a folder</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is larger than {} MiB</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is nested more than {} deep</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>holds a number that is too large</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no copy of it could be kept: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not stored: the project is open to be looked at only</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is damaged: {}: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>cannot be rescued: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>{} rows could not be read</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>cannot be read whole: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is damaged, and nothing in it can be read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is being written without a pause; try again in a moment</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -3771,10 +3855,6 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>%1 cannot be read: %2</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>Make a fixture first.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4011,6 +4091,41 @@ Best at %7: %8; %9 do about as well.</source>
     <name>glumet::ConnectedMeter</name>
     <message>
         <source>%1 is silent; trying again (%2)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 is connected and sends nothing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 does not answer</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::CopiesDialog</name>
+    <message>
+        <source>Earlier copies</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 as it was</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Kept when the project was opened, before it was brought to a new format, and once an hour while it changed. Restoring makes a project of its own: nothing is written over.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1     %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Cancel</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Restore as…</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -5030,11 +5145,19 @@ Best at %7: %8; %9 do about as well.</source>
         <source>file is gone</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>read only</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::LineMeter</name>
     <message>
         <source>%1 sent %2 lines that could not be read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 sends more than %2 lines a second; %3 were passed over</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -5292,10 +5415,6 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>%1 cannot be read: %2</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>%1: %2</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5369,6 +5488,50 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>%1 is being connected.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Earlier copies…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 rescued.glumet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Open to be looked at only. %1. A copy (Ctrl+Shift+S) can be worked on.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>nothing seems to be missing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>missing: </source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Damaged: what can be read is shown, %1. A copy (Ctrl+Shift+S) is a sound project%2.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>; earlier copies are in the project&apos;s menu</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No earlier copy is kept yet.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 as of %2.glumet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Restore as</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 (read only)</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

@@ -2,6 +2,7 @@
 
 #include <set>
 
+#include "core/bench/bench_rules.h"
 #include "formats/described_json.h"
 
 namespace glumet {
@@ -100,16 +101,19 @@ std::string writeBench(const Bench& given) {
     });
     std::size_t at = 0;
     for (auto& run : json["runs"]) writeChecks(run, bench, bench.runs[at++].id, context);
-    return json.dump(2) + "\n";
+    return jsonText(json, 2) + "\n";
 }
 
 Expected<Bench> readBench(std::string_view bytes) {
+    auto json = parsedJson(bytes);
+    if (!json) return tl::make_unexpected(json.error());
     try {
-        return benchOf(Json::parse(bytes));
+        auto bench = benchOf(std::move(*json));
+        if (auto faults = faultsOf(bench, 1); !faults.empty())
+            return tl::make_unexpected(std::move(faults[0]));
+        return bench;
     } catch (const Fault& fault) {
         return problem(fault.key, fault.what);
-    } catch (const nlohmann::json::parse_error& error) {
-        return problem("byte " + std::to_string(error.byte), say(GLUMET_SAY("Core", "is not JSON")));
     } catch (const nlohmann::json::exception& error) {
         // "[json.exception.out_of_range.403] key 'x' not found": the part after the bracket is the sentence.
         const std::string text = error.what();

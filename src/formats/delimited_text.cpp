@@ -6,12 +6,11 @@
 #include <algorithm>
 #include <array>
 
+#include "core/base/limits.h"
 #include "core/words/wording.h"
 
 namespace glumet {
 namespace {
-
-constexpr std::size_t kLargestFile = std::size_t{64} << 20U;
 
 bool isUtf8Text(std::string_view bytes) {
     if (bytes.find('\0') != std::string_view::npos) return false;
@@ -136,9 +135,27 @@ bool usesDecimalComma(const std::vector<TextRow>& rows) {
 
 }  // namespace
 
+namespace {
+
+/// Whether a spreadsheet would run the text, or an apostrophe has been put before one that it would.
+bool runs(std::string_view text) {
+    const auto first = text.find_first_not_of('\'');
+    return first != std::string_view::npos &&
+           std::string_view("=+-@\t\r").find(text[first]) != std::string_view::npos;
+}
+
+}  // namespace
+
+std::string cellOfText(const std::string& text) { return runs(text) ? "'" + text : text; }
+
+std::string textOfCell(const std::string& cell) {
+    return cell.starts_with('\'') && runs(cell) ? cell.substr(1) : cell;
+}
+
 Expected<DelimitedText> splitDelimited(std::string_view bytes) {
-    if (bytes.size() > kLargestFile)
-        return problem("", say(GLUMET_SAY("Core", "is larger than 64 MiB, which no table of readings is")));
+    if (bytes.size() > limits::kTableBytes)
+        return problem("",
+                       say(GLUMET_SAY("Core", "is larger than {} MiB"), countOf(limits::kTableBytes >> 20U)));
     if (!isUtf8Text(bytes))
         return problem("", say(GLUMET_SAY("Core", "is not UTF-8 text; save it as CSV in UTF-8")));
     DelimitedText out;

@@ -30,4 +30,9 @@ Expected<DelimitedText> splitDelimited(std::string_view bytes);
 /// The number in a cell by the file's own decimal mark; nothing unless the whole cell is one finite number.
 std::optional<double> cellNumber(const DelimitedText& text, const std::string& cell);
 
+/// A text as a cell that no spreadsheet runs: what begins with =, +, -, @, tab or return gets an apostrophe
+/// before it. textOfCell() takes it away again, so that every text comes back as it was.
+std::string cellOfText(const std::string& text);
+std::string textOfCell(const std::string& cell);
+
 }  // namespace glumet

@@ -6,7 +6,9 @@
 #include <string>
 
 #include "core/bench/descriptions.h"
+#include "core/bench/field_rules.h"
 #include "formats/beam_json.h"
+#include "formats/json_text.h"
 
 /// JSON of described values (core/bench/describe.h), both ways. Reading stops at the first thing that is
 /// wrong.
@@ -90,23 +92,7 @@ void writePart(Json& out, const Entity& entity, const Part& part, const Context&
 
 template <class Entity, class Part>
 void checkRange(const Entity& entity, const Part& part) {
-    using Value = ValueOf<Entity, Part>;
-    const auto check = [&](double value) {
-        if (part.holds(value)) return;
-        throw Fault{part.key, value > part.most ? say(GLUMET_SAY("Core", "is above its greatest value"))
-                                                : say(GLUMET_SAY("Core", "is below its least value"))};
-    };
-    const auto& value = part.access(entity);
-    if constexpr (kIsQuantity<Value>)
-        check(value.value());
-    else if constexpr (std::is_same_v<Value, double> || std::is_same_v<Value, int>)
-        check(value);
-    else if constexpr (std::is_same_v<Value, std::optional<double>>) {
-        if (value) check(*value);
-    } else if constexpr (kIsOptional<Value>) {
-        if constexpr (kIsQuantity<typename Value::value_type>)
-            if (value) check(value->value());
-    }
+    if (auto fault = rules::ofValue(part, part.access(entity))) throw Fault{part.key, std::move(*fault)};
 }
 
 template <class Entity, class Part>
@@ -197,6 +183,7 @@ void read(const Json& in, const char* key, T& value, Context& context) {
     } else if constexpr (kIsVector<T>) {
         value.clear();
         if (!in.is_array()) throw Fault{key, say(GLUMET_SAY("Core", "is not a list"))};
+        if (in.size() > limits::kListed) throw Fault{key, say(GLUMET_SAY("Core", "holds too many"))};
         for (const auto& item : in) read(item, key, value.emplace_back(), context);
     } else if constexpr (kIsQuantity<T>) {
         value = T(numberOf(in, key));
@@ -231,7 +218,7 @@ std::string textOf(const T& value) {
     }
     Json json;
     write(json, value, Context{});
-    return json.dump(-1, ' ', false, Json::error_handler_t::replace);
+    return jsonText(json);
 }
 
 /// Reads textOf(), or what earlier formats wrote; throws Fault or nlohmann's exceptions.
@@ -240,7 +227,9 @@ void readText(const std::string& text, T& value) {
     if (text.empty()) return;
     Context context;
     context.format = 1;  // rows of all formats stand side by side
-    read(Json::parse(text), "", value, context);
+    const auto json = parsedJson(text);
+    if (!json) throw Fault{json.error().where, json.error().what};
+    read(*json, "", value, context);
 }
 
 }  // namespace glumet::described

@@ -7,12 +7,13 @@
 #include <cmath>
 #include <numbers>
 #include <optional>
+#include "core/base/limits.h"
 
 namespace glumet {
 namespace {
 
-constexpr std::size_t kMostBytes = 10'000'000;
-constexpr double kMostAngles = 2000;
+constexpr auto kMostBytes = limits::kPhotometryBytes;
+constexpr double kMostAngles = limits::kAngles;
 constexpr double kFootMm = 304.8;
 constexpr double kAngleSlack = 1e-6;
 
@@ -55,7 +56,8 @@ class Source {
         double value = 0.0;
         const auto digits = word.starts_with('+') ? std::string(word.substr(1)) : word;
         const auto [stop, error] = std::from_chars(digits.data(), digits.data() + digits.size(), value);
-        if (error != std::errc{} || stop != digits.data() + digits.size() || !std::isfinite(value))
+        if (error != std::errc{} || stop != digits.data() + digits.size() ||
+            !(std::abs(value) <= limits::kNumber))
             fail(number_, say(GLUMET_SAY("Core", "\"{}\" stands where {} should"),
                               std::string(word.substr(0, 20)), what));
         return value;
@@ -149,6 +151,13 @@ std::vector<double> readAngles(Source& source, int count, const Words& what) {
 
 bool near(double a, double b) { return std::abs(a - b) < kAngleSlack; }
 
+/// What is written as 89.9999999 is meant to be the horizontal.
+double exact(double angle) {
+    for (const double meant : {0.0, 90.0, 180.0})
+        if (near(angle, meant)) return meant;
+    return angle;
+}
+
 void checkVertical(const std::vector<double>& angles, std::size_t line) {
     const double first = angles.front();
     const double last = angles.back();
@@ -191,6 +200,7 @@ Distribution readCandela(Source& source, const Header& header) {
     Distribution out;
     out.vertical = readAngles(source, header.vertical, say(GLUMET_SAY("Core", "a vertical angle")));
     checkVertical(out.vertical, source.lineNumber());
+    for (double& angle : out.vertical) angle = exact(angle);
     const auto horizontal =
         readAngles(source, header.horizontal, say(GLUMET_SAY("Core", "a horizontal angle")));
     checkHorizontal(horizontal, source.lineNumber());

@@ -14,13 +14,15 @@ constexpr const char* kFormat = "glumet methods";
 std::string writeMethods(const std::vector<SurveyMethod>& methods) {
     Json list;
     described::write(list, methods, {});
-    return Json{{"format", kFormat}, {"version", kVersion}, {"methods", list}}.dump(2) + "\n";
+    return jsonText(Json{{"format", kFormat}, {"version", kVersion}, {"methods", list}}, 2) + "\n";
 }
 
 Expected<std::vector<SurveyMethod>> readMethods(std::string_view bytes) {
     std::vector<SurveyMethod> methods;
     try {
-        const auto json = Json::parse(bytes);
+        const auto parsed = parsedJson(bytes);
+        if (!parsed) return tl::make_unexpected(parsed.error());
+        const auto& json = *parsed;
         if (json.at("format").get<std::string>() != kFormat)
             return problem("format", say(GLUMET_SAY("Core", "is not a list of methods")));
         if (json.at("version").get<int>() > kVersion)

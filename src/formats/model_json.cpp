@@ -1,7 +1,11 @@
 #include "formats/model_json.h"
 
+#include <algorithm>
 #include <cmath>
 #include <nlohmann/json.hpp>
+
+#include "core/bench/bench_rules.h"
+#include "formats/json_text.h"
 
 namespace glumet {
 namespace {
@@ -15,6 +19,12 @@ Problem problemOf(const nlohmann::json::exception& error) {
     const std::string text = error.what();
     const auto end = text.find("] ");
     return {"", verbatim(text.substr(end == std::string::npos ? 0 : end + 2))};
+}
+
+/// A count of at least 0; what lies beyond any lattice is cut to one more, which the rules refuse.
+int countAt(const Json& json, const char* key) {
+    const double number = json.contains(key) && !json.at(key).is_null() ? json.at(key).get<double>() : 1.0;
+    return static_cast<int>(std::clamp(number, 0.0, limits::kAlongLattice + 1.0));
 }
 
 double optionalNumber(const Json& json, const char* key, double otherwise) {
@@ -73,12 +83,14 @@ std::string writeModel(const LightModel& m) {
         {"basis", {{"kind", "even cubic B-spline over 0…90 degrees"}, {"intervals", BeamBasis::kIntervals}}},
         {"beam_umol_s_sr", m.beam},
         {"covariance", m.covariance}};
-    return json.dump(1) + "\n";
+    return jsonText(json, 1) + "\n";
 }
 
 Expected<LightModel> readModel(std::string_view bytes) {
     try {
-        const auto json = Json::parse(bytes);
+        const auto parsed = parsedJson<Json>(bytes);
+        if (!parsed) return tl::make_unexpected(parsed.error());
+        const auto& json = *parsed;
         if (json.at("format").get<std::string>() != kFormat)
             return problem("format", say(GLUMET_SAY("Core", "is not a Glumet light model")));
         if (json.at("version").get<int>() > kVersion)
@@ -110,7 +122,9 @@ Expected<ModelScene> readModelScene(std::string_view bytes, const OpenNamed& ope
     ModelScene out;
     std::string words;
     try {
-        auto json = Json::parse(bytes);
+        auto parsed = parsedJson<Json>(bytes);
+        if (!parsed) return tl::make_unexpected(parsed.error());
+        auto& json = *parsed;
         auto& fixtures = json.at("fixtures");
         for (std::size_t i = 0; i < fixtures.size(); ++i) {
             auto& fixture = fixtures[i];
@@ -123,7 +137,7 @@ Expected<ModelScene> readModelScene(std::string_view bytes, const OpenNamed& ope
                 R"([{"dx_mm":0,"dy_mm":0,"flux_umol_s":1,"beam":{"kind":"cosine_power","m":1}}])");
             out.of_model.push_back(i);
         }
-        words = json.dump();
+        words = jsonText(json);
     } catch (const nlohmann::json::exception& error) {
         return tl::make_unexpected(problemOf(error));
     }
@@ -136,7 +150,9 @@ Expected<ModelScene> readModelScene(std::string_view bytes, const OpenNamed& ope
 Expected<LightScene> readTank(std::string_view bytes) {
     std::string words;
     try {
-        auto json = Json::parse(bytes);
+        const auto parsed = parsedJson<Json>(bytes);
+        if (!parsed) return tl::make_unexpected(parsed.error());
+        const auto& json = *parsed;
         Json scene;
         scene["tank"] = json.contains("tank") ? json.at("tank") : json;
         scene["water"] = json.contains("water")
@@ -146,7 +162,7 @@ Expected<LightScene> readTank(std::string_view bytes) {
             R"([{"x_mm":1,"y_mm":1,"height_mm":100,"emitters":[{"flux_umol_s":1,"dx_mm":0,"dy_mm":0,"beam":{"kind":"cosine_power","m":1}}]}])");
         scene["depths_mm"] = {1};
         scene["grid"] = {{"nx", 1}, {"ny", 1}};
-        words = scene.dump();
+        words = jsonText(scene);
     } catch (const nlohmann::json::exception& error) {
         return tl::make_unexpected(problemOf(error));
     }
@@ -161,14 +177,16 @@ Expected<LightScene> readTank(std::string_view bytes) {
 
 Expected<FixtureFile> readFixtureFile(std::string_view bytes) {
     try {
-        const auto json = Json::parse(bytes);
+        const auto parsed = parsedJson<Json>(bytes);
+        if (!parsed) return tl::make_unexpected(parsed.error());
+        const auto& json = *parsed;
         FixtureFile out;
         auto& f = out.fixture;
         if (json.contains("name")) f.name = json.at("name").get<std::string>();
         f.length = Millimetre(optionalNumber(json, "length_mm", 0.0));
         f.width = Millimetre(optionalNumber(json, "width_mm", 0.0));
-        f.emitters.columns = static_cast<int>(optionalNumber(json, "emitter_columns", 1));
-        f.emitters.rows = static_cast<int>(optionalNumber(json, "emitter_rows", 1));
+        f.emitters.columns = countAt(json, "emitter_columns");
+        f.emitters.rows = countAt(json, "emitter_rows");
         f.emitters.pitch_x = Millimetre(optionalNumber(json, "emitter_pitch_x_mm", 0.0));
         f.emitters.pitch_y = Millimetre(optionalNumber(json, "emitter_pitch_y_mm", 0.0));
         f.emitters.size = Millimetre(optionalNumber(json, "emitter_size_mm", 0.0));
@@ -181,6 +199,7 @@ Expected<FixtureFile> readFixtureFile(std::string_view bytes) {
             f.claimed_height_low = Millimetre(low);
             f.claimed_height_high = Millimetre(optionalNumber(json, "claimed_height_high_mm", low));
         }
+        if (auto fault = faultOf(f)) return tl::make_unexpected(std::move(*fault));
         if (json.contains("emitters")) out.emitters = emittersOf(json.at("emitters"));
         return out;
     } catch (const nlohmann::json::exception& error) {

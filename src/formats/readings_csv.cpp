@@ -9,6 +9,8 @@
 #include <set>
 #include <tuple>
 
+#include "core/base/limits.h"
+#include "core/base/utf8.h"
 #include "core/bench/descriptions.h"
 
 namespace glumet {
@@ -87,7 +89,10 @@ class RowReader {
             blame(column.key, say(GLUMET_SAY("Core", "\"{}\" is not a number"), cell.substr(0, 40)));
             return std::nullopt;
         }
-        if (column.holds(*number)) return number;
+        using Value = ValueOf<ReadingRow, Column>;
+        constexpr double kReach = limits::reach<Value>();
+        if (column.holds(*number) && std::abs(*number) <= kReach) return number;
+        if (*number > kReach) return blameReach(column.key, cell, kReach);
         if (*number > column.most)
             blame(column.key, say(GLUMET_SAY("Core", "{} is above {}"), cell, Figure{column.most}));
         else
@@ -97,14 +102,19 @@ class RowReader {
         return std::nullopt;
     }
 
+    std::nullopt_t blameReach(const char* column, const std::string& cell, double reach) {
+        blame(column, say(GLUMET_SAY("Core", "{} is above {}"), shownText(cell, 40), Figure{reach}));
+        return std::nullopt;
+    }
+
     template <class Column>
     void read(const Column& column, ReadingRow& row) {
         using Value = ValueOf<ReadingRow, Column>;
         auto& value = column.access(row);
         if constexpr (std::is_same_v<Value, std::string>) {
-            value = word(column.key);
+            value = textOfCell(word(column.key));
         } else if constexpr (Spelled<Value>) {
-            value = Value::of(word(column.key));
+            value = Value::of(textOfCell(word(column.key)));
         } else if constexpr (Worded<Value>) {
             const auto cell = word(column.key);
             if (!cell.empty() && !readWord(cell, value))
@@ -192,9 +202,9 @@ std::string quoted(const std::string& cell) {
 template <class Value>
 std::string cellOf(const Value& value) {
     if constexpr (std::is_same_v<Value, std::string>)
-        return value;
+        return cellOfText(value);
     else if constexpr (Spelled<Value>)
-        return value.text();
+        return cellOfText(value.text());
     else if constexpr (Worded<Value>)
         return wordOf(value);
     else if constexpr (requires { value.has_value(); })
@@ -216,7 +226,7 @@ std::vector<std::string> cellsOf(const ReadingRow& row) {
     forEachCell([&](const auto& column) {
         using Value = ValueOf<ReadingRow, std::decay_t<decltype(column)>>;
         if constexpr (std::is_same_v<Value, Flag>)
-            cells.push_back(flagCell(row.reading));
+            cells.push_back(cellOfText(flagCell(row.reading)));
         else
             cells.push_back(cellOf(column.access(row)));
     });
@@ -274,7 +284,8 @@ ReadingTable readReadings(const DelimitedText& text) {
         table.problems.insert(table.problems.end(), in.problems().begin(), in.problems().end());
         if (!in.problems().empty()) continue;
         for (const auto& name : table.unknown_columns)
-            if (const auto value = in.word(name); !value.empty()) row.reading.extra[name] = value;
+            if (const auto value = in.word(name); !value.empty())
+                row.reading.extra[textOfCell(name)] = textOfCell(value);
         table.rows.push_back(std::move(row));
     }
     return table;
@@ -294,14 +305,14 @@ std::string writeReadings(const std::vector<ReadingRow>& rows) {
         for (const auto& [name, value] : row.reading.extra) extra.insert(name);
     std::vector<std::string> header;
     forEachCell([&](const auto& column) { header.emplace_back(column.key); });
-    header.insert(header.end(), extra.begin(), extra.end());
+    for (const auto& name : extra) header.push_back(cellOfText(name));
     std::string out;
     appendLine(out, header);
     for (const auto& row : rows) {
         auto cells = cellsOf(row);
         for (const auto& name : extra) {
             const auto at = row.reading.extra.find(name);
-            cells.push_back(at == row.reading.extra.end() ? "" : at->second);
+            cells.push_back(at == row.reading.extra.end() ? "" : cellOfText(at->second));
         }
         appendLine(out, cells);
     }

@@ -9,6 +9,7 @@
 #include "core/bench/grid.h"
 #include "core/words/sentence.h"
 #include "formats/beam_json.h"
+#include "formats/json_text.h"
 #include "formats/lm63.h"
 
 namespace glumet {
@@ -16,8 +17,8 @@ namespace {
 
 using Json = nlohmann::ordered_json;
 
-constexpr std::size_t kMostDepths = 1'000;
-constexpr double kMostPoints = 1'000'000;
+constexpr auto kMostDepths = limits::kDepths;
+constexpr auto kMostPoints = static_cast<double>(limits::kPoints);
 constexpr std::array kSideWords{"left", "right", "front", "back"};
 
 /// Thrown at the first thing that is wrong, caught in readScene.
@@ -291,10 +292,10 @@ Json jsonOf(const SceneWall& wall) {
 }  // namespace
 
 Expected<SceneFile> readScene(std::string_view bytes, const OpenNamed& open) {
-    const auto json = Json::parse(bytes, nullptr, false);
-    if (json.is_discarded()) return problem("scene", say(GLUMET_SAY("Core", "is not JSON")));
+    const auto json = parsedJson<Json>(bytes);
+    if (!json) return problem("scene", json.error().what);
     try {
-        return SceneReader(open).read(Node(json, ""));
+        return SceneReader(open).read(Node(*json, ""));
     } catch (const Fault& fault) {
         return tl::make_unexpected(fault.problem);
     }
@@ -335,7 +336,7 @@ std::string writeScene(const SceneFile& file) {
                    {"fixtures", fixtures},
                    {"depths_mm", depths},
                    {"points", file.points}};
-    return out.dump(1);
+    return jsonText(out, 1);
 }
 
 }  // namespace glumet

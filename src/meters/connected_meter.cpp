@@ -6,6 +6,7 @@ namespace glumet {
 namespace {
 
 constexpr int kRetryMs = 1000;
+constexpr int kWatchMs = 400;
 
 }  // namespace
 
@@ -22,11 +23,29 @@ ConnectedMeter::ConnectedMeter(QString name, MonotonicClock clock, QObject* pare
     connect(&retry_, &QTimer::timeout, this, [this] {
         if (wanted()) openTransport();
     });
+    watch_.setInterval(kWatchMs);
+    connect(&watch_, &QTimer::timeout, this, &ConnectedMeter::lookForSilence);
+}
+
+void ConnectedMeter::heard() {
+    heard_at_ = clock_();
+    if (!silent_) return;
+    silent_ = false;
+    emit stateChanged(state_);
+}
+
+void ConnectedMeter::lookForSilence() {
+    const bool expected = state_ == MeterState::Live || state_ == MeterState::Connecting;
+    if (!expected || silent_ || clock_() - heard_at_ < silent_after_s_) return;
+    silent_ = true;
+    emit stateChanged(state_);
 }
 
 void ConnectedMeter::start() {
     if (wanted()) return;
     reason_.clear();
+    beginToListen();
+    watch_.start();
     change(MeterState::Connecting);
     openTransport();
 }
@@ -34,6 +53,7 @@ void ConnectedMeter::start() {
 void ConnectedMeter::stop() {
     if (!wanted()) return;
     retry_.stop();
+    watch_.stop();
     change(MeterState::Idle);
     closeTransport();
 }
@@ -41,6 +61,7 @@ void ConnectedMeter::stop() {
 void ConnectedMeter::connectionOpened() {
     if (!wanted()) return;
     reason_.clear();
+    beginToListen();
     change(MeterState::Live);
 }
 
@@ -52,6 +73,11 @@ void ConnectedMeter::connectionLost(const QString& reason) {
     change(MeterState::Lost);
 }
 
+void ConnectedMeter::beginToListen() {
+    heard_at_ = clock_();
+    silent_ = false;
+}
+
 void ConnectedMeter::change(MeterState state) {
     if (state_ == state) return;
     state_ = state;
@@ -59,7 +85,10 @@ void ConnectedMeter::change(MeterState state) {
 }
 
 QString ConnectedMeter::trouble() const {
-    return state_ == MeterState::Lost ? tr("%1 is silent; trying again (%2)").arg(name_, reason_) : QString();
+    if (state_ == MeterState::Lost) return tr("%1 is silent; trying again (%2)").arg(name_, reason_);
+    if (!silent_) return {};
+    return state_ == MeterState::Live ? tr("%1 is connected and sends nothing").arg(name_)
+                                      : tr("%1 does not answer").arg(name_);
 }
 
 }  // namespace glumet

@@ -8,7 +8,9 @@
 #include <cmath>
 #include <nlohmann/json.hpp>
 
+#include "files/file_reader.h"
 #include "files/file_writer.h"
+#include "formats/json_text.h"
 #include "meters/line_meter.h"
 
 namespace glumet {
@@ -147,11 +149,12 @@ QStringList serialPorts() {
 }
 
 Expected<QList<InstrumentProfile>> InstrumentStore::load() const {
-    QFile file(path_);
-    if (!file.exists()) return QList<InstrumentProfile>();
+    if (!QFile::exists(path_)) return QList<InstrumentProfile>();
     const auto wrong = [&](Words what) { return problem(path_.toStdString(), std::move(what)); };
-    if (!file.open(QIODevice::ReadOnly)) return wrong(verbatim(file.errorString().toStdString()));
-    const auto json = Json::parse(file.readAll().toStdString(), nullptr, false);
+    const auto bytes = readFile(path_, limits::kJsonBytes);
+    if (!bytes) return tl::make_unexpected(bytes.error());
+    const auto parsed = parsedJson<Json>(bytes->toStdString());
+    const Json json = parsed.value_or(Json());
     if (!json.is_array()) return wrong(say(GLUMET_SAY("Core", "is not a list of instruments")));
     QList<InstrumentProfile> profiles;
     const auto not_understood = [&] {
@@ -174,8 +177,7 @@ Expected<bool> InstrumentStore::save(const QList<InstrumentProfile>& profiles) c
     QDir().mkpath(QFileInfo(path_).absolutePath());
     Json list = Json::array();
     for (const auto& profile : profiles) list.push_back(jsonOf(profile));
-    const auto bytes = list.dump(4, ' ', false, Json::error_handler_t::replace) + "\n";
-    return writeWhole(path_, QByteArray::fromStdString(bytes));
+    return writeWhole(path_, QByteArray::fromStdString(jsonText(list, 4) + "\n"));
 }
 
 }  // namespace glumet

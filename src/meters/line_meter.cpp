@@ -1,5 +1,7 @@
 #include "meters/line_meter.h"
 
+#include <algorithm>
+
 namespace glumet {
 namespace {
 
@@ -25,6 +27,7 @@ LineMeter::LineMeter(QString name, std::unique_ptr<LineSource> source, const Lin
         connectionLost(reason);
     });
     timer_.setInterval(question_.every_ms);
+    if (!question_.words.isEmpty()) expectEvery(question_.every_ms * 1e-3);
     connect(&timer_, &QTimer::timeout, this, &LineMeter::ask);
 }
 
@@ -48,26 +51,51 @@ void LineMeter::ask() {
     source_->write(question_.words + '\n');
 }
 
+/// So many lines as the time since the last allows.
+qsizetype LineMeter::allowance() {
+    const double now = seconds();
+    const double grown = allowance_ + std::max(0.0, now - allowed_at_) * kLinesPerSecond;
+    allowance_ = std::min<double>(kLinesPerSecond, grown);
+    allowed_at_ = now;
+    return static_cast<qsizetype>(allowance_);
+}
+
 void LineMeter::take(const QByteArray& bytes) {
     if (!wanted()) return;
     const auto before = parser_.counts();
-    for (const double value : parser_.feed(bytes)) {
+    const auto most = allowance();
+    for (const double value : parser_.feed(bytes, most)) {
         open_questions_ = 0;
         deliver(value);
     }
     const auto& now = parser_.counts();
-    if (now.values + now.garbage + now.overlong > before.values + before.garbage + before.overlong)
+    allowance_ -= static_cast<double>(now.lines() - before.lines());
+    if (now.lines() > before.lines()) {
+        heard();
         emit lineSeen(parser_.lastLine());
-    // From the first line that cannot be read on there is something to say.
-    if (before.garbage + before.overlong == 0 && now.garbage + now.overlong > 0) emit stateChanged(state());
+    }
+    // From the first line that cannot be read or is not wanted on there is something to say.
+    const auto unread = [](const LineParser::Counts& counts) { return counts.garbage + counts.overlong; };
+    if ((unread(before) == 0 && unread(now) > 0) || (before.passed_over == 0 && now.passed_over > 0))
+        emit stateChanged(state());
+}
+
+QStringList LineMeter::complaints() const {
+    QStringList said;
+    const auto& counts = parser_.counts();
+    if (const auto unread = counts.garbage + counts.overlong; unread > 0)
+        said << tr("%1 sent %2 lines that could not be read").arg(name()).arg(unread);
+    if (counts.passed_over > 0)
+        said << tr("%1 sends more than %2 lines a second; %3 were passed over")
+                    .arg(name())
+                    .arg(kLinesPerSecond)
+                    .arg(counts.passed_over);
+    return said;
 }
 
 QString LineMeter::trouble() const {
     const QString lost = ConnectedMeter::trouble();
-    if (!lost.isEmpty()) return lost;
-    const auto& counts = parser_.counts();
-    if (counts.garbage + counts.overlong == 0) return {};
-    return tr("%1 sent %2 lines that could not be read").arg(name()).arg(counts.garbage + counts.overlong);
+    return lost.isEmpty() ? complaints().join(QStringLiteral("; ")) : lost;
 }
 
 }  // namespace glumet

@@ -14,6 +14,9 @@ class LineMeter : public ConnectedMeter {
     Q_OBJECT
 
   public:
+    /// Lines are read no faster than this; what an instrument sends beyond it is passed over and counted.
+    static constexpr int kLinesPerSecond = 500;
+
     /// How an instrument is asked that does not send by itself.
     struct Question {
         QByteArray words;    ///< sent with a line feed; empty: it sends by itself
@@ -40,12 +43,16 @@ class LineMeter : public ConnectedMeter {
 
   private:
     void take(const QByteArray& bytes);
+    qsizetype allowance();
+    QStringList complaints() const;
 
     std::unique_ptr<LineSource> source_;
     LineParser parser_;
     Question question_;
     QTimer timer_;
     int open_questions_ = 0;
+    double allowance_ = kLinesPerSecond;  ///< lines that may still be read now
+    double allowed_at_ = 0.0;
 };
 
 }  // namespace glumet

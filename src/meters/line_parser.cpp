@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/base/limits.h"
 #include "core/words/wording.h"
 
 namespace glumet {
@@ -35,9 +36,19 @@ void LineParser::restart() {
     skipping_ = false;
 }
 
-std::vector<double> LineParser::feed(const QByteArray& bytes) {
+/// What is left of these bytes when all but the last lines are passed over.
+QByteArrayView LineParser::lastLines(QByteArrayView bytes, qsizetype most) {
+    const auto ends = std::count(bytes.begin(), bytes.end(), '\n');
+    if (ends <= most) return bytes;
+    counts_.passed_over += ends - most;
+    restart();
+    for (auto over = ends - most; over > 0; --over) bytes = bytes.sliced(bytes.indexOf('\n') + 1);
+    return bytes;
+}
+
+std::vector<double> LineParser::feed(QByteArrayView bytes, qsizetype most) {
     std::vector<double> values;
-    for (const char byte : bytes) {
+    for (const char byte : lastLines(bytes, most)) {
         if (byte == '\n' || byte == '\r') {
             endLine(values);
         } else if (skipping_) {
@@ -70,7 +81,7 @@ std::optional<double> LineParser::spectrumOf(const QStringList& words) {
     sample.values.clear();
     for (qsizetype i = format_.column - 1; i < words.size(); ++i) {
         const auto value = parseNumber(words[i].toStdString());
-        if (!value) return std::nullopt;
+        if (!value || !(std::abs(*value * format_.factor) <= limits::kPpfd)) return std::nullopt;
         sample.values.push_back(std::max(0.0, *value * format_.factor));  // noise about 0 is dark
     }
     if (sample.values.size() < static_cast<std::size_t>(kLeastWavelengths)) return std::nullopt;
@@ -107,7 +118,8 @@ std::optional<double> LineParser::valueOf(const QByteArray& line) {
         word = columnsOf(text).value(format_.column - 1);
     }
     const auto number = parseNumber(word.toStdString());
-    return number ? std::optional(*number * format_.factor) : std::nullopt;
+    const double value = number.value_or(-1.0) * format_.factor;
+    return number && value >= 0.0 && value <= limits::kPpfd ? std::optional(value) : std::nullopt;
 }
 
 }  // namespace glumet

@@ -3,6 +3,7 @@
 #include <QByteArray>
 #include <QRegularExpression>
 #include <QString>
+#include <limits>
 #include <optional>
 #include <vector>
 
@@ -26,7 +27,8 @@ struct LineFormat {
 
 /// Cuts a stream of bytes into lines and lines into values. Nothing is guessed: a line without a value where
 /// the format expects one is garbage, is counted, and yields nothing; a line longer than kLongestLine is
-/// thrown away up to its end.
+/// thrown away up to its end. A value below 0 or
+/// beyond limits::kPpfd is no value either.
 class LineParser {
   public:
     static constexpr qsizetype kLongestLine = 512;
@@ -39,10 +41,13 @@ class LineParser {
         qint64 values = 0;
         qint64 garbage = 0;
         qint64 overlong = 0;
+        qint64 passed_over = 0;  ///< came faster than they were wanted
+        qint64 lines() const { return values + garbage + overlong; }
     };
 
-    /// Values of the lines that these bytes complete, in order, factor applied.
-    std::vector<double> feed(const QByteArray& bytes);
+    /// Values of the lines that these bytes complete, in order, factor applied. Of more than `most` lines the
+    /// last are read and the others passed over, which costs next to nothing.
+    std::vector<double> feed(QByteArrayView bytes, qsizetype most = std::numeric_limits<qsizetype>::max());
     /// A stream that begins anew does not finish the line that was cut off.
     void restart();
 
@@ -53,6 +58,7 @@ class LineParser {
 
   private:
     void endLine(std::vector<double>& values);
+    QByteArrayView lastLines(QByteArrayView bytes, qsizetype most);
     qsizetype longest() const { return format_.spectrum ? kLongestSpectrum : kLongestLine; }
     std::optional<double> valueOf(const QByteArray& line);
     std::optional<double> spectrumOf(const QStringList& words);

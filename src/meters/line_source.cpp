@@ -2,16 +2,21 @@
 
 #include <cmath>
 
+#include "core/base/limits.h"
+
 namespace glumet {
 namespace {
 
 constexpr int kLookMs = 100;
+/// Bytes held of what has come and is not read yet.
+constexpr qint64 kMostHeld = 1 << 16;
 
 }  // namespace
 
 SerialSource::SerialSource(const QString& port, int baud, QObject* parent) : LineSource(parent) {
     port_.setPortName(port);
     port_.setBaudRate(baud);
+    port_.setReadBufferSize(kMostHeld);
     connect(&port_, &QSerialPort::readyRead, this, [this] { emit arrived(port_.readAll()); });
     connect(&port_, &QSerialPort::errorOccurred, this, &SerialSource::fail);
 }
@@ -42,6 +47,7 @@ void SerialSource::fail(QSerialPort::SerialPortError error) {
 
 TcpSource::TcpSource(const QString& host, quint16 port, QObject* parent)
     : LineSource(parent), host_(host), port_(port) {
+    socket_.setReadBufferSize(kMostHeld);
     connect(&socket_, &QTcpSocket::connected, this, &TcpSource::opened);
     connect(&socket_, &QTcpSocket::readyRead, this, [this] { emit arrived(socket_.readAll()); });
     connect(&socket_, &QTcpSocket::stateChanged, this, [this](QAbstractSocket::SocketState state) {
@@ -91,8 +97,13 @@ void LogFileSource::look() {
         return;
     }
     if (file_.size() < file_.pos()) file_.seek(0);
-    const QByteArray bytes = file_.readAll();
-    if (!bytes.isEmpty()) emit arrived(bytes);
+    constexpr int kMostBlocks = 100;
+    for (int block = 0; block < kMostBlocks; ++block) {
+        const QByteArray bytes = file_.read(kMostHeld);
+        if (bytes.isEmpty()) return;
+        emit arrived(bytes);
+        if (!file_.isOpen()) return;
+    }
 }
 
 ReplaySource::ReplaySource(const QString& path, QObject* parent) : LineSource(parent), path_(path) {
@@ -108,8 +119,9 @@ void ReplaySource::open() {
     if (!file.open(QIODevice::ReadOnly)) {
         reason = file.errorString();
     } else {
-        while (!file.atEnd()) {
-            const QByteArray line = file.readLine(4096);
+        while (!file.atEnd() && left_.size() < limits::kReadings) {
+            const QByteArray line = file.readLine(limits::kInstrumentLine);
+            if (line.isEmpty()) break;
             bool fine = false;
             const double seconds = line.left(line.indexOf('\t')).toDouble(&fine);
             if (fine && std::isfinite(seconds)) left_.emplace_back(seconds, line.mid(line.indexOf('\t') + 1));

@@ -8,6 +8,8 @@
 #include <bit>
 #include <cmath>
 
+#include "core/base/limits.h"
+
 namespace glumet {
 namespace {
 
@@ -59,10 +61,11 @@ ModbusMeter::ModbusMeter(QString name, std::unique_ptr<QModbusClient> client, co
     client_->setTimeout(kAnswerMs);
     client_->setNumberOfRetries(0);
     timer_.setInterval(every_ms);
+    expectEvery(every_ms * 1e-3);
     connect(&timer_, &QTimer::timeout, this, &ModbusMeter::ask);
     connect(client_.get(), &QModbusClient::stateChanged, this, [this](QModbusDevice::State state) {
         if (state == QModbusDevice::ConnectedState) {
-            silent_ = 0;
+            unanswered_ = 0;
             asked_ = false;
             timer_.start();
             connectionOpened();
@@ -107,13 +110,19 @@ void ModbusMeter::takeAnswer(QModbusReply* reply) {
     if (!wanted() || closing_) return;
     const auto values = reply->result().values();
     const double value = at_.decode(values);
-    if (reply->error() == QModbusDevice::NoError && values.size() >= at_.words() && std::isfinite(value)) {
-        silent_ = 0;
+    if (reply->error() == QModbusDevice::NoError && values.size() >= at_.words() && value >= 0.0 &&
+        value <= limits::kPpfd) {
+        unanswered_ = 0;
+        heard();
         deliver(value);
         return;
     }
     ++failures_;
-    if (reply->error() != QModbusDevice::TimeoutError || ++silent_ < kMostSilent) return;
+    if (reply->error() != QModbusDevice::TimeoutError) {
+        heard();
+        return;
+    }
+    if (++unanswered_ < kMostSilent) return;
     // A line may be open with nobody at its other end: begin anew.
     const QString reason = reply->errorString();
     closing_ = true;

@@ -53,7 +53,7 @@ class ModbusMeter : public ConnectedMeter {
     bool asked_ = false;
     bool closing_ = false;
     qint64 failures_ = 0;
-    int silent_ = 0;  ///< questions in a row without an answer
+    int unanswered_ = 0;  ///< questions in a row without an answer
 };
 
 }  // namespace glumet

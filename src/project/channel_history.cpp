@@ -38,7 +38,7 @@ class ChannelHistory {
 
     void upgrade() {
         for (auto row = file_.run(QStringLiteral("SELECT id, channels FROM fixture ORDER BY id"));
-             row.next();)
+             nextRow(row);)
             now_[row.value(0).toLongLong()] = namesIn(row.value(1).toString().toStdString());
         const auto present = now_;
         for (const auto& [fixture, names] : present)
@@ -62,7 +62,7 @@ class ChannelHistory {
                                "c JOIN undo_step s ON s.id = c.step LEFT JOIN undo_fixture u ON u.seq = "
                                "c.seq WHERE c.table_name = 'fixture' AND s.%1 ORDER BY c.step %2, c.seq DESC")
                                .arg(condition, order));
-             row.next();)
+             nextRow(row);)
             all.push_back({row.value(0).toLongLong(), row.value(1).toLongLong(),
                            row.value(2).toString() == QLatin1String("insert"),
                            row.value(3).toString().toStdString()});

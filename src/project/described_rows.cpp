@@ -41,18 +41,22 @@ const Table& tableNamed(const QString& name) {
     throw SqlFault{QStringLiteral("there is no table %1").arg(name)};
 }
 
-QSqlQuery rowsOf(const ProjectFile& file, const Table& table, Id parent) {
+QString columnsOf(const Table& table) {
     QStringList columns{QStringLiteral("id")};
     for (const auto& column : table.columns)
         columns << (column.declaration.startsWith(QLatin1String("TEXT"))
                         ? QStringLiteral("CAST(NULLIF(%1, '') AS BLOB)").arg(column.name)
                         : column.name);
+    return columns.join(QStringLiteral(", "));
+}
+
+QSqlQuery rowsOf(const ProjectFile& file, const Table& table, Id parent) {
     const QString of =
         parent == 0 ? QString() : QStringLiteral(" WHERE %1 = %2").arg(table.parent).arg(parent);
     const QString order =
         table.name == QLatin1String("plane") ? QStringLiteral("depth_mm, id") : QStringLiteral("id");
-    return file.run(QStringLiteral("SELECT %1 FROM %2%3 ORDER BY %4")
-                        .arg(columns.join(QStringLiteral(", ")), table.name, of, order));
+    return file.run(
+        QStringLiteral("SELECT %1 FROM %2%3 ORDER BY %4").arg(columnsOf(table), table.name, of, order));
 }
 
 QString insertStatement(const Table& table) {
@@ -72,7 +76,7 @@ bool holds(const ProjectFile& file, const Table& table, Id id, const QVariantLis
     auto row = file.run(QStringLiteral("SELECT %1 FROM %2 WHERE id = ?")
                             .arg(table.columnNames().join(QStringLiteral(", ")), table.name),
                         {static_cast<qlonglong>(id)});
-    if (!row.next()) return false;
+    if (!nextRow(row)) return false;
     for (int i = 0; i < values.size(); ++i) {
         const QVariant there = row.value(i);
         if (there.isNull() != values[i].isNull()) return false;
@@ -90,7 +94,7 @@ QList<Id> idsBelow(const ProjectFile& file, const Table& table, Id parent) {
     for (auto row = file.run(
              QStringLiteral("SELECT id FROM %1 WHERE %2 = ? ORDER BY id").arg(table.name, table.parent),
              {static_cast<qlonglong>(parent)});
-         row.next();)
+         nextRow(row);)
         ids << row.value(0).toLongLong();
     return ids;
 }

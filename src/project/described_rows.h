@@ -130,7 +130,8 @@ void takeNested(const QVariant& from, Value& value) {
 }
 inline void takeNested(const QVariant& from, std::optional<Beam>& value) {
     try {
-        if (!from.isNull()) value = beamOf(Json::parse(from.toByteArray().toStdString()));
+        if (!from.isNull())
+            if (const auto json = parsedJson(from.toByteArray().toStdString())) value = beamOf(*json);
     } catch (const Fault&) {
         value.reset();
     } catch (const Json::exception&) {
@@ -220,6 +221,9 @@ Entity entityOf(const QSqlQuery& row, bool has_parent) {
     return entity;
 }
 
+/// The columns of a table as entityOf() reads them, the row's number first.
+QString columnsOf(const Table& table);
+
 /// All rows of a table, or those of one parent. Texts come as UTF-8 bytes and empty ones as NULL: the
 /// conversion of a text nobody wrote would be most of the time of opening.
 QSqlQuery rowsOf(const ProjectFile& file, const Table& table, Id parent = 0);
@@ -242,7 +246,7 @@ void storeNew(const ProjectFile& file, const std::vector<Entity>& list, Id paren
         Id id = entity.id;
         if (id <= 0) {
             if (!insert) insert = file.prepare(insertStatement(table));
-            ProjectFile::runAgain(*insert, valuesOf(entity, parent, ids));
+            file.runAgain(*insert, valuesOf(entity, parent, ids));
             id = insert->lastInsertId().toLongLong();
             if (entity.id < 0) ids[entity.id] = id;
         }
@@ -250,8 +254,8 @@ void storeNew(const ProjectFile& file, const std::vector<Entity>& list, Id paren
     }
 }
 
-/// Adds a row, or replaces the one of that number, and makes what belongs to it the same; its number. What hangs
-/// below a row that is added is added too, whatever numbers it brought from elsewhere.
+/// Adds a row, or replaces the one of that number, and makes what belongs to it the same; its number. What
+/// hangs below a row that is added is added too, whatever numbers it brought from elsewhere.
 template <class Entity>
 Id store(const ProjectFile& file, const Entity& entity, Id parent, StoredIds& ids, bool below_new = false) {
     const auto& table = tableNamed(QString::fromLatin1(tableOf(of<Entity>)));
@@ -284,7 +288,7 @@ void loadBelow(const ProjectFile& file, const std::vector<Parent*>& parents) {
         std::unordered_map<Id, Parent*> known;
         for (auto* parent : parents) known[parent->id] = parent;
         const auto& table = tableNamed(QString::fromLatin1(tableOf(of<Child>)));
-        for (auto row = rowsOf(file, table); row.next();)
+        for (auto row = rowsOf(file, table); nextRow(row);)
             part.access(*known.at(row.value(1).toLongLong())).push_back(entityOf<Child>(row, true));
         std::vector<Child*> below;
         for (auto* parent : parents)
@@ -297,7 +301,7 @@ void loadBelow(const ProjectFile& file, const std::vector<Parent*>& parents) {
 template <class Entity>
 void loadAll(const ProjectFile& file, std::vector<Entity>& list) {
     const auto& table = tableNamed(QString::fromLatin1(tableOf(of<Entity>)));
-    for (auto row = rowsOf(file, table); row.next();) list.push_back(entityOf<Entity>(row, false));
+    for (auto row = rowsOf(file, table); nextRow(row);) list.push_back(entityOf<Entity>(row, false));
     std::vector<Entity*> all;
     for (auto& entity : list) all.push_back(&entity);
     loadBelow(file, all);

@@ -5,9 +5,12 @@
 #include <exception>
 #include <map>
 
+#include "core/bench/bench_rules.h"
 #include "core/bench/grid.h"
 #include "core/bench/sweep.h"
+#include "core/words/sentence.h"
 #include "project/described_rows.h"
+#include "project/rescue.h"
 #include "project/schema.h"
 
 namespace glumet {
@@ -15,6 +18,10 @@ namespace {
 
 Problem notStored(const QString& why) {
     return {"", say(GLUMET_SAY("Core", "could not be stored: {}"), why.toStdString())};
+}
+
+Problem onlyLookedAt() {
+    return {"", say(GLUMET_SAY("Core", "not stored: the project is open to be looked at only"))};
 }
 
 struct PlaneRef {
@@ -48,24 +55,70 @@ void Project::readWhole() {
     seen_version_ = version;
 }
 
-Expected<std::unique_ptr<Project>> Project::create(const QString& path, const QString& title) {
-    auto file = ProjectFile::create(path, title);
+Expected<std::unique_ptr<Project>> Project::create(const QString& path, const QString& title,
+                                                   std::chrono::milliseconds patience) {
+    auto file = ProjectFile::create(path, title, patience);
     if (!file) return tl::make_unexpected(file.error());
     return std::unique_ptr<Project>(new Project(std::move(*file)));
 }
 
-Expected<std::unique_ptr<Project>> Project::open(const QString& path) {
-    auto file = ProjectFile::open(path);
+/// A file's project, if what it holds can be.
+Expected<std::unique_ptr<Project>> Project::read(Expected<ProjectFile> file) {
+    if (!file) return tl::make_unexpected(file.error());
+    const auto path = file->path().toStdString();
+    try {
+        std::unique_ptr<Project> project(new Project(std::move(*file)));
+        if (const auto faults = faultsOf(project->bench_, 1); !faults.empty()) {
+            Words what = say(GLUMET_SAY("Core", "is damaged: {}: {}"), faults[0].where, faults[0].what);
+            return problem(path, what);
+        }
+        return project;
+    } catch (const SqlFault& fault) {
+        return problem(path, say(GLUMET_SAY("Core", "cannot be read: {}"), fault.text.toStdString()));
+    } catch (const std::exception&) {
+        return problem(path, say(GLUMET_SAY("Core", "is damaged: a reading belongs to no run")));
+    }
+}
+
+Expected<std::unique_ptr<Project>> Project::open(const QString& path, std::chrono::milliseconds patience) {
+    return read(ProjectFile::open(path, patience));
+}
+
+Expected<std::unique_ptr<Project>> Project::look(const QString& path) {
+    return read(ProjectFile::look(path));
+}
+
+Expected<std::unique_ptr<Project>> Project::rescue(const QString& path) {
+    auto rescued = rescuedFrom(path);
+    if (!rescued) return tl::make_unexpected(rescued.error());
+    auto folder = std::make_unique<QTemporaryDir>();
+    auto file = ProjectFile::create(folder->filePath(QStringLiteral("rescued.glumet")),
+                                    QString::fromStdString(rescued->bench.title));
     if (!file) return tl::make_unexpected(file.error());
     try {
-        return std::unique_ptr<Project>(new Project(std::move(*file)));
+        storeAsIs(*file, rescued->bench);
     } catch (const SqlFault& fault) {
         return problem(path.toStdString(),
-                       say(GLUMET_SAY("Core", "cannot be read: {}"), fault.text.toStdString()));
-    } catch (const std::exception&) {
-        return problem(path.toStdString(),
-                       say(GLUMET_SAY("Core", "is damaged: a reading belongs to no run")));
+                       say(GLUMET_SAY("Core", "cannot be rescued: {}"), fault.text.toStdString()));
     }
+    auto project = read(std::move(file));
+    if (!project) return project;
+    (*project)->rescued_in_ = std::move(folder);
+    (*project)->shown_path_ = path;
+    (*project)->missing_ = std::move(rescued->missing);
+    return project;
+}
+
+std::vector<Problem> Project::faults() const {
+    std::vector<Problem> faults;
+    try {
+        for (const auto& line : file_.damage()) faults.push_back({"", verbatim(line.toStdString())});
+    } catch (const SqlFault& fault) {
+        faults.push_back({"", verbatim(fault.text.toStdString())});
+    }
+    auto rules = faultsOf(bench_);
+    faults.insert(faults.end(), rules.begin(), rules.end());
+    return faults;
 }
 
 /// Reads everything again. What another hand has made unreadable leaves the bench as it was last read.
@@ -85,6 +138,7 @@ Expected<bool> Project::reload() {
 
 template <class Work>
 Expected<Id> Project::edit(const QString& title, Work work) {
+    if (lookedAt()) return tl::make_unexpected(onlyLookedAt());
     try {
         file_.mindPlace();
         Transaction transaction(file_);
@@ -114,6 +168,8 @@ Expected<Id> Project::rewrite(const QString& title, Work work) {
 
 template <class T>
 Expected<Id> Project::saveOne(const T& item, const QString& title) {
+    if constexpr (requires { faultOf(item); })
+        if (auto fault = faultOf(item)) return tl::make_unexpected(std::move(*fault));
     return rewrite(title, [&] {
         described::StoredIds ids;
         return described::store(file_, item, 0, ids);
@@ -162,10 +218,12 @@ Expected<Id> Project::addRuns(const NewRuns& added, const QString& title) {
 }
 
 Expected<Id> Project::saveMethod(const QString& title, const Method& method) {
+    if (auto fault = faultOf(method)) return tl::make_unexpected(std::move(*fault));
     return saveOne(ProjectHead{1, title.toStdString(), method}, tr("method"));
 }
 
 Expected<Id> Project::take(Id plane, const Reading& reading) {
+    if (auto fault = faultOf(reading)) return tl::make_unexpected(std::move(*fault));
     std::vector<Id> earlier;
     auto id = edit(tr("reading %1").arg(reading.mean.value(), 0, 'f', 0), [&] {
         const auto at = findPlane(bench_, plane);
@@ -216,6 +274,7 @@ Expected<Id> Project::removeRun(Id run) {
 int Project::schemaVersion() { return kSchemaVersion; }
 
 Expected<bool> Project::replay(bool (UndoJournal::*step)() const) {
+    if (lookedAt()) return tl::make_unexpected(onlyLookedAt());
     try {
         file_.mindPlace();
         if (!(journal_.*step)()) return false;
@@ -313,6 +372,8 @@ Expected<MergeReport> Project::importBench(const Bench& description, const std::
         if (takes_title)
             described::store(file_, ProjectHead{1, description.title, description.method}, 0, ids);
         const Bench after = withRows(std::move(bench), rows, report);
+        if (const auto faults = faultsOf(after, 1); !faults.empty())
+            throw SqlFault{QString::fromStdString(english(faults[0]))};
         storeAdded(after, report.superseded);
         return Id{0};
     });

@@ -17,11 +17,30 @@ class Project : public QObject {
     Q_OBJECT
 
   public:
-    static Expected<std::unique_ptr<Project>> create(const QString& path, const QString& title);
-    static Expected<std::unique_ptr<Project>> open(const QString& path);
+    static Expected<std::unique_ptr<Project>> create(
+        const QString& path, const QString& title,
+        std::chrono::milliseconds patience = ProjectFile::kPatience);
+    /// Refuses what cannot be: a damaged or foreign file, values outside their ranges. `patience`: how long
+    /// an edit waits for another program that holds the file.
+    static Expected<std::unique_ptr<Project>> open(
+        const QString& path, std::chrono::milliseconds patience = ProjectFile::kPatience);
+    /// Opens one to look at, judge, export and copy; edits are refused. Changes and makes nothing, needs no
+    /// right to write, and waits for nobody.
+    static Expected<std::unique_ptr<Project>> look(const QString& path);
+    /// The same of a damaged one as far as it is sound: what is missing is named in missing(). A copy of it
+    /// is a sound project.
+    static Expected<std::unique_ptr<Project>> rescue(const QString& path);
 
     const Bench& bench() const { return bench_; }
-    const QString& path() const { return file_.path(); }
+    const QString& path() const { return shown_path_.isEmpty() ? file_.path() : shown_path_; }
+    /// Whether it is open to be looked at only.
+    bool lookedAt() const { return file_.lookedAt() || !shown_path_.isEmpty(); }
+    /// Of a rescued project: what could not be read.
+    const std::vector<Problem>& missing() const { return missing_; }
+    /// The format of the file as it was found.
+    int format() const { return file_.format(); }
+    /// Everything that is wrong with the file and with what it holds.
+    std::vector<Problem> faults() const;
 
     /// Adds what has no id yet, else replaces what has it. The id is returned. A run is saved without its
     /// planes' readings; planes it does not have yet are added.
@@ -80,7 +99,12 @@ class Project : public QObject {
     void readWhole();
     Expected<bool> reload();
 
+    static Expected<std::unique_ptr<Project>> read(Expected<ProjectFile> file);
+
+    std::unique_ptr<QTemporaryDir> rescued_in_;
     ProjectFile file_;
+    QString shown_path_;  ///< of a rescued project: the damaged file's
+    std::vector<Problem> missing_;
     UndoJournal journal_;
     Bench bench_;
     int seen_version_ = 0;

@@ -1,5 +1,6 @@
 #include "project/project_file.h"
 
+#include <sqlite3.h>
 #include <sys/stat.h>
 #include <unistd.h>
 
@@ -15,8 +16,13 @@
 #include <cerrno>
 #include <cstring>
 
+#include "core/words/sentence.h"
 #include "project/described_rows.h"
+#include "project/kept_copies.h"
+#include "project/log_check.h"
 #include "project/schema.h"
+#include "project/schema_check.h"
+#include "project/still_copy.h"
 
 namespace glumet {
 namespace {
@@ -31,6 +37,16 @@ Problem problemAt(const QString& path, const QString& what) {
     return {path.toStdString(), verbatim(what.toStdString())};
 }
 
+/// Whether this file's own format, log included, is one to go on with.
+std::optional<QString> formatFault(int version) {
+    if (version > kSchemaVersion)
+        return QStringLiteral("was written by a newer Glumet (format %1, this one reads up to %2)")
+            .arg(version)
+            .arg(kSchemaVersion);
+    if (version < 1) return QStringLiteral("is damaged: its format number is %1").arg(version);
+    return std::nullopt;
+}
+
 /// What the first hundred bytes forbid, if anything.
 std::optional<QString> headerFault(const QString& path) {
     QFile file(path);
@@ -41,38 +57,7 @@ std::optional<QString> headerFault(const QString& path) {
         return QStringLiteral("is not a Glumet project");
     if (qFromBigEndian<quint32>(head.constData() + kApplicationIdAt) != kApplicationId)
         return QStringLiteral("is a database of another program, not a Glumet project");
-    const auto version = qFromBigEndian<qint32>(head.constData() + kUserVersionAt);
-    if (version > kSchemaVersion)
-        return QStringLiteral("was written by a newer Glumet (format %1, this one reads up to %2)")
-            .arg(version)
-            .arg(kSchemaVersion);
-    if (version < 1) return QStringLiteral("is damaged: its format number is %1").arg(version);
-    return std::nullopt;
-}
-
-/// SQLite's own check-up on a connection that cannot write; a log of unfinished work next to the file
-/// needs the ordinary connection instead, which replays it.
-std::optional<QString> damage(const QString& path) {
-    const QFileInfo log(path + QStringLiteral("-wal"));
-    if (log.exists() && log.size() > 0) return std::nullopt;
-    const QString name = newConnectionName();
-    std::optional<QString> found = QStringLiteral("is damaged and cannot be read");
-    {
-        auto database = QSqlDatabase::addDatabase(QStringLiteral("QSQLITE"), name);
-        database.setConnectOptions(QStringLiteral("QSQLITE_OPEN_URI;QSQLITE_OPEN_READONLY"));
-        database.setDatabaseName(
-            QStringLiteral("file:%1?immutable=1").arg(QString::fromUtf8(QUrl::toPercentEncoding(path, "/"))));
-        if (database.open()) {
-            QSqlQuery check(database);
-            if (check.exec(QStringLiteral("PRAGMA quick_check(1)")) && check.next() &&
-                check.value(0).toString() == QLatin1String("ok") &&
-                check.exec(QStringLiteral("SELECT title FROM project")) && check.next())
-                found.reset();
-        }
-        database.close();
-    }
-    QSqlDatabase::removeDatabase(name);
-    return found;
+    return formatFault(qFromBigEndian<qint32>(head.constData() + kUserVersionAt));
 }
 
 /// A name beside a path that nothing else has.
@@ -88,23 +73,46 @@ std::optional<std::pair<quint64, quint64>> identityOf(const QString& path) {
     return std::pair<quint64, quint64>{seen.st_dev, seen.st_ino};
 }
 
-/// All or nothing, so that a file is always of one version.
-void migrate(const ProjectFile& file) {
+int formatOf(const ProjectFile& file) {
     auto version = file.run(QStringLiteral("PRAGMA user_version"));
-    if (!version.next() || version.value(0).toInt() >= kSchemaVersion) return;
-    const int from = version.value(0).toInt();
-    version.finish();
-    Transaction transaction(file);
-    upgrade(file, from);
-    transaction.commit();
+    return nextRow(version) ? version.value(0).toInt() : 0;
+}
+
+/// The format that the first hundred bytes tell.
+int headerFormat(const QString& path) {
+    QFile file(path);
+    if (!file.open(QIODevice::ReadOnly)) return 0;
+    const QByteArray head = file.read(kHeaderSize);
+    return head.size() < kHeaderSize ? 0 : qFromBigEndian<qint32>(head.constData() + kUserVersionAt);
+}
+
+/// What a damaged log takes with it.
+std::optional<QString> logFault(const QString& path) {
+    QFile log(path + QStringLiteral("-wal"));
+    if (!log.open(QIODevice::ReadOnly)) return std::nullopt;
+    const int lost = lostEdits(log.readAll());
+    if (lost == 0) return std::nullopt;
+    return lost < 0 ? QStringLiteral("is damaged: the log of the last edits beside it cannot be read")
+                    : QStringLiteral("is damaged: of the log beside it the last %1 edits cannot be read")
+                          .arg(lost);
 }
 
 }  // namespace
 
+bool nextRow(QSqlQuery& query) {
+    if (query.next()) return true;
+    if (query.lastError().isValid()) throw SqlFault{query.lastError().text()};
+    return false;
+}
+
 ProjectFile::ProjectFile(ProjectFile&& other) noexcept
     : path_(std::move(other.path_)),
       connection_(std::move(other.connection_)),
+      guard_(std::move(other.guard_)),
+      copy_(std::move(other.copy_)),
+      looked_at_(other.looked_at_),
       without_log_(other.without_log_),
+      format_(other.format_),
       identity_(other.identity_) {
     other.connection_.clear();
 }
@@ -115,16 +123,73 @@ ProjectFile::~ProjectFile() {
     QSqlDatabase::removeDatabase(connection_);
 }
 
-ProjectFile ProjectFile::connect(const QString& path) {
-    ProjectFile file(path, newConnectionName());
-    auto database = QSqlDatabase::addDatabase(QStringLiteral("QSQLITE"), file.connection_);
-    database.setDatabaseName(path);
+void ProjectFile::openDatabase(const QString& name, const QString& options) {
+    auto database = QSqlDatabase::addDatabase(QStringLiteral("QSQLITE"), connection_);
+    database.setConnectOptions(options);
+    database.setDatabaseName(name);
     if (!database.open()) throw SqlFault{database.lastError().text()};
-    file.run(QStringLiteral("PRAGMA busy_timeout = 5000"));
+    guard_->watch(database);
+}
+
+ProjectFile ProjectFile::connect(const QString& path, std::chrono::milliseconds patience) {
+    ProjectFile file(path, newConnectionName());
+    file.openDatabase(path, QStringLiteral("QSQLITE_BUSY_TIMEOUT=%1").arg(patience.count()));
     file.run(QStringLiteral("PRAGMA foreign_keys = ON"));
     file.run(QStringLiteral("PRAGMA synchronous = FULL"));
     file.identity_ = identityOf(path).value_or(std::pair<quint64, quint64>{});
+    file.format_ = formatOf(file);
     return file;
+}
+
+ProjectFile ProjectFile::connectToLook(const QString& path) {
+    ProjectFile file(path, newConnectionName());
+    file.looked_at_ = true;
+    file.identity_ = identityOf(path).value_or(std::pair<quint64, quint64>{});
+    if (!hasLog(path) && headerFormat(path) == kSchemaVersion) {
+        const auto name = QString::fromUtf8(QUrl::toPercentEncoding(path, "/"));
+        file.openDatabase(QStringLiteral("file:%1?immutable=1").arg(name),
+                          QStringLiteral("QSQLITE_OPEN_URI;QSQLITE_OPEN_READONLY"));
+    } else {
+        file.copy_ = std::make_unique<QTemporaryDir>();
+        const auto copy = file.copy_->filePath(QStringLiteral("looked-at.glumet"));
+        if (const auto done = copyStill(path, copy); !done)
+            throw SqlFault{QString::fromStdString(english(done.error().what))};
+        file.openDatabase(copy, QString());
+    }
+    file.format_ = formatOf(file);
+    return file;
+}
+
+std::optional<QString> ProjectFile::fault() const {
+    if (auto wrong = formatFault(format_)) return wrong;
+    if (copy_)
+        if (auto wrong = logFault(path_)) return wrong;
+    if (const auto foreign = foreignSchema(*this, format_))
+        return QStringLiteral("holds the %1, which is not Glumet's; nothing of it was run").arg(*foreign);
+    auto check = run(QStringLiteral("PRAGMA quick_check(1)"));
+    if (!nextRow(check) || check.value(0).toString() != QLatin1String("ok"))
+        return QStringLiteral("is damaged and cannot be read");
+    run(QStringLiteral("SELECT title FROM project"));
+    return std::nullopt;
+}
+
+QStringList ProjectFile::damage() const {
+    QStringList found;
+    for (auto row = run(QStringLiteral("PRAGMA integrity_check(20)")); nextRow(row);)
+        for (const auto& line : row.value(0).toString().split(QLatin1Char('\n')))
+            if (line != QLatin1String("ok") && !line.startsWith(QLatin1String("***"))) found << line;
+    for (auto row = run(QStringLiteral("PRAGMA foreign_key_check")); nextRow(row) && found.size() < 40;)
+        found << QStringLiteral("row %1 of %2 belongs to a %3 that is not there")
+                     .arg(row.value(1).toString(), row.value(0).toString(), row.value(2).toString());
+    return found;
+}
+
+/// All or nothing, so that a file is always of one version.
+void ProjectFile::bringUpToDate() {
+    if (format_ >= kSchemaVersion) return;
+    Transaction transaction(*this);
+    upgrade(*this, format_);
+    transaction.commit();
 }
 
 bool ProjectFile::inPlace() const { return identityOf(path_) == identity_; }
@@ -140,7 +205,8 @@ void ProjectFile::mindPlace() {
     without_log_ = true;
 }
 
-Expected<ProjectFile> ProjectFile::create(const QString& path, const QString& title) {
+Expected<ProjectFile> ProjectFile::create(const QString& path, const QString& title,
+                                          std::chrono::milliseconds patience) {
     if (QFile::exists(path)) return tl::make_unexpected(problemAt(path, QStringLiteral("exists already")));
     const QFileInfo log(path + QStringLiteral("-wal"));
     if (log.exists() && log.size() > 0)
@@ -161,7 +227,7 @@ Expected<ProjectFile> ProjectFile::create(const QString& path, const QString& ti
                             : QStringLiteral("cannot be written: %1").arg(QLatin1String(strerror(errno)))));
         }
         QFile::remove(fresh);
-        return connect(path);
+        return connect(path, patience);
     } catch (const SqlFault& fault) {
         return tl::make_unexpected(problemAt(path, QStringLiteral("cannot be written: %1").arg(fault.text)));
     }
@@ -181,13 +247,52 @@ void ProjectFile::makeEmpty(const QString& path, const QString& title) {
     file.run(QStringLiteral("PRAGMA journal_mode = WAL"));
 }
 
-Expected<ProjectFile> ProjectFile::open(const QString& path) {
+Expected<ProjectFile> ProjectFile::look(const QString& path) {
     if (const auto fault = headerFault(path)) return tl::make_unexpected(problemAt(path, *fault));
-    if (const auto fault = damage(path)) return tl::make_unexpected(problemAt(path, *fault));
     try {
-        auto file = connect(path);
+        auto file = connectToLook(path);
+        if (const auto fault = file.fault()) return tl::make_unexpected(problemAt(path, *fault));
+        file.bringUpToDate();
+        return file;
+    } catch (const SqlFault& fault) {
+        return tl::make_unexpected(
+            problemAt(path, QStringLiteral("is damaged and cannot be read: %1").arg(fault.text)));
+    }
+}
+
+Expected<ProjectFile> ProjectFile::lookThrough(const QString& path) {
+    if (const auto fault = headerFault(path)) return tl::make_unexpected(problemAt(path, *fault));
+    try {
+        return connectToLook(path);
+    } catch (const SqlFault& fault) {
+        return tl::make_unexpected(problemAt(path, QStringLiteral("cannot be read: %1").arg(fault.text)));
+    }
+}
+
+Expected<bool> ProjectFile::takeInLog(const QString& copy) {
+    try {
+        connect(copy).run(QStringLiteral("PRAGMA wal_checkpoint(TRUNCATE)"));
+        return true;
+    } catch (const SqlFault& fault) {
+        return tl::make_unexpected(problemAt(copy, fault.text));
+    }
+}
+
+Expected<ProjectFile> ProjectFile::open(const QString& path, std::chrono::milliseconds patience) {
+    int format = kSchemaVersion;
+    if (const auto seen = look(path); seen)
+        format = seen->format();
+    else
+        return tl::make_unexpected(seen.error());
+    if (format < kSchemaVersion)
+        if (const auto kept = KeptCopies().keep(path, QDateTime::currentDateTime()); !kept)
+            return tl::make_unexpected(kept.error());
+    try {
+        auto file = connect(path, patience);
+        if (sqlite3_db_readonly(handleOf(file.database()), "main") == 1)
+            return tl::make_unexpected(problemAt(path, QStringLiteral("may not be written")));
         file.run(QStringLiteral("SELECT title FROM project"));
-        migrate(file);
+        file.bringUpToDate();
         return file;
     } catch (const SqlFault& fault) {
         return tl::make_unexpected(problemAt(path, QStringLiteral("cannot be opened: %1").arg(fault.text)));
@@ -195,13 +300,15 @@ Expected<ProjectFile> ProjectFile::open(const QString& path) {
 }
 
 QSqlQuery ProjectFile::prepare(const QString& statement) const {
+    guard_->begin();
     QSqlQuery query(database());
     query.setForwardOnly(true);
     if (!query.prepare(statement)) throw SqlFault{query.lastError().text()};
     return query;
 }
 
-void ProjectFile::runAgain(QSqlQuery& prepared, const QVariantList& values) {
+void ProjectFile::runAgain(QSqlQuery& prepared, const QVariantList& values) const {
+    guard_->begin();
     for (qsizetype i = 0; i < values.size(); ++i) prepared.bindValue(static_cast<int>(i), values[i]);
     if (!prepared.exec()) throw SqlFault{prepared.lastError().text()};
 }
@@ -214,7 +321,7 @@ QSqlQuery ProjectFile::run(const QString& statement, const QVariantList& values)
 
 int ProjectFile::dataVersion() const {
     auto query = run(QStringLiteral("PRAGMA data_version"));
-    return query.next() ? query.value(0).toInt() : 0;
+    return nextRow(query) ? query.value(0).toInt() : 0;
 }
 
 Expected<bool> ProjectFile::copyTo(const QString& path) const {

@@ -29,7 +29,7 @@ void UndoJournal::begin(const QString& title) const {
         QStringLiteral(
             "SELECT 1 FROM undo_step WHERE undone = 1 OR id <= (SELECT max(id) - ? FROM undo_step) LIMIT 1"),
         {kStepsKept});
-    if (forgotten.next()) {
+    if (nextRow(forgotten)) {
         const QString old =
             QStringLiteral(
                 "(SELECT id FROM undo_step WHERE undone = 1 OR id <= (SELECT max(id) - %1 FROM undo_step))")
@@ -48,7 +48,7 @@ void UndoJournal::begin(const QString& title) const {
 UndoJournal::Step UndoJournal::stepBy(const QString& condition) const {
     auto query = file_.run(QStringLiteral("SELECT id, title FROM undo_step WHERE ") + condition +
                            QStringLiteral(" LIMIT 1"));
-    if (!query.next()) return {};
+    if (!nextRow(query)) return {};
     return {query.value(0).toLongLong(), query.value(1).toString()};
 }
 
@@ -84,7 +84,7 @@ bool UndoJournal::replay(const Step& step, bool undone) const {
         file_.run(QStringLiteral(
                       "SELECT seq, table_name, op, row_id FROM undo_change WHERE step = ? ORDER BY seq DESC"),
                   {step.id});
-    while (query.next())
+    while (nextRow(query))
         changes.push_back({query.value(0).toLongLong(), query.value(1).toString(), query.value(2).toString(),
                            query.value(3).toLongLong()});
     query.finish();

@@ -14,7 +14,7 @@ using described::Table;
 void dropTriggers(const ProjectFile& file) {
     QStringList names;
     for (auto row = file.run(QStringLiteral("SELECT name FROM sqlite_master WHERE type = 'trigger'"));
-         row.next();)
+         nextRow(row);)
         names << row.value(0).toString();
     for (const auto& name : names) file.run(QStringLiteral("DROP TRIGGER %1").arg(name));
 }
@@ -39,7 +39,7 @@ void addWhatIsNew(const ProjectFile& file, int version) {
             continue;
         }
         QStringList there;
-        for (auto row = file.run(QStringLiteral("PRAGMA table_info(%1)").arg(table.name)); row.next();)
+        for (auto row = file.run(QStringLiteral("PRAGMA table_info(%1)").arg(table.name)); nextRow(row);)
             there << row.value(1).toString();
         for (const auto& column : table.columns) {
             if (!there.contains(column.name)) addColumn(file, table, column);
@@ -54,7 +54,7 @@ void addWhatIsNew(const ProjectFile& file, int version) {
 /// Up to format 4 the band had columns of its own and the goal kept the rest under other keys.
 Goal earlierGoal(const std::string& text, double low, double high) {
     Goal goal;
-    const auto json = text.empty() ? Json::object() : Json::parse(text, nullptr, false);
+    const auto json = parsedJson(text).value_or(Json::object());
     if (json.is_object()) {
         goal.name = json.value("name", "");
         readWord(json.value("school", ""), goal.school);
@@ -75,9 +75,9 @@ Goal earlierGoal(const std::string& text, double low, double high) {
 
 std::vector<Goal> earlierGoals(const std::string& text) {
     std::vector<Goal> goals;
-    const auto json = text.empty() ? Json::array() : Json::parse(text, nullptr, false);
+    const auto json = parsedJson(text).value_or(Json::array());
     if (json.is_array())
-        for (const auto& item : json) goals.push_back(earlierGoal(item.dump(), 0.0, 0.0));
+        for (const auto& item : json) goals.push_back(earlierGoal(jsonText(item), 0.0, 0.0));
     return goals;
 }
 
@@ -90,7 +90,7 @@ void upgradeGoals(const ProjectFile& file, const QString& table, const QString& 
     std::vector<Row> rows;
     for (auto row =
              file.run(QStringLiteral("SELECT %1, band_low, band_high, goal, goals FROM %2").arg(key, table));
-         row.next();)
+         nextRow(row);)
         rows.push_back({row.value(0).toLongLong(), row.value(1).toDouble(), row.value(2).toDouble(),
                         row.value(3).toString().toStdString(), row.value(4).toString().toStdString()});
     for (const auto& row : rows) {

@@ -24,7 +24,7 @@ inline QString text(const Words& words, LengthUnit unit) {
 /// What is wrong, in the reader's language.
 inline QString text(const Problem& problem) {
     const QString what = text(problem.what, LengthUnit::Mm);
-    return problem.where.empty() ? what : text(problem.where) + QStringLiteral(": ") + what;
+    return text(problemLine(problem.where, what.toStdString()));
 }
 
 /// A text that is in the reader's language already, for a place that takes sentences.

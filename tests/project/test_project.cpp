@@ -7,26 +7,13 @@
 #include <QTemporaryDir>
 #include <QTest>
 
-#include "core/bench/grid.h"
 #include "core/simulation/demo_scenario.h"
 #include "core/words/sentence.h"
 #include "project/described.h"
-#include "project/project.h"
+#include "project/project_maker.h"
 #include "project/schema.h"
 
 using namespace glumet;
-
-namespace {
-
-Reading readingAt(double x, double y, double ppfd) {
-    Reading reading;
-    reading.x = Millimetre(x);
-    reading.y = Millimetre(y);
-    reading.mean = Ppfd(ppfd);
-    return reading;
-}
-
-}  // namespace
 
 class TestProject : public QObject {
     Q_OBJECT
@@ -351,7 +338,7 @@ class TestProject : public QObject {
         const auto plane = project->bench().runs[0].planes[0].id;
         QVERIFY(project->take(plane, readingAt(50, 50, 100)));
         const auto before = described(project->bench());
-        byForeignHand(statement);
+        QCOMPARE(byForeignHand(path_, {statement}), QString());
         const auto done = project->take(plane, readingAt(150, 50, 110));
         QVERIFY(!done);
         QVERIFY(!english(done.error()).empty());
@@ -421,26 +408,7 @@ class TestProject : public QObject {
         return project ? std::move(*project) : nullptr;
     }
 
-    static Run plannedRun(Id fixture) {
-        Run run;
-        run.label = "first";
-        run.fixture = fixture;
-        run.height = Millimetre(200);
-        Plane plane;
-        plane.depth = Millimetre(150);
-        plane.grid = cellCentres(Millimetre(600), Millimetre(600), 6, 6);
-        run.planes = {plane};
-        return run;
-    }
-
-    std::unique_ptr<Project> withRun() {
-        auto project = created();
-        Fixture fixture;
-        fixture.name = "Fern 20";
-        const auto id = project->save(fixture);
-        if (!id || !project->save(plannedRun(*id))) return nullptr;
-        return project;
-    }
+    std::unique_ptr<Project> withRun() { return projectWithRun(path_); }
 
     static ReadingRow row(const std::string& run, double height, double depth, double x, double y) {
         ReadingRow out;
@@ -450,19 +418,6 @@ class TestProject : public QObject {
         out.depth = Millimetre(depth);
         out.reading = readingAt(x, y, 100 + x);
         return out;
-    }
-
-    /// What another program does to the file, minding no rule of ours.
-    void byForeignHand(const QString& statement) const {
-        {
-            auto database = QSqlDatabase::addDatabase(QStringLiteral("QSQLITE"), QStringLiteral("foreign"));
-            database.setDatabaseName(path_);
-            QVERIFY(database.open());
-            QSqlQuery query(database);
-            QVERIFY(query.exec(QStringLiteral("PRAGMA foreign_keys = OFF")));
-            QVERIFY2(query.exec(statement), qPrintable(query.lastError().text()));
-        }
-        QSqlDatabase::removeDatabase(QStringLiteral("foreign"));
     }
 
     void write(const QByteArray& bytes) const {

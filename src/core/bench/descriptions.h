@@ -1,5 +1,6 @@
 #pragma once
 
+#include "core/base/limits.h"
 #include "core/base/sentence.h"
 #include "core/bench/bench.h"
 #include "core/bench/describe.h"
@@ -82,8 +83,8 @@ constexpr auto fieldsOf(Of<Spot>) {
 }
 
 constexpr auto fieldsOf(Of<EmitterLattice>) {
-    return std::tuple{field("columns", &EmitterLattice::columns).atLeast(1),
-                      field("rows", &EmitterLattice::rows).atLeast(1),
+    return std::tuple{field("columns", &EmitterLattice::columns).atLeast(1).atMost(limits::kAlongLattice),
+                      field("rows", &EmitterLattice::rows).atLeast(1).atMost(limits::kAlongLattice),
                       field("pitch_x_mm", &EmitterLattice::pitch_x).atLeast(0),
                       field("pitch_y_mm", &EmitterLattice::pitch_y).atLeast(0),
                       field("size_mm", &EmitterLattice::size).atLeast(0)};
@@ -175,10 +176,12 @@ constexpr auto fieldsOf(Of<Fixture>) {
         field("width_mm", &Fixture::width).orUnstated().row(GLUMET_SAY("Described", "width")),
         fieldAt(
             "emitter_columns", [](auto& f) -> auto& { return f.emitters.columns; })
-            .atLeast(1),
+            .atLeast(1)
+            .atMost(limits::kAlongLattice),
         fieldAt(
             "emitter_rows", [](auto& f) -> auto& { return f.emitters.rows; })
-            .atLeast(1),
+            .atLeast(1)
+            .atMost(limits::kAlongLattice),
         fieldAt(
             "emitter_pitch_x_mm", [](auto& f) -> auto& { return f.emitters.pitch_x; })
             .atLeast(0),
@@ -233,8 +236,8 @@ constexpr auto fieldsOf(Of<MeterProfile>) {
 constexpr auto fieldsOf(Of<Method>) {
     return std::tuple{
         field("spill_limit", &Method::spill_limit).atLeast(0),
-        field("grid_columns", &Method::grid_columns).atLeast(1),
-        field("grid_rows", &Method::grid_rows).atLeast(1),
+        field("grid_columns", &Method::grid_columns).atLeast(1).atMost(limits::kAlongLattice),
+        field("grid_rows", &Method::grid_rows).atLeast(1).atMost(limits::kAlongLattice),
         field("settled_relative_error", &Method::settled_relative_error).in("settled_error").atLeast(0),
         field("longest_reading_s", &Method::longest_reading).atLeast(0),
         field("height_error_mm", &Method::height_error).atLeast(0),
@@ -279,7 +282,7 @@ constexpr auto fieldsOf(Of<Run>) {
                       field("preset", &Run::preset).refersTo<Preset>().from(5),
                       field("level_pct", &Run::level_pct).atLeast(0),
                       field("height_mm", &Run::height).atLeast(0),
-                      field("fixtures", &Run::fixtures).atLeast(1),
+                      field("fixtures", &Run::fixtures).atLeast(1).atMost(limits::kFixtures),
                       field("placement", &Run::placement),
                       field("water", &Run::water),
                       field("dark_reading_umol_m2_s", &Run::dark_reading).in("dark_reading"),

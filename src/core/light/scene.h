@@ -6,6 +6,7 @@
 #include <vector>
 
 #include "core/base/beam.h"
+#include "core/base/limits.h"
 #include "core/base/wall.h"
 #include "core/light/water.h"
 
@@ -74,7 +75,7 @@ struct LightScene {
 /// ("fixtures[1].height_mm"), or nothing. Limits: sizes 1 mm…100 m, heights 0.1 mm…100 m, indices 1…2
 /// (water) and 1…3 (panes), reflectance 0…1, at most kMostEmitters emitters.
 std::optional<Problem> wrongWith(const LightScene& scene);
-inline constexpr std::size_t kMostEmitters = 100'000;
+inline constexpr std::size_t kMostEmitters = limits::kSceneEmitters;
 
 /// One point emitter in tank coordinates with its level applied.
 struct PointSource {

@@ -7,6 +7,9 @@
 #include <cctype>
 #include <cmath>
 
+#include "core/base/limits.h"
+#include "core/base/utf8.h"
+
 namespace glumet {
 namespace {
 
@@ -109,10 +112,13 @@ std::string english(const Words& words, LengthUnit unit) {
     return spoken(words, unit, [](const char* message, int) { return std::string(message); });
 }
 
-std::string english(const Problem& problem) {
-    const auto what = english(problem.what);
-    return problem.where.empty() ? what : problem.where + ": " + what;
+std::string problemLine(const std::string& where, const std::string& what) {
+    constexpr std::size_t kWhere = limits::kErrorCharacters / 2;
+    const auto place = where.empty() ? std::string() : shownText(where, kWhere) + ": ";
+    return shownText(place + what, limits::kErrorCharacters);
 }
+
+std::string english(const Problem& problem) { return problemLine(problem.where, english(problem.what)); }
 
 std::string durationText(Second time) {
     if (time.value() < 90.0) return fmt::format("{:.0f} s", time.value());

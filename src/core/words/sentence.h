@@ -19,6 +19,8 @@ std::string spoken(const Words& words, LengthUnit unit, const Translate& transla
 std::string english(const Words& words, LengthUnit unit = LengthUnit::Mm);
 /// "where: what", or "what" alone when there is no place to name.
 std::string english(const Problem& problem);
+/// A problem as the one line it is to a person: no control characters, at most limits::kErrorCharacters.
+std::string problemLine(const std::string& where, const std::string& what);
 
 /// "45 s", "3 min", "2 h 40 min".
 std::string durationText(Second time);

@@ -4,8 +4,10 @@
 #include <QFileInfo>
 #include <QRegularExpression>
 
+#include "core/base/limits.h"
 #include "core/words/typed.h"
 #include "desk/bench/bench_stage.h"
+#include "files/file_reader.h"
 #include "formats/lm63.h"
 #include "report/text.h"
 
@@ -122,10 +124,9 @@ void BenchStage::chooseBeamFile() {
     const QString path = QFileDialog::getOpenFileName(this, tr("Beam from a photometric file"), {},
                                                       tr("Photometric files (*.ies *.IES);;All files (*)"));
     if (path.isEmpty()) return;
-    QFile file(path);
-    if (!file.open(QIODevice::ReadOnly))
-        return session().warn(tr("%1 cannot be read: %2").arg(path, file.errorString()));
-    takeBeam(QFileInfo(path).fileName(), file.readAll());
+    const auto bytes = readFile(path, limits::kPhotometryBytes);
+    if (!bytes) return session().warn(text(bytes.error()));
+    takeBeam(QFileInfo(path).fileName(), *bytes);
 }
 
 void BenchStage::takeBeam(const QString& name, const QByteArray& bytes) {

@@ -16,6 +16,7 @@
 namespace glumet {
 namespace {
 
+constexpr double kTryAgain = 2.0;      ///< s after a reading that could not be stored
 constexpr double kLookInterval = 0.2;  // s
 
 }  // namespace
@@ -162,7 +163,8 @@ void ReadingTaker::onSample(double seconds, double ppfd) {
         emit settled();
     }
     // Elsewhere the same light is looked at for another purpose: a check, or practice.
-    if (now_ && now_->settled() && watched_ && (armed_ || hands_free_)) take();
+    const bool may = !refused_s_ || seconds - *refused_s_ >= kTryAgain;
+    if (now_ && now_->settled() && watched_ && may && (armed_ || hands_free_)) take();
 }
 
 void ReadingTaker::look() { now_ = mean_.state(); }
@@ -256,7 +258,11 @@ void ReadingTaker::store(Reading reading) {
     storing_ = true;
     const QString fault = session_.edit([&](Project& project) { return project.take(plane_, reading); });
     storing_ = false;
-    if (!fault.isEmpty()) return;
+    refused_s_.reset();
+    if (!fault.isEmpty()) {
+        refused_s_ = looked_s_;
+        return;
+    }
     last_ = cell;
     last_kept_ = reading.mean;
     session_.say(tr("%1 kept at %2")

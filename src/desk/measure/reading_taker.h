@@ -91,6 +91,7 @@ class ReadingTaker : public QObject {
     bool was_settled_ = false;
     bool armed_ = false;
     bool storing_ = false;
+    std::optional<double> refused_s_;  ///< when the project last refused a reading
     bool watched_ = true;
     bool hands_free_ = false;
     std::optional<Ppfd> last_kept_;

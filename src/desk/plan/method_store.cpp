@@ -4,6 +4,8 @@
 #include <QFile>
 #include <QFileInfo>
 
+#include "core/base/limits.h"
+#include "files/file_reader.h"
 #include "files/file_writer.h"
 #include "formats/method_json.h"
 #include "report/text.h"
@@ -11,10 +13,10 @@
 namespace glumet {
 
 Expected<std::vector<SurveyMethod>> MethodStore::load() const {
-    QFile file(path_);
-    if (!file.exists()) return std::vector<SurveyMethod>();
-    if (!file.open(QIODevice::ReadOnly)) return problem(path_.toStdString(), asWords(file.errorString()));
-    auto methods = readMethods(file.readAll().toStdString());
+    if (!QFile::exists(path_)) return std::vector<SurveyMethod>();
+    const auto bytes = readFile(path_, limits::kJsonBytes);
+    if (!bytes) return tl::make_unexpected(bytes.error());
+    auto methods = readMethods(bytes->toStdString());
     if (!methods) return problem(path_.toStdString() + ", " + methods.error().where, methods.error().what);
     return methods;
 }

@@ -111,7 +111,11 @@ LedgerLine::LedgerLine(Session& session)
     connect(&session, &Session::meterChanged, this, &LedgerLine::followMeter);
     connect(&session, &Session::drawChanged, this, &LedgerLine::showInstruments);
     connect(&session, &Session::said, this, &LedgerLine::showWord);
-    connect(&session, &Session::projectChanged, this, [this] { saved_->setText(tr("all saved")); });
+    connect(&session, &Session::projectChanged, this, [this] {
+        const bool looked_at = session_.project() != nullptr && session_.project()->lookedAt();
+        setRole(saved_, looked_at ? TextRole::Problem : TextRole::Muted);
+        saved_->setText(looked_at ? tr("read only") : tr("all saved"));
+    });
     // Told after the commit: what is shown as saved is on the disk.
     connect(&session, &Session::dataChanged, this, [this] {
         const bool there = session_.project() != nullptr && session_.project()->inPlace();

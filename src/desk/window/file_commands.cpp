@@ -3,20 +3,27 @@
 #include <QFileInfo>
 #include <QStandardPaths>
 
+#include "core/base/limits.h"
 #include "core/bench/reading_row.h"
 #include "desk/shared/ledger_line.h"
+#include "desk/window/copies_dialog.h"
 #include "desk/window/demonstration.h"
 #include "desk/window/import_dialog.h"
 #include "desk/window/main_window.h"
 #include "desk/window/start_page.h"
+#include "files/file_reader.h"
 #include "files/file_writer.h"
 #include "formats/bench_json.h"
+#include "project/kept_copies.h"
 #include "report/publish.h"
 #include "report/text.h"
 
 /// What the window does with files: its dialogs, and what follows from a choice.
 namespace glumet {
 namespace {
+
+/// An edit waits so long for another program that holds the file; then it is refused in words.
+constexpr std::chrono::milliseconds kPatience{100};
 
 const QString kFilter = QStringLiteral("Glumet (*.glumet)");
 
@@ -68,6 +75,7 @@ void MainWindow::makeFileCommands() {
     inMenu(command(tr("New project…"), QKeySequence(tr("Ctrl+N")), [this] { askForNewProject(); }));
     inMenu(command(tr("Open a project…"), QKeySequence(tr("Ctrl+O")), [this] { askForProject(); }));
     inMenu(command(tr("Save a copy as…"), QKeySequence(tr("Ctrl+Shift+S")), [this] { askForCopy(); }));
+    inMenu(command(tr("Earlier copies…"), {}, [this] { showKeptCopies(); }));
     inMenu(command(tr("Import readings…"), QKeySequence(tr("Ctrl+I")), [this] { askForImport(); }));
     inMenu(command(tr("Export readings and bench…"), QKeySequence(tr("Ctrl+E")), [this] {
         const QString folder =
@@ -77,9 +85,16 @@ void MainWindow::makeFileCommands() {
     inMenu(command(tr("Quit"), QKeySequence(tr("Ctrl+Q")), [this] { close(); }));
 }
 
+/// A rescued project's copy is called so.
+QString MainWindow::copyName() const {
+    const auto* project = session_.project();
+    if (!project->lookedAt()) return tr("copy.glumet");
+    return tr("%1 rescued.glumet").arg(QFileInfo(project->path()).completeBaseName());
+}
+
 void MainWindow::askForCopy() {
     if (session_.project() == nullptr) return;
-    const QString path = QFileDialog::getSaveFileName(this, tr("Save a copy as"), inFolder(tr("copy.glumet")),
+    const QString path = QFileDialog::getSaveFileName(this, tr("Save a copy as"), inFolder(copyName()),
                                                       kFilter, nullptr, QFileDialog::DontConfirmOverwrite);
     if (path.isEmpty()) return;
     const auto done = session_.project()->copyTo(path);
@@ -93,15 +108,85 @@ void MainWindow::askForImport() {
 }
 
 bool MainWindow::openProject(const QString& path) {
-    auto project = Project::open(path);
-    if (!project) {
-        session_.warn(text(project.error()));
-        return false;
-    }
-    session_.setProject(std::move(*project));
+    tried_ = path;
+    auto project = Project::open(path, kPatience);
+    return project ? takeOver(std::move(*project), path) : openToLook(path, project.error());
+}
+
+bool MainWindow::takeOver(std::unique_ptr<Project> project, const QString& path) {
+    const bool looked_at = project->lookedAt();
+    session_.setProject(std::move(project));
     if (remembers_) remembered_.opened(path);
+    if (looked_at) return true;
+    keepCopy(path);
     session_.say(tr("Opened %1").arg(text(session_.bench().title)) + lastInstrumentHint());
     return true;
+}
+
+/// What cannot be opened for work is shown as far as it can be; what is no project at all is not.
+bool MainWindow::openToLook(const QString& path, const Problem& why) {
+    auto seen = Project::look(path);
+    if (seen) {
+        takeOver(std::move(*seen), path);
+        session_.warn(
+            tr("Open to be looked at only. %1. A copy (Ctrl+Shift+S) can be worked on.").arg(text(why)));
+        return true;
+    }
+    auto rescued = Project::rescue(path);
+    if (!rescued) {
+        session_.warn(text(why));
+        return false;
+    }
+    const auto missing = (*rescued)->missing();
+    takeOver(std::move(*rescued), path);
+    QString lost = missing.empty() ? tr("nothing seems to be missing") : tr("missing: ");
+    for (std::size_t i = 0; i < missing.size() && i < 3; ++i)
+        lost += (i > 0 ? QStringLiteral("; ") : QString()) + text(missing[i]);
+    const bool kept = !KeptCopies().of(path).isEmpty();
+    session_.warn(tr("Damaged: what can be read is shown, %1. A copy (Ctrl+Shift+S) is a sound project%2.")
+                      .arg(lost, kept ? tr("; earlier copies are in the project's menu") : QString()));
+    return true;
+}
+
+/// Beside the window's work; a failure is said.
+void MainWindow::keepCopy(const QString& path) {
+    if (!remembers_) return;
+    kept_at_ = QDateTime::fromString(session_.now(), Qt::ISODate);
+    keeping_.start([this, path, now = kept_at_] {
+        const auto kept = KeptCopies().keep(path, now);
+        if (kept) return;
+        QMetaObject::invokeMethod(
+            this, [this, why = text(kept.error())] { session_.warn(why); }, Qt::QueuedConnection);
+    });
+}
+
+void MainWindow::keepCopyHourly() {
+    const auto* project = session_.project();
+    if (project == nullptr || project->lookedAt() || !project->inPlace()) return;
+    const auto now = QDateTime::fromString(session_.now(), Qt::ISODate);
+    if (kept_at_.isValid() && kept_at_.secsTo(now) < KeptCopies::kSecondsBetween) return;
+    keepCopy(project->path());
+}
+
+void MainWindow::showKeptCopies() {
+    const auto* project = session_.project();
+    const QString path = project != nullptr ? project->path() : tried_;
+    const auto copies = KeptCopies().of(path);
+    if (copies.isEmpty()) return session_.say(tr("No earlier copy is kept yet."));
+    CopiesDialog dialog(QFileInfo(path).fileName(), copies, this);
+    if (dialog.exec() != QDialog::Accepted) return;
+    const auto chosen = dialog.chosen();
+    const QString suggested = QFileInfo(path).absoluteDir().filePath(
+        tr("%1 as of %2.glumet")
+            .arg(QFileInfo(path).completeBaseName(),
+                 chosen.time.toString(QStringLiteral("yyyy-MM-dd HH.mm"))));
+    const QString target = QFileDialog::getSaveFileName(this, tr("Restore as"), suggested, kFilter, nullptr,
+                                                        QFileDialog::DontConfirmOverwrite);
+    if (target.isEmpty()) return;
+    const auto seen = Project::look(chosen.path);
+    if (!seen) return session_.warn(text(seen.error()));
+    if (const auto done = (*seen)->copyTo(target); !done) return session_.warn(text(done.error()));
+    openProject(target);
 }
 
 /// Who measured before goes on with one key.
@@ -120,12 +205,13 @@ void MainWindow::askForNewProject() {
 bool MainWindow::createProject(const QString& chosen) {
     const QString path =
         chosen.endsWith(QLatin1String(".glumet")) ? chosen : chosen + QStringLiteral(".glumet");
-    auto project = Project::create(path, QFileInfo(path).completeBaseName());
+    auto project = Project::create(path, QFileInfo(path).completeBaseName(), kPatience);
     if (!project) {
         session_.warn(text(project.error()));
         return false;
     }
     session_.setProject(std::move(*project));
+    tried_ = path;
     if (remembers_) remembered_.opened(path);
     showAt(0);
     return true;
@@ -133,10 +219,9 @@ bool MainWindow::createProject(const QString& chosen) {
 
 void MainWindow::importFile(const QString& path) {
     if (session_.project() == nullptr) return session_.warn(tr("Open or make a project first."));
-    QFile file(path);
-    if (!file.open(QIODevice::ReadOnly))
-        return session_.warn(tr("%1 cannot be read: %2").arg(path, file.errorString()));
-    const QByteArray bytes = file.readAll();
+    const auto read = readFile(path, limits::kTableBytes);
+    if (!read) return session_.warn(text(read.error()));
+    const QByteArray& bytes = *read;
     const QString name = QFileInfo(path).fileName();
     if (path.endsWith(QLatin1String(".ies"), Qt::CaseInsensitive)) {
         for (std::size_t i = 0; i < entries_.size(); ++i)

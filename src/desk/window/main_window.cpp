@@ -74,6 +74,7 @@ MainWindow::MainWindow(Session& session, std::vector<StageEntry> stages)
         if (entries_[at()].follows_fit) scheduleRefresh();
     });
     connect(&session_, &Session::dataChanged, this, &MainWindow::scheduleRefresh);
+    connect(&session_, &Session::dataChanged, this, &MainWindow::keepCopyHourly);
     connect(&session_, &Session::selectionChanged, this, &MainWindow::scheduleRefresh);
     connect(&session_, &Session::wordsChanged, this, [this] {
         dress();
@@ -269,8 +270,11 @@ void MainWindow::offerFindings() {
 
 void MainWindow::refreshHead() {
     const auto& bench = session_.bench();
-    project_->setText(session_.project() == nullptr ? tr("Glumet") : text(bench.title));
-    setWindowTitle(session_.project() == nullptr ? tr("Glumet") : tr("%1 – Glumet").arg(text(bench.title)));
+    const auto* project = session_.project();
+    QString title = project == nullptr ? tr("Glumet") : text(bench.title);
+    if (project != nullptr && project->lookedAt()) title = tr("%1 (read only)").arg(title);
+    project_->setText(title);
+    setWindowTitle(project == nullptr ? title : tr("%1 – Glumet").arg(title));
     sweep_->setText(session_.sweep() == nullptr
                         ? QString()
                         : text(configurationName(bench, session_.sweep()->configuration)) +

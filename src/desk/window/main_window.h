@@ -1,7 +1,9 @@
 #pragma once
 
+#include <QDateTime>
 #include <QMainWindow>
 #include <QStackedWidget>
+#include <QThreadPool>
 #include <vector>
 
 #include "desk/shared/findings_panel.h"
@@ -61,6 +63,12 @@ class MainWindow : public QMainWindow {
     StartPage* makeStart();
     void askForProject();
     void askForCopy();
+    bool takeOver(std::unique_ptr<Project> project, const QString& path);
+    bool openToLook(const QString& path, const Problem& why);
+    void keepCopy(const QString& path);
+    void keepCopyHourly();
+    void showKeptCopies();
+    QString copyName() const;
     void askForImport();
     QString lastInstrumentHint() const;
     std::optional<InstrumentProfile> lastInstrument() const;
@@ -105,6 +113,9 @@ class MainWindow : public QMainWindow {
     StartPage* welcome_;
     Remembered remembered_;
     bool remembers_ = true;
+    QString tried_;        ///< the project that was opened last, or could not be
+    QThreadPool keeping_;  ///< writes copies that are kept aside; ends before the window
+    QDateTime kept_at_;
     std::vector<Stage*> stages_;
     QList<QAction*> commands_;
     QList<QAction*> in_menu_;  ///< of the project's button

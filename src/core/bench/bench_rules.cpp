@@ -1,0 +1,175 @@
+#include "core/bench/bench_rules.h"
+
+#include <unordered_set>
+
+#include "core/bench/field_rules.h"
+
+namespace glumet {
+namespace rules {
+
+std::optional<Words> ofText(const std::string& text, std::size_t longest) {
+    if (text.size() > longest)
+        return sayCounted(GLUMET_SAY_N("Core", "is longer than {} bytes"), countOf(longest));
+    if (!isUtf8(text)) return say(GLUMET_SAY("Core", "is not UTF-8 text"));
+    return std::nullopt;
+}
+
+std::optional<Words> ofGrid(const Grid& grid) {
+    if (grid.xs_mm.size() > limits::kAlongLattice || grid.ys_mm.size() > limits::kAlongLattice ||
+        grid.cells() > limits::kCells)
+        return sayCounted(GLUMET_SAY_N("Core", "has more than {} cells"), Count{limits::kCells});
+    for (const auto* axis : {&grid.xs_mm, &grid.ys_mm})
+        for (const double at : *axis)
+            if (!std::isfinite(at) || std::abs(at) > limits::kLengthMm)
+                return say(GLUMET_SAY("Core", "is no number"));
+    for (const auto& [cell, name] : grid.names)
+        if (auto fault = ofText(name, limits::kNameBytes)) return fault;
+    return std::nullopt;
+}
+
+}  // namespace rules
+
+namespace {
+
+std::string nameOf(const std::string& kind, const std::string& name, Id id) {
+    return kind + " " + (name.empty() ? std::to_string(id) : shownText(name, limits::kShownName));
+}
+
+/// The first of an entity's own fields that cannot be.
+template <class Entity>
+std::optional<Problem> fieldFault(const Entity& entity, const std::string& name) {
+    std::optional<Problem> fault;
+    forEachPart(of<Entity>, [&](const auto& part) {
+        if constexpr (kIsField<std::decay_t<decltype(part)>>)
+            if (!fault)
+                if (auto what = rules::ofValue(part, part.access(entity)))
+                    fault = Problem{name + ", " + part.key, std::move(*what)};
+    });
+    return fault;
+}
+
+Problem tooManyEmitters(const std::string& name) {
+    return {name + ", emitter_columns",
+            sayCounted(GLUMET_SAY_N("Core", "makes more than {} emitters"), Count{limits::kEmitters})};
+}
+
+bool tooMany(const EmitterLattice& lattice) {
+    return static_cast<double>(lattice.columns) * lattice.rows > limits::kEmitters;
+}
+
+std::optional<Problem> belowFixture(const Fixture& fixture, const std::string& name) {
+    if (tooMany(fixture.emitters)) return tooManyEmitters(name);
+    for (const auto& channel : fixture.channels) {
+        if (auto fault = fieldFault(channel, name + ", " + nameOf("channel", channel.name, channel.id)))
+            return fault;
+        if (channel.emitters && tooMany(*channel.emitters)) return tooManyEmitters(name);
+    }
+    for (const auto& preset : fixture.presets) {
+        const auto at = name + ", " + nameOf("preset", preset.name, preset.id);
+        if (auto fault = fieldFault(preset, at)) return fault;
+        for (const auto& level : preset.levels)
+            if (auto fault = fieldFault(level, at)) return fault;
+    }
+    return std::nullopt;
+}
+
+/// Gathers faults until there are enough.
+class Gathered {
+  public:
+    explicit Gathered(std::size_t most) : most_(most) {}
+    bool full() const { return faults_.size() >= most_; }
+    void add(std::optional<Problem> fault, const std::string& before = {}) {
+        if (!fault || full()) return;
+        if (!before.empty()) fault->where = before + ", " + fault->where;
+        faults_.push_back(std::move(*fault));
+    }
+    std::vector<Problem> take() { return std::move(faults_); }
+
+  private:
+    std::size_t most_;
+    std::vector<Problem> faults_;
+};
+
+/// Whether a reference leads nowhere.
+template <class T>
+std::optional<Problem> lostReference(const std::vector<T>& items, Id id, const Run& run, const char* key) {
+    if (id == 0 || byId(items, id) != nullptr) return std::nullopt;
+    return Problem{nameOf("run", run.label, run.id) + ", " + key,
+                   say(GLUMET_SAY("Core", "names something that is not there"))};
+}
+
+void addRun(Gathered& gathered, const Bench& bench, const Run& run) {
+    gathered.add(faultOf(run));
+    gathered.add(lostReference(bench.fixtures, run.fixture, run, "fixture"));
+    gathered.add(lostReference(bench.accessories, run.accessory, run, "accessory"));
+    gathered.add(lostReference(bench.tanks, run.tank, run, "tank"));
+    gathered.add(lostReference(bench.meters, run.meter, run, "meter"));
+    for (const auto& plane : run.planes) {
+        const auto at = nameOf("run", run.label, run.id);
+        gathered.add(faultOf(plane), at);
+        for (const auto& reading : plane.readings) {
+            if (gathered.full()) return;
+            if (auto fault = faultOf(reading)) gathered.add(std::move(fault), at);
+        }
+    }
+}
+
+}  // namespace
+
+std::optional<Problem> faultOf(const Tank& tank) {
+    return fieldFault(tank, nameOf("tank", tank.name, tank.id));
+}
+std::optional<Problem> faultOf(const Fixture& fixture) {
+    const auto name = nameOf("fixture", fixture.name, fixture.id);
+    if (auto fault = fieldFault(fixture, name)) return fault;
+    return belowFixture(fixture, name);
+}
+std::optional<Problem> faultOf(const Accessory& accessory) {
+    return fieldFault(accessory, nameOf("accessory", accessory.name, accessory.id));
+}
+std::optional<Problem> faultOf(const MeterProfile& meter) {
+    return fieldFault(meter, nameOf("meter", meter.name, meter.id));
+}
+std::optional<Problem> faultOf(const Run& run) { return fieldFault(run, nameOf("run", run.label, run.id)); }
+std::optional<Problem> faultOf(const Plane& plane) {
+    return fieldFault(plane, nameOf("plane", {}, plane.id));
+}
+std::optional<Problem> faultOf(const Reading& reading) {
+    // Of every reading of a project: the name is made only for one that needs it.
+    if (auto what = rules::ofFields(reading); !what) return std::nullopt;
+    return fieldFault(reading, nameOf("reading", {}, reading.id));
+}
+std::optional<Problem> faultOf(const CommissionCheck& check) {
+    return fieldFault(check, nameOf("check", {}, check.id));
+}
+std::optional<Problem> faultOf(const Method& method) {
+    if (static_cast<double>(method.grid_columns) * method.grid_rows > limits::kCells)
+        return Problem{"method, grid_columns",
+                       sayCounted(GLUMET_SAY_N("Core", "has more than {} cells"), Count{limits::kCells})};
+    return fieldFault(method, "method");
+}
+
+std::vector<Problem> faultsOf(const Bench& bench, std::size_t most) {
+    Gathered gathered(most);
+    gathered.add(faultOf(bench.method));
+    if (auto what = rules::ofText(bench.title, limits::kNameBytes)) gathered.add(Problem{"title", *what});
+    for (const auto& tank : bench.tanks) gathered.add(faultOf(tank));
+    for (const auto& fixture : bench.fixtures) gathered.add(faultOf(fixture));
+    for (const auto& accessory : bench.accessories) gathered.add(faultOf(accessory));
+    for (const auto& meter : bench.meters) gathered.add(faultOf(meter));
+    std::unordered_set<Id> runs;
+    for (const auto& run : bench.runs) {
+        if (gathered.full()) break;
+        runs.insert(run.id);
+        addRun(gathered, bench, run);
+    }
+    for (const auto& check : bench.checks) {
+        gathered.add(faultOf(check));
+        if (!runs.contains(check.run))
+            gathered.add(Problem{nameOf("check", {}, check.id) + ", run",
+                                 say(GLUMET_SAY("Core", "names something that is not there"))});
+    }
+    return gathered.take();
+}
+
+}  // namespace glumet

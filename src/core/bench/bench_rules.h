@@ -1,0 +1,27 @@
+#pragma once
+
+#include <optional>
+#include <vector>
+
+#include "core/base/problem.h"
+#include "core/bench/bench.h"
+
+namespace glumet {
+
+/// What a bench holds that cannot be, in its order, at most `most`: values that are not finite, or outside
+/// their field's range (descriptions.h) or the limits (limits.h); texts that are too long or not UTF-8;
+/// lattices and grids too large; references to nothing. `where` names the entity and the field.
+std::vector<Problem> faultsOf(const Bench& bench, std::size_t most = 20);
+
+// The same of one entity, without what is below it and what it refers to.
+std::optional<Problem> faultOf(const Tank& tank);
+std::optional<Problem> faultOf(const Fixture& fixture);
+std::optional<Problem> faultOf(const Accessory& accessory);
+std::optional<Problem> faultOf(const MeterProfile& meter);
+std::optional<Problem> faultOf(const Run& run);
+std::optional<Problem> faultOf(const Plane& plane);
+std::optional<Problem> faultOf(const Reading& reading);
+std::optional<Problem> faultOf(const CommissionCheck& check);
+std::optional<Problem> faultOf(const Method& method);
+
+}  // namespace glumet

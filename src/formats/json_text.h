@@ -1,0 +1,38 @@
+#pragma once
+
+#include <nlohmann/json.hpp>
+#include <string>
+#include <string_view>
+
+#include "core/base/limits.h"
+#include "core/base/problem.h"
+
+/// JSON as text, both ways, within limits.h.
+namespace glumet {
+
+/// How deep lists and objects of a JSON text stand in each other; what is in quotation marks does not count.
+std::size_t jsonDepth(std::string_view bytes);
+
+/// What of a text is too much to be read as JSON, if anything.
+std::optional<Problem> tooMuchJson(std::string_view bytes);
+
+/// Parses a text, or says at which byte it is no JSON or what of it is too much.
+template <class Json = nlohmann::ordered_json>
+Expected<Json> parsedJson(std::string_view bytes) {
+    if (auto fault = tooMuchJson(bytes)) return tl::make_unexpected(std::move(*fault));
+    try {
+        return Json::parse(bytes);
+    } catch (const nlohmann::json::parse_error& error) {
+        return problem("byte " + std::to_string(error.byte), say(GLUMET_SAY("Core", "is not JSON")));
+    } catch (const nlohmann::json::exception&) {
+        return problem("", say(GLUMET_SAY("Core", "holds a number that is too large")));
+    }
+}
+
+/// The text of a value; bytes in it that are not UTF-8 become U+FFFD.
+template <class Json>
+std::string jsonText(const Json& json, int indent = -1) {
+    return json.dump(indent, ' ', false, Json::error_handler_t::replace);
+}
+
+}  // namespace glumet
