@@ -6796,6 +6796,37 @@ until you say</source>
     </message>
 </context>
 <context>
+    <name>glumet::TcpRegisterLink</name>
+    <message>
+        <source>no answer came in time</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>what came is no Modbus</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the answer is of another protocol</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the answer is of another unit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the instrument refuses the question (%1)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the answer is of another kind</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the answer has the wrong length</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>glumet::TwinDialog</name>
     <message>
         <source>Use this factor</source>

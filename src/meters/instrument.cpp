@@ -135,8 +135,8 @@ std::unique_ptr<ConnectedMeter> makeInstrument(const InstrumentProfile& p, const
     if (p.isModbus())
         return std::make_unique<ModbusMeter>(p.name,
                                              p.transport == Transport::ModbusTcp
-                                                 ? ModbusMeter::tcp(p.place, p.number)
-                                                 : ModbusMeter::rtu(p.place, p.number),
+                                                 ? RegisterLink::tcp(p.place, p.number)
+                                                 : RegisterLink::rtu(p.place, p.number),
                                              p.modbus, p.every_ms, clock);
     return std::make_unique<LineMeter>(p.name, sourceOf(p), p.format,
                                        LineMeter::Question{p.question.toUtf8(), p.every_ms}, clock);

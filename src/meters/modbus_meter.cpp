@@ -1,19 +1,12 @@
 #include "meters/modbus_meter.h"
 
-#include <QModbusReply>
-#include <QModbusRtuSerialClient>
-#include <QModbusTcpClient>
-#include <QSerialPort>
-#include <QVariant>
 #include <bit>
-#include <cmath>
 
 #include "core/base/limits.h"
 
 namespace glumet {
 namespace {
 
-constexpr int kAnswerMs = 500;
 /// So many questions without an answer and the instrument counts as gone.
 constexpr int kMostSilent = 3;
 
@@ -38,96 +31,70 @@ double ModbusRegister::decode(const QList<quint16>& values) const {
     return 0.0;
 }
 
-std::unique_ptr<QModbusClient> ModbusMeter::tcp(const QString& host, int port) {
-    auto client = std::make_unique<QModbusTcpClient>();
-    client->setConnectionParameter(QModbusDevice::NetworkAddressParameter, host);
-    client->setConnectionParameter(QModbusDevice::NetworkPortParameter, port);
-    return client;
-}
-
-std::unique_ptr<QModbusClient> ModbusMeter::rtu(const QString& port, int baud) {
-    auto client = std::make_unique<QModbusRtuSerialClient>();
-    client->setConnectionParameter(QModbusDevice::SerialPortNameParameter, port);
-    client->setConnectionParameter(QModbusDevice::SerialBaudRateParameter, baud);
-    client->setConnectionParameter(QModbusDevice::SerialParityParameter, QSerialPort::NoParity);
-    client->setConnectionParameter(QModbusDevice::SerialDataBitsParameter, QSerialPort::Data8);
-    client->setConnectionParameter(QModbusDevice::SerialStopBitsParameter, QSerialPort::OneStop);
-    return client;
-}
-
-ModbusMeter::ModbusMeter(QString name, std::unique_ptr<QModbusClient> client, const ModbusRegister& at,
+ModbusMeter::ModbusMeter(QString name, std::unique_ptr<RegisterLink> link, const ModbusRegister& at,
                          int every_ms, MonotonicClock clock, QObject* parent)
-    : ConnectedMeter(std::move(name), std::move(clock), parent), client_(std::move(client)), at_(at) {
-    client_->setTimeout(kAnswerMs);
-    client_->setNumberOfRetries(0);
+    : ConnectedMeter(std::move(name), std::move(clock), parent), link_(std::move(link)), at_(at) {
     timer_.setInterval(every_ms);
     expectEvery(every_ms * 1e-3);
     connect(&timer_, &QTimer::timeout, this, &ModbusMeter::ask);
-    connect(client_.get(), &QModbusClient::stateChanged, this, [this](QModbusDevice::State state) {
-        if (state == QModbusDevice::ConnectedState) {
-            unanswered_ = 0;
-            asked_ = false;
-            timer_.start();
-            connectionOpened();
-        } else if (state == QModbusDevice::UnconnectedState && !closing_) {
-            timer_.stop();
-            connectionLost(client_->errorString());
-        }
+    connect(link_.get(), &RegisterLink::opened, this, [this] {
+        unanswered_ = 0;
+        asked_ = false;
+        timer_.start();
+        connectionOpened();
     });
+    connect(link_.get(), &RegisterLink::lost, this, [this](const QString& reason) {
+        timer_.stop();
+        connectionLost(reason);
+    });
+    connect(link_.get(), &RegisterLink::answered, this, &ModbusMeter::take);
+    connect(link_.get(), &RegisterLink::unanswered, this, &ModbusMeter::miss);
 }
 
 ModbusMeter::~ModbusMeter() {
-    disconnect(client_.get(), nullptr, this, nullptr);
-    client_->disconnectDevice();
+    // A connection that ends with its meter is no loss to tell anybody of.
+    disconnect(link_.get(), nullptr, this, nullptr);
+    link_->close();
 }
 
-void ModbusMeter::openTransport() {
-    closing_ = false;
-    if (client_->state() == QModbusDevice::UnconnectedState && !client_->connectDevice())
-        connectionLost(client_->errorString());
-}
+void ModbusMeter::openTransport() { link_->open(); }
 
 void ModbusMeter::closeTransport() {
-    closing_ = true;
     timer_.stop();
-    client_->disconnectDevice();
+    asked_ = false;
+    link_->close();
 }
 
 void ModbusMeter::ask() {
-    if (asked_) return;
-    const auto kind = at_.input ? QModbusDataUnit::InputRegisters : QModbusDataUnit::HoldingRegisters;
-    auto* reply = client_->sendReadRequest(
-        QModbusDataUnit(kind, at_.address, static_cast<quint16>(at_.words())), at_.unit);
-    if (reply == nullptr) return;
+    if (asked_ || state() != MeterState::Live) return;
     asked_ = true;
-    if (reply->isFinished()) return takeAnswer(reply);
-    connect(reply, &QModbusReply::finished, this, [this, reply] { takeAnswer(reply); });
+    link_->ask({at_.unit, at_.address, at_.words(), at_.input});
 }
 
-void ModbusMeter::takeAnswer(QModbusReply* reply) {
-    reply->deleteLater();
+void ModbusMeter::take(const QList<quint16>& words) {
     asked_ = false;
-    if (!wanted() || closing_) return;
-    const auto values = reply->result().values();
-    const double value = at_.decode(values);
-    if (reply->error() == QModbusDevice::NoError && values.size() >= at_.words() && value >= 0.0 &&
-        value <= limits::kPpfd) {
-        unanswered_ = 0;
-        heard();
+    unanswered_ = 0;
+    heard();
+    const double value = at_.decode(words);
+    if (value >= 0.0 && value <= limits::kPpfd)
         deliver(value);
-        return;
-    }
-    ++failures_;
-    if (reply->error() != QModbusDevice::TimeoutError) {
-        heard();
-        return;
-    }
+    else
+        noteFailure();
+}
+
+void ModbusMeter::noteFailure() {
+    // From the first on there is something to say.
+    if (++failures_ == 1) emit stateChanged(state());
+}
+
+void ModbusMeter::miss(bool silent, const QString& reason) {
+    asked_ = false;
+    noteFailure();
+    if (!silent) return heard();
     if (++unanswered_ < kMostSilent) return;
     // A line may be open with nobody at its other end: begin anew.
-    const QString reason = reply->errorString();
-    closing_ = true;
     timer_.stop();
-    client_->disconnectDevice();
+    link_->close();
     connectionLost(reason);
 }
 

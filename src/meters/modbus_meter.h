@@ -1,9 +1,9 @@
 #pragma once
 
-#include <QModbusClient>
 #include <memory>
 
 #include "meters/connected_meter.h"
+#include "meters/register_link.h"
 
 namespace glumet {
 
@@ -28,15 +28,13 @@ class ModbusMeter : public ConnectedMeter {
     Q_OBJECT
 
   public:
-    ModbusMeter(QString name, std::unique_ptr<QModbusClient> client, const ModbusRegister& at, int every_ms,
+    ModbusMeter(QString name, std::unique_ptr<RegisterLink> link, const ModbusRegister& at, int every_ms,
                 MonotonicClock clock, QObject* parent = nullptr);
     ~ModbusMeter() override;
 
-    /// Clients for the two transports, 8N1 on a serial line.
-    static std::unique_ptr<QModbusClient> tcp(const QString& host, int port);
-    static std::unique_ptr<QModbusClient> rtu(const QString& port, int baud);
-
     QString trouble() const override;
+    /// Whether an answer is due.
+    bool asking() const { return asked_; }
     /// Asks now unless an answer is due.
     void ask();
 
@@ -45,13 +43,14 @@ class ModbusMeter : public ConnectedMeter {
     void closeTransport() override;
 
   private:
-    void takeAnswer(QModbusReply* reply);
+    void take(const QList<quint16>& words);
+    void miss(bool silent, const QString& reason);
+    void noteFailure();
 
-    std::unique_ptr<QModbusClient> client_;
+    std::unique_ptr<RegisterLink> link_;
     ModbusRegister at_;
     QTimer timer_;
     bool asked_ = false;
-    bool closing_ = false;
     qint64 failures_ = 0;
     int unanswered_ = 0;  ///< questions in a row without an answer
 };

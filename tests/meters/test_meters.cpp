@@ -318,7 +318,7 @@ class TestMeters : public QObject {
         at.address = 4;
         at.input = true;
         at.scale = 0.1;
-        ModbusMeter meter(QStringLiteral("Cabinet"), ModbusMeter::tcp(QStringLiteral("127.0.0.1"), port), at,
+        ModbusMeter meter(QStringLiteral("Cabinet"), RegisterLink::tcp(QStringLiteral("127.0.0.1"), port), at,
                           60'000, machineClock());
         meter.setRetry(60'000);
         QSignalSpy samples(&meter, &Meter::sampled);
