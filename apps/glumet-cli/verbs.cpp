@@ -35,20 +35,25 @@ Problem firstOf(const std::string& file, const std::vector<Problem>& problems) {
     return first;
 }
 
-Expected<std::vector<ReadingRow>> rowsOfFile(const std::string& name) {
-    const auto bytes = bytesOf(name);
-    if (!bytes) return tl::make_unexpected(bytes.error());
-    auto table = readReadings(*bytes);
+/// Adds the rows of a readings file; none where one of them is unsound.
+Expected<bool> addReadings(const std::string& name, std::string_view bytes, RowMerge& merge) {
+    std::size_t rows = 0;
+    const auto table = streamReadings(bytes, [&](ReadingRow&& row) {
+        ++rows;
+        merge.add(std::move(row));
+    });
     if (!table.problems.empty()) return tl::make_unexpected(firstOf(name, table.problems));
-    if (table.rows.empty()) return problem(name, verbatim("holds no reading"));
-    return std::move(table.rows);
+    if (rows == 0) return problem(name, verbatim("holds no reading"));
+    return true;
 }
 
 Expected<Bench> benchOfFile(const std::string& name) {
-    const auto rows = rowsOfFile(name);
-    if (!rows) return tl::make_unexpected(rows.error());
+    const auto bytes = bytesOf(name);
+    if (!bytes) return tl::make_unexpected(bytes.error());
     MergeReport report;
-    return withRows({}, *rows, report);
+    RowMerge merge({}, report);
+    if (const auto done = addReadings(name, *bytes, merge); !done) return tl::make_unexpected(done.error());
+    return merge.finish();
 }
 
 template <class T>
@@ -140,30 +145,28 @@ Json verdictJson(const Bench& bench, const Sweep& sweep, const SpillLimitVerdict
 /// What files asked to be imported hold, before anything is stored.
 struct Incoming {
     Bench description;
-    std::vector<ReadingRow> rows;
+    MergeReport report;
+    RowMerge readings{{}, report};
 };
 
-Expected<std::vector<ReadingRow>> rowsOfTable(const std::string& name, const ImportQuestion& question) {
+Expected<bool> addTable(const std::string& name, const ImportQuestion& question, RowMerge& merge) {
     const auto bytes = bytesOf(name);
     if (!bytes) return tl::make_unexpected(bytes.error());
+    const auto head = splitDelimited(std::string_view(*bytes).substr(0, bytes->find('\n')));
+    if (head && looksLikeReadings(*head)) return addReadings(name, *bytes, merge);
     const auto text = splitDelimited(*bytes);
-    if (text && !looksLikeReadings(*text)) {
-        auto answers = question.sheet;
-        if (answers.run.empty()) answers.run = QFileInfo(path(name)).completeBaseName().toStdString();
-        auto rows = rowsOfSheet(readPlaneSheet(*text, question.sheet_unit), answers);
-        if (!rows) return tl::make_unexpected(firstOf(name, rows.error()));
-        return std::move(*rows);
-    }
-    return rowsOfFile(name);
+    if (!text || looksLikeReadings(*text)) return addReadings(name, *bytes, merge);
+    auto answers = question.sheet;
+    if (answers.run.empty()) answers.run = QFileInfo(path(name)).completeBaseName().toStdString();
+    const auto rows = rowsOfSheet(readPlaneSheet(*text, question.sheet_unit), answers);
+    if (!rows) return tl::make_unexpected(firstOf(name, rows.error()));
+    for (const auto& row : *rows) merge.add(row);
+    return true;
 }
 
 Expected<bool> readInto(const std::string& name, const ImportQuestion& question, Incoming& incoming) {
-    if (QFileInfo(path(name)).suffix() != QLatin1String("json")) {
-        auto rows = rowsOfTable(name, question);
-        if (!rows) return tl::make_unexpected(rows.error());
-        incoming.rows.insert(incoming.rows.end(), rows->begin(), rows->end());
-        return true;
-    }
+    if (QFileInfo(path(name)).suffix() != QLatin1String("json"))
+        return addTable(name, question, incoming.readings);
     const auto bytes = bytesOf(name);
     if (!bytes) return tl::make_unexpected(bytes.error());
     auto bench = readBench(*bytes);
@@ -321,8 +324,9 @@ Expected<Output> importFiles(const ImportQuestion& question) {
             return tl::make_unexpected(done.error());
     auto project = openOrMake(path(target));
     if (!project) return tl::make_unexpected(project.error());
-    const auto report = (*project)->importBench(incoming.description, incoming.rows,
-                                                QFileInfo(path(question.files.front())).fileName());
+    const auto report =
+        (*project)->importReadings(incoming.description, incoming.readings.finish(), incoming.report,
+                                   QFileInfo(path(question.files.front())).fileName());
     if (!report) return problem(target, verbatim(english(report.error())));
     const Json json{{"project", target},
                     {"added", report->added},
@@ -337,12 +341,12 @@ Expected<Output> exportProject(const std::string& source, const std::string& fol
     const auto project = Project::look(path(source));
     if (!project) return tl::make_unexpected(project.error());
     const auto& bench = (*project)->bench();
-    const auto rows = rowsOf(bench);
+    const auto readings = readingCount(bench);
     if (const auto done = writeEdition(path(folder), dataOf(bench)); !done)
         return tl::make_unexpected(done.error());
-    const Json json{{"folder", folder}, {"files", {"readings.csv", "bench.json"}}, {"readings", rows.size()}};
-    return Output{jsonText(json, 2), fmt::format("{} readings in {}/readings.csv, the bench in bench.json\n",
-                                                 rows.size(), folder)};
+    const Json json{{"folder", folder}, {"files", {"readings.csv", "bench.json"}}, {"readings", readings}};
+    return Output{jsonText(json, 2),
+                  fmt::format("{} readings in {}/readings.csv, the bench in bench.json\n", readings, folder)};
 }
 
 Expected<Output> publish(const PublishQuestion& question) {
@@ -378,7 +382,7 @@ Expected<Output> check(const std::string& name) {
     const auto& bench = (*project)->bench();
     std::size_t planes = 0;
     for (const auto& run : bench.runs) planes += run.planes.size();
-    const auto readings = rowsOf(bench).size();
+    const auto readings = readingCount(bench);
     const Json json{{"project", name},
                     {"integrity", "ok"},
                     {"schema_version", (*project)->format()},

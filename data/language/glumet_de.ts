@@ -2898,6 +2898,13 @@
     </message>
 </context>
 <context>
+    <name>glumet::AddRows</name>
+    <message>
+        <source>import of %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>glumet::Announcer</name>
     <message>
         <source>%1. Plane complete.</source>
@@ -6320,10 +6327,6 @@ once more</source>
     </message>
     <message>
         <source>removal of a run</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>import of %1</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

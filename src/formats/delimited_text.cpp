@@ -2,23 +2,15 @@
 
 #include <csv.h>
 
-#include <QStringDecoder>
 #include <algorithm>
 #include <array>
 
 #include "core/base/limits.h"
+#include "core/base/utf8.h"
 #include "core/words/wording.h"
 
 namespace glumet {
 namespace {
-
-bool isUtf8Text(std::string_view bytes) {
-    if (bytes.find('\0') != std::string_view::npos) return false;
-    QStringDecoder decoder(QStringDecoder::Utf8);
-    const QString decoded =
-        decoder.decode(QByteArrayView(bytes.data(), static_cast<qsizetype>(bytes.size())));
-    return !decoder.hasError() && !decoded.isNull();
-}
 
 constexpr std::array kDelimiters{'\t', ';', ','};
 
@@ -55,26 +47,35 @@ char delimiterOf(std::string_view bytes) {
     return best;
 }
 
+using TakeRow = std::function<void(const TextRow&)>;
+
 /// Receives libcsv's calls. Blank lines are reported too, so that lines can be counted.
 struct Collector {
-    std::vector<TextRow> rows;
+    const TakeRow& take;
     TextRow current;
+    std::size_t used = 0;  ///< cells of the current row
     int line = 1;
     int breaks_in_row = 0;
 
     void field(const char* text, std::size_t size) {
-        current.cells.emplace_back(text, size);
+        // Cells of the row before are written over: most rows are alike, and nothing is allocated for them.
+        if (used < current.cells.size())
+            current.cells[used].assign(text, size);
+        else
+            current.cells.emplace_back(text, size);
+        ++used;
         breaks_in_row += static_cast<int>(std::count(text, text + size, '\n'));
     }
 
     void endOfRow() {
+        current.cells.resize(used);
+        used = 0;
         const bool empty = std::all_of(current.cells.begin(), current.cells.end(),
                                        [](const auto& cell) { return cell.empty(); });
         if (!empty) {
             current.line = line;
-            rows.push_back(std::move(current));
+            take(current);
         }
-        current = {};
         line += 1 + breaks_in_row;
         breaks_in_row = 0;
     }
@@ -86,19 +87,19 @@ void onField(void* text, std::size_t size, void* collector) {
 
 void onRow(int /*terminator*/, void* collector) { static_cast<Collector*>(collector)->endOfRow(); }
 
-Expected<std::vector<TextRow>> splitByCsv(const std::string& text, char delimiter) {
+Expected<bool> splitByCsv(std::string_view text, char delimiter, const TakeRow& take) {
     csv_parser parser;
     if (csv_init(&parser, CSV_REPALL_NL | CSV_STRICT | CSV_STRICT_FINI) != 0)
         return problem("", say(GLUMET_SAY("Core", "out of memory")));
     csv_set_delim(&parser, static_cast<unsigned char>(delimiter));
-    Collector collector;
+    Collector collector{take, {}};
     const auto taken = csv_parse(&parser, text.data(), text.size(), onField, onRow, &collector);
     const bool sound = taken == text.size() && csv_fini(&parser, onField, onRow, &collector) == 0;
     csv_free(&parser);
     if (!sound)
         return problem("line " + std::to_string(collector.line),
                        say(GLUMET_SAY("Core", "a quotation mark is opened or closed in the wrong place")));
-    return std::move(collector.rows);
+    return true;
 }
 
 /// Line ends as \n alone, no byte order mark; runs of spaces as one when spaces separate.
@@ -120,17 +121,36 @@ std::string normalised(std::string_view bytes, char delimiter) {
     return text;
 }
 
-/// More cells are numbers with a comma in them than with a dot.
-bool usesDecimalComma(const std::vector<TextRow>& rows) {
-    int commas = 0;
-    int dots = 0;
-    for (const auto& row : rows)
+/// Whether more cells are numbers with a comma in them than with a dot.
+class DecimalMarks {
+  public:
+    void count(const TextRow& row) {
         for (const auto& cell : row.cells) {
             if (!parseNumber(cell)) continue;
-            commas += cell.find(',') != std::string::npos ? 1 : 0;
-            dots += cell.find('.') != std::string::npos ? 1 : 0;
+            commas_ += cell.find(',') != std::string::npos ? 1 : 0;
+            dots_ += cell.find('.') != std::string::npos ? 1 : 0;
         }
-    return commas > dots;
+    }
+    bool commas() const { return commas_ > dots_; }
+
+  private:
+    int commas_ = 0;
+    int dots_ = 0;
+};
+
+/// Whether lines end by \n alone and need no other change before they are split.
+bool isPlain(std::string_view bytes, char delimiter) {
+    return delimiter != ' ' && !bytes.starts_with("\xEF\xBB\xBF") &&
+           bytes.find('\r') == std::string_view::npos;
+}
+
+std::optional<Problem> unreadable(std::string_view bytes) {
+    if (bytes.size() > limits::kTableBytes)
+        return Problem{"",
+                       say(GLUMET_SAY("Core", "is larger than {} MiB"), countOf(limits::kTableBytes >> 20U))};
+    if (bytes.find('\0') != std::string_view::npos || !isUtf8(bytes))
+        return Problem{"", say(GLUMET_SAY("Core", "is not UTF-8 text; save it as CSV in UTF-8"))};
+    return std::nullopt;
 }
 
 }  // namespace
@@ -152,23 +172,35 @@ std::string textOfCell(const std::string& cell) {
     return cell.starts_with('\'') && runs(cell) ? cell.substr(1) : cell;
 }
 
+Expected<Separators> forEachRow(std::string_view bytes,
+                                const std::function<void(const TextRow&, const Separators&)>& take) {
+    if (auto fault = unreadable(bytes)) return tl::make_unexpected(std::move(*fault));
+    Separators separators{delimiterOf(bytes)};
+    std::string changed;
+    if (!isPlain(bytes, separators.delimiter)) bytes = changed = normalised(bytes, separators.delimiter);
+    if (separators.delimiter != ',') {
+        DecimalMarks marks;
+        const auto counted =
+            splitByCsv(bytes, separators.delimiter, [&](const TextRow& row) { marks.count(row); });
+        if (!counted) return tl::make_unexpected(counted.error());
+        separators.decimal_comma = marks.commas();
+    }
+    const auto done =
+        splitByCsv(bytes, separators.delimiter, [&](const TextRow& row) { take(row, separators); });
+    if (!done) return tl::make_unexpected(done.error());
+    return separators;
+}
+
 Expected<DelimitedText> splitDelimited(std::string_view bytes) {
-    if (bytes.size() > limits::kTableBytes)
-        return problem("",
-                       say(GLUMET_SAY("Core", "is larger than {} MiB"), countOf(limits::kTableBytes >> 20U)));
-    if (!isUtf8Text(bytes))
-        return problem("", say(GLUMET_SAY("Core", "is not UTF-8 text; save it as CSV in UTF-8")));
     DelimitedText out;
-    out.delimiter = delimiterOf(bytes);
-    auto rows = splitByCsv(normalised(bytes, out.delimiter), out.delimiter);
-    if (!rows) return tl::make_unexpected(rows.error());
-    out.rows = std::move(*rows);
-    out.decimal_comma = out.delimiter != ',' && usesDecimalComma(out.rows);
+    auto done = forEachRow(bytes, [&](const TextRow& row, const Separators&) { out.rows.push_back(row); });
+    if (!done) return tl::make_unexpected(done.error());
+    static_cast<Separators&>(out) = *done;
     return out;
 }
 
-std::optional<double> cellNumber(const DelimitedText& text, const std::string& cell) {
-    if (cell.find(text.decimal_comma ? '.' : ',') != std::string::npos) return std::nullopt;
+std::optional<double> cellNumber(const Separators& separators, const std::string& cell) {
+    if (cell.find(separators.decimal_comma ? '.' : ',') != std::string::npos) return std::nullopt;
     return parseNumber(cell);
 }
 

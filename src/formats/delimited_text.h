@@ -1,5 +1,6 @@
 #pragma once
 
+#include <functional>
 #include <optional>
 #include <string>
 #include <string_view>
@@ -15,20 +16,28 @@ struct TextRow {
     std::vector<std::string> cells;
 };
 
-/// A table file split into cells, and what its separators turned out to be.
-struct DelimitedText {
+/// How a table file sets its cells apart and writes its numbers.
+struct Separators {
     char delimiter = ',';        ///< ',', ';', tab or, for columns set apart by spaces, ' '
     bool decimal_comma = false;  ///< numbers are written 12,5
+};
+
+/// A table file split into cells, and what its separators turned out to be.
+struct DelimitedText : Separators {
     std::vector<TextRow> rows;
 };
 
-/// Splits bytes into cells; quotes as in RFC 4180. The delimiter is the one of tab, semicolon and comma that
-/// the lines use; a comma counts as a decimal mark only where another delimiter separates.
-/// Refuses bytes that are not UTF-8 text and files above 64 MiB.
+/// Splits bytes into cells and hands over one row after the other; quotes as in RFC 4180. The delimiter is
+/// the one of tab, semicolon and comma that the lines use; a comma counts as a decimal mark only where
+/// another delimiter separates. Refuses bytes that are not UTF-8 text and what is larger than
+/// limits::kTableBytes; a quotation mark in the wrong place is told after the rows before it.
+Expected<Separators> forEachRow(std::string_view bytes,
+                                const std::function<void(const TextRow&, const Separators&)>& take);
+/// All rows at once.
 Expected<DelimitedText> splitDelimited(std::string_view bytes);
 
 /// The number in a cell by the file's own decimal mark; nothing unless the whole cell is one finite number.
-std::optional<double> cellNumber(const DelimitedText& text, const std::string& cell);
+std::optional<double> cellNumber(const Separators& separators, const std::string& cell);
 
 /// A text as a cell that no spreadsheet runs: what begins with =, +, -, @, tab or return gets an apostrophe
 /// before it. textOfCell() takes it away again, so that every text comes back as it was.

@@ -146,6 +146,8 @@ void write(Json& out, const T& value, const Context& context) {
         out = jsonOf(value, context);
     } else if constexpr (std::is_same_v<T, Grid> || std::is_same_v<T, ResponsePoint>) {
         out = jsonOf(value);
+    } else if constexpr (requires { value.get(); }) {
+        out = value.get();
     } else {
         out = value;
     }
@@ -205,6 +207,8 @@ void read(const Json& in, const char* key, T& value, Context& context) {
         const double number = numberOf(in, key);
         if (std::abs(number) > 1e9) throw Fault{key, say(GLUMET_SAY("Core", "is too large"))};
         value = static_cast<int>(number);
+    } else if constexpr (requires { value.make(); }) {
+        value.make() = in.get<std::decay_t<decltype(value.make())>>();
     } else {
         value = in.get<T>();
     }

@@ -67,22 +67,25 @@ std::string wordList(E) {
     return list;
 }
 
+/// Where each column stands; found by a name that need not be a string of its own.
+using Columns = std::map<std::string, std::size_t, std::less<>>;
+
 /// One row being read: finds cells by column name and notes what is wrong.
 class RowReader {
   public:
-    RowReader(const DelimitedText& text, const std::map<std::string, std::size_t>& columns,
-              const TextRow& row)
+    RowReader(const Separators& text, const Columns& columns, const TextRow& row)
         : text_(text), columns_(columns), row_(row) {}
 
-    std::string word(const std::string& column) const {
+    const std::string& word(std::string_view column) const {
+        static const std::string none;
         const auto at = columns_.find(column);
-        return at == columns_.end() ? std::string() : row_.cells[at->second];
+        return at == columns_.end() ? none : row_.cells[at->second];
     }
 
     /// The number in a cell; nothing for an empty one, and blame for one that is not in the column's range.
     template <class Column>
     std::optional<double> number(const Column& column) {
-        const auto cell = word(column.key);
+        const auto& cell = word(column.key);
         if (cell.empty()) return std::nullopt;
         const auto number = cellNumber(text_, cell);
         if (!number) {
@@ -139,8 +142,8 @@ class RowReader {
     const std::vector<Problem>& problems() const { return problems_; }
 
   private:
-    const DelimitedText& text_;
-    const std::map<std::string, std::size_t>& columns_;
+    const Separators& text_;
+    const Columns& columns_;
     const TextRow& row_;
     std::vector<Problem> problems_;
 };
@@ -252,50 +255,92 @@ bool looksLikeReadings(const DelimitedText& text) {
     return named >= 3;
 }
 
-ReadingTable readReadings(const DelimitedText& text) {
-    ReadingTable table;
-    table.delimiter = text.delimiter;
-    table.decimal_comma = text.decimal_comma;
-    if (text.rows.empty()) {
-        table.problems.push_back({"line 1", say(GLUMET_SAY("Core", "the file is empty"))});
-        return table;
+namespace {
+
+/// Takes the rows of a readings file as they come.
+class TableReader {
+  public:
+    explicit TableReader(const TakeReading& take) : take_(take) {}
+
+    void take(const TextRow& row, const Separators& separators) {
+        if (begun_)
+            takeRow(row, separators);
+        else
+            takeHeader(row);
+        begun_ = true;
     }
-    const auto& header = text.rows.front();
-    if (const auto wrong = columnProblem(header)) {
-        table.problems.push_back(*wrong);
-        return table;
+
+    ReadingTable finish(const Separators& separators) {
+        static_cast<Separators&>(table_) = separators;
+        if (!begun_) table_.problems.push_back({"line 1", say(GLUMET_SAY("Core", "the file is empty"))});
+        return std::move(table_);
     }
-    std::map<std::string, std::size_t> columns;
-    for (std::size_t i = 0; i < header.cells.size(); ++i) {
-        columns[header.cells[i]] = i;
-        if (!header.cells[i].empty() && !isKnown(header.cells[i]))
-            table.unknown_columns.push_back(header.cells[i]);
-    }
-    for (std::size_t i = 1; i < text.rows.size(); ++i) {
-        const auto& cells = text.rows[i];
-        if (cells.cells.size() != header.cells.size()) {
-            table.problems.push_back({fmt::format("line {}", cells.line),
-                                      sayCounted(GLUMET_SAY_N("Core", "has {} fields, the header has {}"),
-                                                 countOf(cells.cells.size()), countOf(header.cells.size()))});
-            continue;
+
+  private:
+    void takeHeader(const TextRow& header) {
+        if (const auto wrong = columnProblem(header)) {
+            table_.problems.push_back(*wrong);
+            return;
         }
-        RowReader in(text, columns, cells);
-        auto row = readRow(in);
-        table.problems.insert(table.problems.end(), in.problems().begin(), in.problems().end());
-        if (!in.problems().empty()) continue;
-        for (const auto& name : table.unknown_columns)
-            if (const auto value = in.word(name); !value.empty())
-                row.reading.extra[textOfCell(name)] = textOfCell(value);
-        table.rows.push_back(std::move(row));
+        for (std::size_t i = 0; i < header.cells.size(); ++i) {
+            columns_[header.cells[i]] = i;
+            if (!header.cells[i].empty() && !isKnown(header.cells[i]))
+                table_.unknown_columns.push_back(header.cells[i]);
+        }
+        width_ = header.cells.size();
     }
+
+    void takeRow(const TextRow& row, const Separators& separators) {
+        if (columns_.empty()) return;
+        if (row.cells.size() != width_) {
+            table_.problems.push_back({fmt::format("line {}", row.line),
+                                       sayCounted(GLUMET_SAY_N("Core", "has {} fields, the header has {}"),
+                                                  countOf(row.cells.size()), countOf(width_))});
+            return;
+        }
+        RowReader in(separators, columns_, row);
+        auto reading = readRow(in);
+        table_.problems.insert(table_.problems.end(), in.problems().begin(), in.problems().end());
+        if (!in.problems().empty()) return;
+        for (const auto& name : table_.unknown_columns)
+            if (const auto value = in.word(name); !value.empty())
+                reading.reading.extra[textOfCell(name)] = textOfCell(value);
+        take_(std::move(reading));
+    }
+
+    const TakeReading& take_;
+    ReadingTable table_;
+    Columns columns_;
+    std::size_t width_ = 0;
+    bool begun_ = false;
+};
+
+}  // namespace
+
+ReadingTable readReadings(const DelimitedText& text) {
+    std::vector<ReadingRow> rows;
+    const TakeReading take = [&](ReadingRow&& row) { rows.push_back(std::move(row)); };
+    TableReader reader(take);
+    for (const auto& row : text.rows) reader.take(row, text);
+    auto table = reader.finish(text);
+    table.rows = std::move(rows);
+    return table;
+}
+
+ReadingTable streamReadings(std::string_view bytes, const TakeReading& take) {
+    TableReader reader(take);
+    const auto separators =
+        forEachRow(bytes, [&](const TextRow& row, const Separators& found) { reader.take(row, found); });
+    if (separators) return reader.finish(*separators);
+    auto table = reader.finish({});
+    table.problems.assign(1, separators.error());
     return table;
 }
 
 ReadingTable readReadings(std::string_view bytes) {
-    const auto text = splitDelimited(bytes);
-    if (text) return readReadings(*text);
-    ReadingTable table;
-    table.problems.push_back(text.error());
+    std::vector<ReadingRow> rows;
+    auto table = streamReadings(bytes, [&](ReadingRow&& row) { rows.push_back(std::move(row)); });
+    if (table.problems.empty() || !table.problems.front().where.empty()) table.rows = std::move(rows);
     return table;
 }
 

@@ -11,9 +11,7 @@
 namespace glumet {
 
 /// What a readings file turned out to hold: the rows that are sound and every reason why others are not.
-struct ReadingTable {
-    char delimiter = ',';
-    bool decimal_comma = false;
+struct ReadingTable : Separators {
     std::vector<ReadingRow> rows;
     std::vector<Problem> problems;  ///< in line order; where = "line N, column"
     std::vector<std::string> unknown_columns;
@@ -32,6 +30,10 @@ ReadingTable readReadings(const DelimitedText& text);
 
 /// The same for raw bytes.
 ReadingTable readReadings(std::string_view bytes);
+
+/// The same, each sound row handed over as it is read instead of kept.
+using TakeReading = std::function<void(ReadingRow&&)>;
+ReadingTable streamReadings(std::string_view bytes, const TakeReading& take);
 
 /// Writes what readReadings reads, numbers in the shortest form that reads back the same.
 std::string writeReadings(const std::vector<ReadingRow>& rows);

@@ -42,21 +42,22 @@ const Table& tableNamed(const QString& name) {
 }
 
 QString columnsOf(const Table& table) {
-    QStringList columns{QStringLiteral("id")};
-    for (const auto& column : table.columns)
-        columns << (column.declaration.startsWith(QLatin1String("TEXT"))
-                        ? QStringLiteral("CAST(NULLIF(%1, '') AS BLOB)").arg(column.name)
-                        : column.name);
-    return columns.join(QStringLiteral(", "));
+    return (QStringList{QStringLiteral("id")} + table.columnNames()).join(QStringLiteral(", "));
 }
 
-QSqlQuery rowsOf(const ProjectFile& file, const Table& table, Id parent) {
-    const QString of =
-        parent == 0 ? QString() : QStringLiteral(" WHERE %1 = %2").arg(table.parent).arg(parent);
+SqlStatement rowsOf(const ProjectFile& file, const Table& table) {
     const QString order =
         table.name == QLatin1String("plane") ? QStringLiteral("depth_mm, id") : QStringLiteral("id");
-    return file.run(
-        QStringLiteral("SELECT %1 FROM %2%3 ORDER BY %4").arg(columnsOf(table), table.name, of, order));
+    return {file, QStringLiteral("SELECT %1 FROM %2 ORDER BY %3").arg(columnsOf(table), table.name, order)};
+}
+
+std::unordered_map<Id, std::size_t> countsByParent(const ProjectFile& file, const Table& table) {
+    std::unordered_map<Id, std::size_t> counts;
+    for (SqlStatement row(
+             file, QStringLiteral("SELECT %1, count(*) FROM %2 GROUP BY %1").arg(table.parent, table.name));
+         row.next();)
+        counts[row.whole(0)] = static_cast<std::size_t>(row.whole(1));
+    return counts;
 }
 
 QString insertStatement(const Table& table) {

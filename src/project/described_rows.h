@@ -2,11 +2,14 @@
 
 #include <QSqlQuery>
 #include <QVariant>
+#include <algorithm>
+#include <deque>
 #include <unordered_map>
 
 #include "core/bench/descriptions.h"
 #include "formats/described_json.h"
 #include "project/project_file.h"
+#include "project/sql_rows.h"
 
 /// Tables, rows and values of described entities (core/bench/describe.h) in the project file.
 namespace glumet {
@@ -85,57 +88,93 @@ QVariant variantOf(const Value& value) {
         return QString::fromStdString(textOf(value));
 }
 
-/// Takes a column's value; one that cannot be is left at its default. Text comes as UTF-8 bytes or NULL.
+/// Whether a table keeps an enumeration's number and not its word.
 template <class Value>
-void takeVariant(const QVariant& from, Value& value) {
+constexpr bool storedAsNumber() {
+    if constexpr (Worded<Value>)
+        return !WordsOf<Value>::stored;
+    else
+        return false;
+}
+
+/// Takes a column's value; one that cannot be is left at its default.
+template <class Value>
+void takeCell(const SqlStatement& row, int at, Value& value) {
     if constexpr (kIsOptional<Value>) {
-        if (from.isNull()) return;
-        takeVariant(from, value.emplace());
+        if (row.isNull(at)) return;
+        takeCell(row, at, value.emplace());
     } else if constexpr (kIsQuantity<Value>) {
-        value = Value(from.toDouble());
+        value = Value(row.number(at));
     } else if constexpr (std::is_same_v<Value, double>) {
-        value = from.toDouble();
+        value = row.number(at);
+    } else if constexpr (std::is_same_v<Value, bool>) {
+        value = row.whole(at) != 0;
     } else if constexpr (std::is_integral_v<Value>) {
-        value = static_cast<Value>(from.toLongLong());
-    } else if constexpr (Worded<Value>) {
-        if constexpr (WordsOf<Value>::stored) {
-            readWord(from.toByteArray().toStdString(), value);
-        } else {
-            const int number = from.toInt();
-            if (number >= 0 && number < static_cast<int>(WordsOf<Value>::value.size()))
-                value = static_cast<Value>(number);
-        }
+        using Limits = std::numeric_limits<Value>;
+        value = static_cast<Value>(std::clamp<qlonglong>(row.whole(at), Limits::min(), Limits::max()));
+    } else if constexpr (storedAsNumber<Value>()) {
+        const auto number = row.whole(at);
+        if (number >= 0 && number < static_cast<qlonglong>(WordsOf<Value>::value.size()))
+            value = static_cast<Value>(number);
     } else {
-        if (from.isNull()) return;
-        const auto text = from.toByteArray().toStdString();
-        if constexpr (std::is_same_v<Value, std::string>)
+        const auto text = row.text(at);
+        if (text.empty()) return;
+        if constexpr (Worded<Value>)
+            readWord(text, value);
+        else if constexpr (std::is_same_v<Value, std::string>)
             value = text;
         else if constexpr (Spelled<Value>)
-            value = Value::of(text);
+            value = Value::of(std::string(text));
         else
-            readText(text, value);
+            readText(std::string(text), value);
     }
 }
 
 /// A text that is no sound value leaves nothing, as if it had not been described.
 template <class Value>
-void takeNested(const QVariant& from, Value& value) {
+void takeNested(const SqlStatement& row, int at, Value& value) {
     try {
-        takeVariant(from, value);
+        takeCell(row, at, value);
     } catch (const Fault&) {
         value = Value{};
     } catch (const Json::exception&) {
         value = Value{};
     }
 }
-inline void takeNested(const QVariant& from, std::optional<Beam>& value) {
+inline void takeNested(const SqlStatement& row, int at, std::optional<Beam>& value) {
     try {
-        if (!from.isNull())
-            if (const auto json = parsedJson(from.toByteArray().toStdString())) value = beamOf(*json);
+        if (!row.isNull(at))
+            if (const auto json = parsedJson(row.text(at))) value = beamOf(*json);
     } catch (const Fault&) {
         value.reset();
     } catch (const Json::exception&) {
         value.reset();
+    }
+}
+
+/// Binds what a column holds for a value; texts that are made for it stay in `made` until the statement has
+/// run.
+template <class Value>
+void bindCell(SqlStatement& to, int at, const Value& value, std::deque<std::string>& made) {
+    if constexpr (kIsOptional<Value>) {
+        value ? bindCell(to, at, *value, made) : to.bindNull(at);
+    } else if constexpr (kIsQuantity<Value>) {
+        to.bind(at, value.value());
+    } else if constexpr (std::is_same_v<Value, double>) {
+        to.bind(at, value);
+    } else if constexpr (std::is_integral_v<Value>) {
+        to.bind(at, static_cast<qlonglong>(value));
+    } else if constexpr (std::is_same_v<Value, std::string>) {
+        to.bind(at, std::string_view(value));
+    } else if constexpr (Worded<Value>) {
+        if constexpr (WordsOf<Value>::stored)
+            to.bind(at, std::string_view(wordOf(value)));
+        else
+            to.bind(at, static_cast<qlonglong>(value));
+    } else if constexpr (Spelled<Value>) {
+        to.bind(at, std::string_view(made.emplace_back(value.text())));
+    } else {
+        to.bind(at, std::string_view(made.emplace_back(textOf(value))));
     }
 }
 
@@ -210,23 +249,43 @@ QVariantList valuesOf(const Entity& entity, Id parent, const StoredIds& ids) {
     return values;
 }
 
+/// Binds the values of a row from `at` on, the parent first where it has one.
+template <class Entity>
+void bindRow(SqlStatement& to, int at, const Entity& entity, Id parent, const StoredIds& ids,
+             std::deque<std::string>& made) {
+    const auto reference = [&](Id id) {
+        const auto known = ids.find(id);
+        const Id number = known == ids.end() ? id : known->second;
+        number <= 0 ? to.bindNull(at++) : to.bind(at++, static_cast<qlonglong>(number));
+    };
+    made.clear();
+    if (parent != 0) reference(parent);
+    forEachColumn(of<Entity>, [&](const auto& part) {
+        if constexpr (std::is_void_v<typename std::decay_t<decltype(part)>::target>)
+            bindCell(to, at++, part.access(entity), made);
+        else
+            reference(part.access(entity));
+    });
+}
+
 /// Reads a row of rowsOf(): its number, the parent where there is one, and the fields.
 template <class Entity>
-Entity entityOf(const QSqlQuery& row, bool has_parent) {
+Entity entityOf(const SqlStatement& row, bool has_parent) {
     Entity entity{};
     int at = 0;
-    entity.id = row.value(at++).toLongLong();
+    entity.id = row.whole(at++);
     if (has_parent) ++at;
-    forEachColumn(of<Entity>, [&](const auto& part) { takeNested(row.value(at++), part.access(entity)); });
+    forEachColumn(of<Entity>, [&](const auto& part) { takeNested(row, at++, part.access(entity)); });
     return entity;
 }
 
 /// The columns of a table as entityOf() reads them, the row's number first.
 QString columnsOf(const Table& table);
 
-/// All rows of a table, or those of one parent. Texts come as UTF-8 bytes and empty ones as NULL: the
-/// conversion of a text nobody wrote would be most of the time of opening.
-QSqlQuery rowsOf(const ProjectFile& file, const Table& table, Id parent = 0);
+/// All rows of a table, in the order they are kept in memory.
+SqlStatement rowsOf(const ProjectFile& file, const Table& table);
+/// How many rows of a table each parent has.
+std::unordered_map<Id, std::size_t> countsByParent(const ProjectFile& file, const Table& table);
 
 QString insertStatement(const Table& table);
 void updateRow(const ProjectFile& file, const Table& table, Id id, const QVariantList& values);
@@ -236,22 +295,49 @@ void removeRow(const ProjectFile& file, const Table& table, Id id);
 /// Numbers of the rows that belong to a parent.
 QList<Id> idsBelow(const ProjectFile& file, const Table& table, Id parent);
 
-/// Inserts those of the list that have no number yet, and whatever is new below each; notes what provisional
-/// numbers became.
+/// Prepared inserts of one piece of work, by table.
+using Inserts = std::unordered_map<const Table*, SqlStatement>;
+
+/// The numbers that provisional ones became, in place.
 template <class Entity>
-void storeNew(const ProjectFile& file, const std::vector<Entity>& list, Id parent, StoredIds& ids) {
+void settleReferences(Entity& entity, const StoredIds& ids) {
+    forEachColumn(of<Entity>, [&](const auto& part) {
+        if constexpr (!std::is_void_v<typename std::decay_t<decltype(part)>::target>) {
+            auto& reference = part.access(entity);
+            if (const auto known = ids.find(reference); known != ids.end()) reference = known->second;
+        }
+    });
+}
+
+/// Inserts those of the list that have no number yet, and whatever is new below each; notes what provisional
+/// numbers became, and puts them into the list where that is not constant.
+template <class List>
+void storeNew(const ProjectFile& file, List& list, Id parent, StoredIds& ids, Inserts& inserts) {
+    using Entity = typename List::value_type;
     const auto& table = tableNamed(QString::fromLatin1(tableOf(of<Entity>)));
-    std::optional<QSqlQuery> insert;
-    for (const auto& entity : list) {
+    auto insert = inserts.find(&table);
+    std::deque<std::string> made;
+    for (auto& entity : list) {
         Id id = entity.id;
         if (id <= 0) {
-            if (!insert) insert = file.prepare(insertStatement(table));
-            file.runAgain(*insert, valuesOf(entity, parent, ids));
-            id = insert->lastInsertId().toLongLong();
+            if (insert == inserts.end())
+                insert = inserts.emplace(&table, SqlStatement(file, insertStatement(table))).first;
+            bindRow(insert->second, 0, entity, parent, ids, made);
+            id = insert->second.run();
             if (entity.id < 0) ids[entity.id] = id;
+            if constexpr (!std::is_const_v<List>) {
+                entity.id = id;
+                settleReferences(entity, ids);
+            }
         }
-        forEachChildren(of<Entity>, [&](const auto& part) { storeNew(file, part.access(entity), id, ids); });
+        forEachChildren(of<Entity>,
+                        [&](const auto& part) { storeNew(file, part.access(entity), id, ids, inserts); });
     }
+}
+template <class List>
+void storeNew(const ProjectFile& file, List& list, Id parent, StoredIds& ids) {
+    Inserts inserts;
+    storeNew(file, list, parent, ids, inserts);
 }
 
 /// Adds a row, or replaces the one of that number, and makes what belongs to it the same; its number. What
@@ -288,8 +374,10 @@ void loadBelow(const ProjectFile& file, const std::vector<Parent*>& parents) {
         std::unordered_map<Id, Parent*> known;
         for (auto* parent : parents) known[parent->id] = parent;
         const auto& table = tableNamed(QString::fromLatin1(tableOf(of<Child>)));
-        for (auto row = rowsOf(file, table); nextRow(row);)
-            part.access(*known.at(row.value(1).toLongLong())).push_back(entityOf<Child>(row, true));
+        for (const auto& [parent, count] : countsByParent(file, table))
+            part.access(*known.at(parent)).reserve(count);
+        for (auto row = rowsOf(file, table); row.next();)
+            part.access(*known.at(row.whole(1))).push_back(entityOf<Child>(row, true));
         std::vector<Child*> below;
         for (auto* parent : parents)
             for (auto& child : part.access(*parent)) below.push_back(&child);
@@ -301,7 +389,7 @@ void loadBelow(const ProjectFile& file, const std::vector<Parent*>& parents) {
 template <class Entity>
 void loadAll(const ProjectFile& file, std::vector<Entity>& list) {
     const auto& table = tableNamed(QString::fromLatin1(tableOf(of<Entity>)));
-    for (auto row = rowsOf(file, table); nextRow(row);) list.push_back(entityOf<Entity>(row, false));
+    for (auto row = rowsOf(file, table); row.next();) list.push_back(entityOf<Entity>(row, false));
     std::vector<Entity*> all;
     for (auto& entity : list) all.push_back(&entity);
     loadBelow(file, all);

@@ -6,7 +6,7 @@ namespace glumet {
 Bench loadBench(const ProjectFile& file) {
     Bench bench;
     auto row = described::rowsOf(file, described::tableNamed(QStringLiteral("project")));
-    if (!nextRow(row)) throw SqlFault{QStringLiteral("the project row is missing")};
+    if (!row.next()) throw SqlFault{QStringLiteral("the project row is missing")};
     auto head = described::entityOf<ProjectHead>(row, false);
     bench.title = std::move(head.title);
     bench.method = std::move(head.method);

@@ -291,10 +291,14 @@ Expected<bool> Project::replay(bool (UndoJournal::*step)() const) {
 Expected<bool> Project::undo() { return replay(&UndoJournal::undo); }
 Expected<bool> Project::redo() { return replay(&UndoJournal::redo); }
 
-void Project::storeAdded(const Bench& after, const std::vector<Id>& superseded) {
+void Project::storeAdded(Bench& after, const std::vector<Id>& superseded) {
     described::StoredIds ids;
-    forEachChildren(of<Bench>,
-                    [&](const auto& part) { described::storeNew(file_, part.access(after), 0, ids); });
+    described::Inserts inserts;
+    journal_.recordAdded([&] {
+        forEachChildren(of<Bench>, [&](const auto& part) {
+            described::storeNew(file_, part.access(after), 0, ids, inserts);
+        });
+    });
     for (const auto id : superseded)
         file_.run(QStringLiteral("UPDATE reading SET superseded = 1 WHERE id = ?"),
                   {static_cast<qlonglong>(id)});
@@ -335,6 +339,12 @@ Id adoptPreset(const Bench& description, Fixture& known, Id preset) {
     return described->id;
 }
 
+/// Whether there is nothing that rows could belong to.
+bool holdsNothing(const Bench& bench) {
+    return bench.tanks.empty() && bench.fixtures.empty() && bench.accessories.empty() &&
+           bench.meters.empty() && bench.runs.empty();
+}
+
 /// The described runs with their references turned to the elements the project knows.
 void adoptRuns(const Bench& description, Bench& bench) {
     for (auto run : description.runs) {
@@ -359,7 +369,32 @@ void adoptRuns(const Bench& description, Bench& bench) {
 
 Expected<MergeReport> Project::importBench(const Bench& description, const std::vector<ReadingRow>& rows,
                                            const QString& source) {
-    MergeReport report;
+    return import(description, source, {},
+                  [&](Bench bench, MergeReport& report) { return withRows(std::move(bench), rows, report); });
+}
+
+Expected<MergeReport> Project::importReadings(const Bench& description, Bench readings,
+                                              const MergeReport& gathered, const QString& source) {
+    MergeReport before;
+    before.already_there = gathered.already_there;
+    before.superseding = gathered.superseding;
+    return import(description, source, before, [&](Bench bench, MergeReport& report) {
+        if (holdsNothing(bench)) {  // what was gathered is the whole of it
+            readings.title = bench.title;
+            readings.method = bench.method;
+            report.added = gathered.added;
+            return std::move(readings);
+        }
+        RowMerge merge(std::move(bench), report);
+        takeRows(std::move(readings), merge);
+        return merge.finish();
+    });
+}
+
+template <class AddRows>
+Expected<MergeReport> Project::import(const Bench& description, const QString& source, MergeReport report,
+                                      AddRows add_rows) {
+    Bench after;
     const auto done = edit(tr("import of %1").arg(source), [&] {
         Bench bench = bench_;
         adoptNamed(description.tanks, bench.tanks);
@@ -367,18 +402,20 @@ Expected<MergeReport> Project::importBench(const Bench& description, const std::
         adoptNamed(description.accessories, bench.accessories);
         adoptNamed(description.meters, bench.meters);
         adoptRuns(description, bench);
-        const bool takes_title = bench_.runs.empty() && !description.title.empty();
-        described::StoredIds ids;
-        if (takes_title)
+        if (bench_.runs.empty() && !description.title.empty()) {
+            described::StoredIds ids;
             described::store(file_, ProjectHead{1, description.title, description.method}, 0, ids);
-        const Bench after = withRows(std::move(bench), rows, report);
+            bench.title = description.title;
+            bench.method = description.method;
+        }
+        after = add_rows(std::move(bench), report);
         if (const auto faults = faultsOf(after, 1); !faults.empty())
             throw SqlFault{QString::fromStdString(english(faults[0]))};
         storeAdded(after, report.superseded);
         return Id{0};
     });
     if (!done) return tl::make_unexpected(done.error());
-    if (const auto read = reload(); !read) return tl::make_unexpected(read.error());
+    bench_ = std::move(after);
     emit changed();
     return report;
 }

@@ -67,6 +67,11 @@ class Project : public QObject {
     Expected<MergeReport> importBench(const Bench& description, const std::vector<ReadingRow>& rows,
                                       const QString& source);
 
+    /// The same of readings that have been gathered in a bench of their own, which costs a fraction of their
+    /// rows; `gathered`: what was found while gathering.
+    Expected<MergeReport> importReadings(const Bench& description, Bench readings,
+                                         const MergeReport& gathered, const QString& source);
+
     static int schemaVersion();
     QString undoTitle() const { return journal_.undoTitle(); }
     QString redoTitle() const { return journal_.redoTitle(); }
@@ -95,7 +100,10 @@ class Project : public QObject {
     Expected<Id> rewrite(const QString& title, Work work);
     template <class T>
     Expected<Id> saveOne(const T& item, const QString& title);
-    void storeAdded(const Bench& after, const std::vector<Id>& superseded);
+    template <class AddRows>
+    Expected<MergeReport> import(const Bench& description, const QString& source, MergeReport report,
+                                 AddRows add_rows);
+    void storeAdded(Bench& after, const std::vector<Id>& superseded);
     void readWhole();
     Expected<bool> reload();
 

@@ -59,6 +59,9 @@ class ProjectFile {
     /// Runs a prepared statement again with other values; throws SqlFault.
     void runAgain(QSqlQuery& prepared, const QVariantList& values) const;
     QSqlQuery prepare(const QString& statement) const;
+    /// For SqlStatement: SQLite's handle, and the word that a statement begins.
+    sqlite3* handle() const { return handleOf(database()); }
+    void beginStatement() const { guard_->begin(); }
 
     /// Whether the path still leads to the file that was opened.
     bool inPlace() const;

@@ -58,13 +58,12 @@ class Reader {
     bool read(const Table& table, const QString& order, std::map<Id, Row<Entity>>& found) {
         const bool has_parent = !table.parent.isEmpty();
         try {
-            for (auto row = file_.run(QStringLiteral("SELECT %1 FROM %2 ORDER BY id %3")
-                                          .arg(described::columnsOf(table), table.name, order));
-                 nextRow(row);) {
-                const Id id = row.value(0).toLongLong();
+            for (SqlStatement row(file_, QStringLiteral("SELECT %1 FROM %2 ORDER BY id %3")
+                                             .arg(described::columnsOf(table), table.name, order));
+                 row.next();) {
+                const Id id = row.whole(0);
                 if (found.contains(id)) return true;
-                found[id] = {has_parent ? row.value(1).toLongLong() : 0,
-                             described::entityOf<Entity>(row, has_parent)};
+                found[id] = {has_parent ? row.whole(1) : 0, described::entityOf<Entity>(row, has_parent)};
             }
             return true;
         } catch (const SqlFault&) {
@@ -206,12 +205,15 @@ void storeListAsIs(const ProjectFile& file, const std::vector<Entity>& list, Id 
     if (list.empty()) return;
     const auto& table = described::tableNamed(QString::fromLatin1(tableOf(of<Entity>)));
     const QStringList marks(table.columns.size() + 1, QStringLiteral("?"));
-    auto insert = file.prepare(
-        QStringLiteral("INSERT INTO %1(id,%2) VALUES(%3)")
-            .arg(table.name, table.columnNames().join(QLatin1Char(',')), marks.join(QLatin1Char(','))));
-    for (const auto& entity : list)
-        file.runAgain(insert, QVariantList{static_cast<qlonglong>(entity.id)} +
-                                  described::valuesOf(entity, parent, {}));
+    SqlStatement insert(
+        file, QStringLiteral("INSERT INTO %1(id,%2) VALUES(%3)")
+                  .arg(table.name, table.columnNames().join(QLatin1Char(',')), marks.join(QLatin1Char(','))));
+    std::deque<std::string> made;
+    for (const auto& entity : list) {
+        insert.bind(0, static_cast<qlonglong>(entity.id));
+        described::bindRow(insert, 1, entity, parent, {}, made);
+        insert.run();
+    }
     for (const auto& entity : list)
         forEachChildren(of<Entity>,
                         [&](const auto& part) { storeListAsIs(file, part.access(entity), entity.id); });

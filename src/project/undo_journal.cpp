@@ -24,6 +24,31 @@ void UndoJournal::record(qlonglong step) const {
     file_.run(QStringLiteral("UPDATE undo_recording SET step = ?"), {step});
 }
 
+/// Triggers record for whatever step stands in undo_recording: for none while it is empty.
+UndoJournal::Paused UndoJournal::pause() const {
+    Paused before;
+    auto step = file_.run(QStringLiteral("SELECT step FROM undo_recording"));
+    if (nextRow(step)) before.step = step.value(0).toLongLong();
+    step.finish();
+    for (const auto& table : described::allTables()) {
+        auto last = file_.run(QStringLiteral("SELECT coalesce(max(id), 0) FROM %1").arg(table.name));
+        before.last.push_back(nextRow(last) ? last.value(0).toLongLong() : 0);
+    }
+    file_.run(QStringLiteral("DELETE FROM undo_recording"));
+    return before;
+}
+
+void UndoJournal::goOn(const Paused& before) const {
+    file_.run(QStringLiteral("INSERT INTO undo_recording VALUES(1, ?)"), {before.step});
+    auto last = before.last.begin();
+    for (const auto& table : described::allTables())
+        file_.run(QStringLiteral(
+                      "INSERT INTO undo_change(step, table_name, op, row_id) SELECT ?, '%1', 'insert', id "
+                      "FROM %1 WHERE id > ? ORDER BY id")
+                      .arg(table.name),
+                  {before.step, *last++});
+}
+
 void UndoJournal::begin(const QString& title) const {
     auto forgotten = file_.run(
         QStringLiteral(

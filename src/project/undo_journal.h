@@ -1,5 +1,7 @@
 #pragma once
 
+#include <vector>
+
 #include "project/project_file.h"
 
 namespace glumet {
@@ -13,6 +15,15 @@ class UndoJournal {
 
     /// Starts a step inside an open transaction; steps that were undone are forgotten. Throws SqlFault.
     void begin(const QString& title) const;
+
+    /// Does work that adds rows and does nothing else, and records them table by table when it is done: a
+    /// million of them cost a fraction of what they do one by one. Throws SqlFault.
+    template <class Work>
+    void recordAdded(Work work) const {
+        const auto before = pause();
+        work();
+        goOn(before);
+    }
 
     /// Title of the step that undo() or redo() would take; empty when there is none.
     QString undoTitle() const;
@@ -36,6 +47,13 @@ class UndoJournal {
     bool replay(const Step& step, bool undone) const;
     void revert(const QString& table, const QString& op, qlonglong row, qlonglong seq) const;
     void record(qlonglong step) const;
+    /// The step under way, and the last row of each table.
+    struct Paused {
+        qlonglong step = 0;
+        std::vector<qlonglong> last;
+    };
+    Paused pause() const;
+    void goOn(const Paused& before) const;
 
     const ProjectFile& file_;
 };

@@ -1,5 +1,6 @@
 #include "core/base/utf8.h"
 
+#include <algorithm>
 #include <cstdint>
 
 namespace glumet {
@@ -43,9 +44,13 @@ bool isControl(std::uint32_t code) {
 
 bool isUtf8(std::string_view bytes) {
     std::string_view taken;
-    while (!bytes.empty())
+    const auto plain = [](char c) { return static_cast<unsigned char>(c) < 0x80; };
+    while (true) {
+        bytes.remove_prefix(
+            static_cast<std::size_t>(std::find_if_not(bytes.begin(), bytes.end(), plain) - bytes.begin()));
+        if (bytes.empty()) return true;
         if (takeCharacter(bytes, taken) == kBad) return false;
-    return true;
+    }
 }
 
 std::string shownText(std::string_view bytes, std::size_t characters) {

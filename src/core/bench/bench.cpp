@@ -10,6 +10,13 @@ const Run& Bench::run(Id id) const {
     return found == nullptr ? gone : *found;
 }
 
+std::size_t readingCount(const Bench& bench) {
+    std::size_t count = 0;
+    for (const auto& run : bench.runs)
+        for (const auto& plane : run.planes) count += plane.readings.size();
+    return count;
+}
+
 const Preset* presetById(const Bench& bench, Id id) {
     for (const auto& fixture : bench.fixtures)
         if (const auto* preset = byId(fixture.presets, id)) return preset;

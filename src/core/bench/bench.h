@@ -42,6 +42,9 @@ struct Bench {
     const Run& run(Id id) const;
 };
 
+/// How many readings a bench holds, whatever they are marked as.
+std::size_t readingCount(const Bench& bench);
+
 /// The preset of that id, whosever it is, or nullptr.
 const Preset* presetById(const Bench& bench, Id id);
 /// The name of a run's preset; empty when it was not recorded.

@@ -5,6 +5,7 @@
 #include <map>
 #include <set>
 #include <tuple>
+#include <unordered_map>
 
 #include "core/bench/grid.h"
 #include "core/bench/sweep.h"
@@ -47,9 +48,11 @@ PointKey pointOf(const Reading& reading) {
     return {std::lround(reading.x.value() / kSamePointMm), std::lround(reading.y.value() / kSamePointMm)};
 }
 
-class Merge {
+}  // namespace
+
+class RowMerge::Work {
   public:
-    Merge(Bench bench, MergeReport& report) : bench_(std::move(bench)), report_(report) {
+    Work(Bench bench, MergeReport& report) : bench_(std::move(bench)), report_(report) {
         next_ = std::min({lowestId(bench_.fixtures), lowestId(bench_.accessories), lowestId(bench_.meters),
                           lowestId(bench_.tanks), lowestId(bench_.runs)}) -
                 1;
@@ -59,11 +62,12 @@ class Merge {
         for (std::size_t i = 0; i < bench_.runs.size(); ++i) runs_.emplace(keyOf(bench_.runs[i]), i);
     }
 
-    void add(const ReadingRow& row) {
+    void add(ReadingRow&& row) {
         const auto run = runOf(row);
         const auto plane = planeOf(run, row.depth);
         touched_.insert({run, plane});
-        place(bench_.runs[run].planes[plane], row.reading);
+        place(bench_.runs[run].planes[plane], std::move(row.reading));
+        last_size_ = bench_.runs[run].planes[plane].readings.size();
     }
 
     Bench finish() {
@@ -78,7 +82,23 @@ class Merge {
     }
 
   private:
+    /// Rows of one run stand together as a rule.
     std::size_t runOf(const ReadingRow& row) {
+        if (!last_ || !sameRun(*last_, row)) {
+            last_run_ = findRun(row);
+            last_ = row;
+            last_->reading = {};
+        }
+        return last_run_;
+    }
+
+    static bool sameRun(const ReadingRow& a, const ReadingRow& b) {
+        return a.run.label == b.run.label && a.run.height == b.run.height && a.fixture == b.fixture &&
+               a.accessory == b.accessory && a.tank == b.tank && a.meter == b.meter && a.preset == b.preset &&
+               static_cast<const RunSettings&>(a.run) == b.run;
+    }
+
+    std::size_t findRun(const ReadingRow& row) {
         Run run = row.run;
         run.fixture = idOfName(bench_.fixtures, row.fixture, next_);
         run.accessory = idOfName(bench_.accessories, row.accessory, next_);
@@ -109,7 +129,9 @@ class Merge {
         Plane plane;
         plane.id = next_--;
         plane.depth = depth;
-        planes.push_back(plane);
+        planes.push_back(std::move(plane));
+        // Planes are alike as a rule.
+        planes.back().readings.reserve(last_size_);
         return planes.size() - 1;
     }
 
@@ -121,10 +143,10 @@ class Merge {
             ++report_.already_there;
             return;
         }
-        known_[plane.id].insert(traceOf(reading));
+        known_[plane.id].emplace(traceOf(reading), plane.readings.size());
         if (at == points.end() || reading.superseded || reading.isCheck()) {
             if (!reading.superseded && !reading.isCheck()) points[pointOf(reading)] = plane.readings.size();
-            plane.readings.push_back(reading);
+            append(plane.readings, std::move(reading));
             ++report_.added;
             return;
         }
@@ -136,49 +158,84 @@ class Merge {
         earlier.superseded = true;
         if (earlier.id != 0) report_.superseded.push_back(earlier.id);
         at->second = plane.readings.size();
-        plane.readings.push_back(reading);
+        append(plane.readings, std::move(reading));
         ++report_.added;
         ++report_.superseding;
     }
 
-    /// What tells a reading from any other of its plane.
-    using Trace = std::tuple<PointKey, double, std::string, bool>;
-    static Trace traceOf(const Reading& reading) {
-        return {pointOf(reading), reading.mean.value(), reading.time, reading.isCheck()};
+    /// Grows by a quarter at a time: of a million readings half would be room for more.
+    static void append(std::vector<Reading>& readings, Reading&& reading) {
+        if (readings.size() == readings.capacity()) readings.reserve(readings.size() * 5 / 4 + 8);
+        readings.push_back(std::move(reading));
+    }
+
+    /// What tells a reading from any other of its plane, as a hash; equal ones are compared in full.
+    static std::size_t traceOf(const Reading& reading) {
+        const auto [x, y] = pointOf(reading);
+        std::size_t hash = std::hash<std::string>()(reading.time);
+        for (const auto part : {std::hash<long>()(x), std::hash<long>()(y),
+                                std::hash<double>()(reading.mean.value()), std::size_t{reading.isCheck()}})
+            hash = hash * 1'000'003 + part;
+        return hash;
+    }
+
+    static bool sameTrace(const Reading& a, const Reading& b) {
+        return pointOf(a) == pointOf(b) && a.mean == b.mean && a.time == b.time && a.isCheck() == b.isCheck();
     }
 
     /// Whether it has come before, even if another has taken its place since. A value that was read twice
     /// without a time is a new reading of its point, unless it says that it was replaced.
     bool isKnown(const Plane& plane, const Reading& reading) const {
+        if (reading.time.empty() && !reading.superseded && !reading.isCheck()) return false;
         const auto known = known_.find(plane.id);
-        if (known == known_.end() || !known->second.contains(traceOf(reading))) return false;
-        return !reading.time.empty() || reading.superseded || reading.isCheck();
+        if (known == known_.end()) return false;
+        const auto [from, to] = known->second.equal_range(traceOf(reading));
+        return std::any_of(
+            from, to, [&](const auto& entry) { return sameTrace(plane.readings[entry.second], reading); });
     }
 
     /// Index of the counted reading at each point of a plane, made once per plane.
     std::map<PointKey, std::size_t>& pointsOf(const Plane& plane) {
+        if (++remembered_ > kMostRemembered) {
+            remembered_ = 0;
+            points_.clear();
+            known_.clear();
+        }
         const auto [known, fresh] = points_.try_emplace(plane.id);
         for (std::size_t i = 0; fresh && i < plane.readings.size(); ++i) {
             const auto& reading = plane.readings[i];
-            known_[plane.id].insert(traceOf(reading));
+            known_[plane.id].emplace(traceOf(reading), i);
             if (!reading.superseded && !reading.isCheck()) known->second[pointOf(reading)] = i;
         }
         return known->second;
     }
 
+    /// Rows come plane by plane as a rule; what is remembered of earlier planes is made again when it is
+    /// wanted.
+    static constexpr int kMostRemembered = 100'000;
+
     Bench bench_;
     MergeReport& report_;
+    int remembered_ = 0;
     Id next_ = -1;
     std::map<RunKey, std::size_t> runs_;
     std::map<Id, std::map<PointKey, std::size_t>> points_;
-    std::map<Id, std::set<Trace>> known_;  ///< by plane
+    std::map<Id, std::unordered_multimap<std::size_t, std::size_t>> known_;  ///< by plane: trace, index
+    std::optional<ReadingRow> last_;
+    std::size_t last_run_ = 0;
+    std::size_t last_size_ = 0;
     std::set<std::pair<std::size_t, std::size_t>> touched_;
 };
 
-}  // namespace
+RowMerge::RowMerge(Bench bench, MergeReport& report)
+    : work_(std::make_unique<Work>(std::move(bench), report)) {}
+RowMerge::RowMerge(RowMerge&&) noexcept = default;
+RowMerge::~RowMerge() = default;
+void RowMerge::add(ReadingRow row) { work_->add(std::move(row)); }
+Bench RowMerge::finish() { return work_->finish(); }
 
 Bench withRows(Bench bench, const std::vector<ReadingRow>& rows, MergeReport& report) {
-    Merge merge(std::move(bench), report);
+    RowMerge merge(std::move(bench), report);
     for (const auto& row : rows) merge.add(row);
     return merge.finish();
 }
@@ -201,6 +258,14 @@ ReadingRow rowOf(const Bench& bench, const Run& run, const Plane& plane, const R
 }
 
 }  // namespace
+
+void takeRows(Bench bench, RowMerge& into) {
+    for (auto& run : bench.runs)
+        for (auto& plane : run.planes) {
+            const auto readings = std::exchange(plane.readings, {});
+            for (const auto& reading : readings) into.add(rowOf(bench, run, plane, reading));
+        }
+}
 
 std::vector<ReadingRow> rowsOf(const Bench& bench) {
     std::vector<ReadingRow> rows;

@@ -1,5 +1,6 @@
 #pragma once
 
+#include <memory>
 #include <optional>
 #include <string>
 #include <vector>
@@ -29,11 +30,31 @@ struct MergeReport {
     std::vector<Id> superseded;  ///< stored readings that are now superseded
 };
 
-/// The bench with the rows added. Fixtures, their presets, accessories, meters and
+/// A bench to which rows are added one by one. Fixtures, their presets, accessories, meters and
 /// tanks are found by name or made; a run
 /// is found by its label, configuration and height or made; a later value of a point supersedes the earlier.
 /// Whatever is new has a negative id, so that a store can tell; planes of new points get the grid they fill.
+class RowMerge {
+  public:
+    /// The report outlives the merge.
+    RowMerge(Bench bench, MergeReport& report);
+    RowMerge(RowMerge&& other) noexcept;
+    ~RowMerge();
+
+    void add(ReadingRow row);
+    /// The bench; to be called once, after the last row.
+    Bench finish();
+
+  private:
+    class Work;
+    std::unique_ptr<Work> work_;
+};
+
+/// The bench with the rows added.
 Bench withRows(Bench bench, const std::vector<ReadingRow>& rows, MergeReport& report);
+
+/// Adds every reading of a bench, which is let go plane by plane.
+void takeRows(Bench bench, RowMerge& into);
 
 /// Every reading of the bench as a row, run by run.
 std::vector<ReadingRow> rowsOf(const Bench& bench);

@@ -8,6 +8,7 @@
 #include "core/base/id.h"
 #include "core/base/lattice.h"
 #include "core/base/quantity.h"
+#include "core/base/seldom.h"
 #include "core/bench/placement.h"
 
 namespace glumet {
@@ -49,7 +50,7 @@ struct Reading {
     std::string note;
     std::string time;         ///< ISO 8601 or whatever the imported file said
     bool superseded = false;  ///< an earlier value of a point measured again; kept, not counted
-    std::map<std::string, std::string> extra;  ///< imported columns Glumet does not know
+    Seldom<std::map<std::string, std::string>> extra;  ///< imported columns Glumet does not know
 
     /// Whether statistics and verdicts use this value.
     bool counts() const { return !superseded && flag != Mark::Excluded && !isCheck(); }

@@ -245,7 +245,7 @@ void MainWindow::exportTo(const QString& folder) {
     if (session_.project() == nullptr) return;
     if (const auto done = writeEdition(folder, dataOf(session_.bench())); !done)
         return session_.warn(text(done.error()));
-    const auto readings = rowsOf(session_.bench()).size();
+    const auto readings = readingCount(session_.bench());
     session_.say(tr("%1 readings and the bench exported to %2").arg(readings).arg(folder));
 }
 
