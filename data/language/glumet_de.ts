@@ -2448,6 +2448,10 @@
         <source>is being written without a pause; try again in a moment</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>Of {} readings about {} were used, spread evenly: all of them would take long and tell little more.</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>

@@ -4,25 +4,9 @@
 #include <QModbusRtuSerialClient>
 #include <QSerialPort>
 #include <QVariant>
-#include <QtEndian>
 
 namespace glumet {
 namespace {
-
-// Head of a frame: transaction, protocol, length of what follows; then unit, function, data.
-constexpr qsizetype kHead = 6;
-constexpr qsizetype kLeastFrame = kHead + 3;
-constexpr int kMostLength = 254;
-constexpr qsizetype kMostHeld = 1 << 16;
-
-quint16 wordAt(const QByteArray& bytes, qsizetype at) {
-    return qFromBigEndian<quint16>(bytes.constData() + at);
-}
-
-void appendWord(QByteArray& bytes, int word) {
-    bytes += static_cast<char>(word >> 8);
-    bytes += static_cast<char>(word);
-}
 
 int functionOf(const RegisterQuestion& question) { return question.input ? 4 : 3; }
 
@@ -33,15 +17,19 @@ std::unique_ptr<RegisterLink> RegisterLink::tcp(const QString& host, int port) {
 }
 
 TcpRegisterLink::TcpRegisterLink(const QString& host, int port) : host_(host), port_(port) {
-    socket_.setReadBufferSize(kMostHeld);
+    socket_.setReadBufferSize(ModbusFrames::kMostHeld);
     patience_.setSingleShot(true);
     patience_.setInterval(kAnswerMs);
-    connect(&patience_, &QTimer::timeout, this, [this] { refuse(true, tr("no answer came in time")); });
+    connect(&patience_, &QTimer::timeout, this, [this] {
+        frames_.giveUp();
+        emit unanswered(true, tr("no answer came in time"));
+    });
     connect(&socket_, &QTcpSocket::connected, this, &RegisterLink::opened);
     connect(&socket_, &QTcpSocket::readyRead, this, &TcpRegisterLink::take);
     connect(&socket_, &QTcpSocket::stateChanged, this, [this](QAbstractSocket::SocketState state) {
         if (state != QAbstractSocket::UnconnectedState || !wanted_) return;
-        wanted_ = asked_ = false;
+        wanted_ = false;
+        frames_.restart();
         patience_.stop();
         emit lost(socket_.errorString());
     });
@@ -49,74 +37,30 @@ TcpRegisterLink::TcpRegisterLink(const QString& host, int port) : host_(host), p
 
 void TcpRegisterLink::open() {
     wanted_ = true;
-    asked_ = false;
-    held_.clear();
+    frames_.restart();
     socket_.connectToHost(host_, static_cast<quint16>(port_));
 }
 
 void TcpRegisterLink::close() {
-    wanted_ = asked_ = false;
+    wanted_ = false;
+    frames_.restart();
     patience_.stop();
     socket_.abort();
 }
 
 void TcpRegisterLink::ask(const RegisterQuestion& question) {
-    question_ = question;
-    asked_ = true;
-    QByteArray frame;
-    appendWord(frame, ++transaction_);
-    appendWord(frame, 0);
-    appendWord(frame, 6);
-    frame += static_cast<char>(question.unit);
-    frame += static_cast<char>(functionOf(question));
-    appendWord(frame, question.address);
-    appendWord(frame, question.words);
-    socket_.write(frame);
+    socket_.write(frames_.ask(question));
     patience_.start();
 }
 
-void TcpRegisterLink::refuse(bool silent, const QString& reason) {
-    if (!asked_) return;
-    asked_ = false;
-    patience_.stop();
-    emit unanswered(silent, reason);
-}
-
-/// Cuts the stream into frames by the length each names.
 void TcpRegisterLink::take() {
-    held_ += socket_.readAll();
-    while (held_.size() >= kLeastFrame && wanted_) {
-        const int length = wordAt(held_, 4);
-        if (length < 3 || length > kMostLength) {
-            held_.clear();
-            return refuse(false, tr("what came is no Modbus"));
-        }
-        if (held_.size() < kHead + length) return;
-        const QByteArray frame = held_.left(kHead + length);
-        held_.remove(0, kHead + length);
-        judge(frame);
-    }
-}
-
-void TcpRegisterLink::judge(const QByteArray& frame) {
-    // What answers another question, or none, is passed over; ours may still come.
-    if (!asked_ || wordAt(frame, 0) != transaction_) return;
-    if (wordAt(frame, 2) != 0) return refuse(false, tr("the answer is of another protocol"));
-    if (static_cast<quint8>(frame[6]) != question_.unit)
-        return refuse(false, tr("the answer is of another unit"));
-    const int function = static_cast<quint8>(frame[7]);
-    if (function == (functionOf(question_) | 0x80))
-        return refuse(false,
-                      tr("the instrument refuses the question (%1)").arg(static_cast<quint8>(frame[8])));
-    if (function != functionOf(question_)) return refuse(false, tr("the answer is of another kind"));
-    const qsizetype bytes = qsizetype{2} * question_.words;
-    if (static_cast<quint8>(frame[8]) != bytes || frame.size() != kLeastFrame + bytes)
-        return refuse(false, tr("the answer has the wrong length"));
-    QList<quint16> words;
-    for (qsizetype at = kLeastFrame; at < frame.size(); at += 2) words << wordAt(frame, at);
-    asked_ = false;
+    const auto answer = frames_.take(socket_.readAll());
+    if (!answer) return;
     patience_.stop();
-    emit answered(words);
+    if (answer->refusal.isEmpty())
+        emit answered(answer->words);
+    else
+        emit unanswered(false, answer->refusal);
 }
 
 std::unique_ptr<RegisterLink> RegisterLink::rtu(const QString& port, int baud) {

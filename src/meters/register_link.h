@@ -5,15 +5,9 @@
 #include <QTimer>
 #include <memory>
 
-namespace glumet {
+#include "meters/modbus_frames.h"
 
-/// Registers that are asked for: function 3 (holding) or 4 (input), counted from 0.
-struct RegisterQuestion {
-    int unit = 1;
-    int address = 0;
-    int words = 1;
-    bool input = false;
-};
+namespace glumet {
 
 /// The way to a Modbus instrument: one question at a time. Life: open() → opened() → any number of ask(),
 /// each followed by just one answered() or unanswered() → lost() or close(); after lost() it may be opened
@@ -55,17 +49,12 @@ class TcpRegisterLink : public RegisterLink {
 
   private:
     void take();
-    void judge(const QByteArray& frame);
-    void refuse(bool silent, const QString& reason);
 
     QString host_;
     int port_;
     QTcpSocket socket_;
     QTimer patience_;
-    QByteArray held_;
-    RegisterQuestion question_;
-    quint16 transaction_ = 0;
-    bool asked_ = false;
+    ModbusFrames frames_;
     bool wanted_ = false;
 };
 

@@ -317,6 +317,25 @@ class TestFit : public QObject {
         QVERIFY(moving && saysOf(*moving, "still moved after 1 rounds"));
     }
 
+    void ofTooManyReadingsAnEvenShareIsUsedAndThatIsSaid() {
+        const Truth truth;
+        const auto bench = read(truth, 0.0, {150, 210, 270}, {150, 300, 450});
+        const auto all = fitFixture(bench, allRuns(bench));
+        FitOptions options;
+        options.most_readings = static_cast<std::size_t>(all->model.readings) / 2;
+        const auto half = fitFixture(bench, allRuns(bench), options);
+        QVERIFY(half);
+        QVERIFY2(std::abs(half->model.readings - all->model.readings / 2) <= 3,
+                 qPrintable(QString::number(half->model.readings)));
+        QVERIFY(saysOf(*half, "spread evenly") && !saysOf(*all, "spread evenly"));
+        QVERIFY(std::abs(half->model.flux() / all->model.flux() - 1.0) < 0.02);
+        // Every run and plane keeps its share.
+        std::map<std::pair<Id, double>, int> used;
+        for (const auto& residual : half->residuals) ++used[{residual.run, residual.depth.value()}];
+        QCOMPARE(used.size(), std::size_t{9});
+        for (const auto& [plane, count] : used) QVERIFY(count >= 12);
+    }
+
     void aUnitsMistakeIsSuspected() {
         QVERIFY(!unitSuspicion(120.0, Watt(62)));
         QCOMPARE(*unitSuspicion(1200.0, Watt(62)), 0.1);

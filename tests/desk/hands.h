@@ -2,9 +2,11 @@
 
 #include <QAbstractItemView>
 #include <QComboBox>
+#include <QFileDialog>
 #include <QLineEdit>
 #include <QPushButton>
 
+#include "desk/shared/command_list.h"
 #include "desk/window_fixture.h"
 
 namespace glumet::testing {
@@ -95,6 +97,27 @@ class Hands {
             if (list->isVisible()) QTest::mouseClick(list->viewport(), Qt::LeftButton, {}, place.center());
             return choice->currentIndex() == item;
         });
+    }
+
+    /// Types a file's name into a dialog and clicks on Save.
+    void saveAs(QFileDialog& dialog, const char* name) {
+        type(QLatin1String(name));
+        for (auto* button : dialog.findChildren<QPushButton*>())
+            if (button->isVisible() && button->text().contains(QStringLiteral("Save"))) {
+                click(button);
+                return;
+            }
+    }
+    /// A command by its name in the list of all; `then` before it is taken.
+    void command(
+        const char* words, const std::function<void()>& then = [] {}) {
+        onDialog<CommandList>([this, words, then](CommandList&) {
+            type(QLatin1String(words));
+            then();
+            press(Qt::Key_Return);
+        });
+        press(Qt::Key_K, Qt::ControlModifier);
+        WindowFixture::settle();
     }
 
   private:

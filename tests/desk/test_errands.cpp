@@ -294,24 +294,11 @@ class TestErrands : public QObject {
         w_->settle();
         return true;
     }
-    void saveAs(QFileDialog& dialog, const char* name) {
-        hands_->type(QLatin1String(name));
-        for (auto* button : dialog.findChildren<QPushButton*>())
-            if (button->isVisible() && button->text().contains(QStringLiteral("Save"))) {
-                hands_->click(button);
-                return;
-            }
-    }
+    void saveAs(QFileDialog& dialog, const char* name) { hands_->saveAs(dialog, name); }
     /// Finds a command in the list of all and runs it; `then` sees to the dialog that it opens.
     void command(
         const char* words, const std::function<void()>& then = [] {}) {
-        onDialog<CommandList>([this, words, then](CommandList&) {
-            hands_->type(QLatin1String(words));
-            then();
-            hands_->press(Qt::Key_Return);
-        });
-        hands_->press(Qt::Key_K, Qt::ControlModifier);
-        w_->settle();
+        hands_->command(words, then);
     }
     void keepMethodAs(const char* name) {
         onDialog<QInputDialog>([this, name](QInputDialog&) {

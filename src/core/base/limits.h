@@ -31,6 +31,9 @@ inline constexpr double kAngles = 2'000;             ///< of a photometric file,
 inline constexpr std::size_t kListed = 100'000;      ///< items of any list in a file
 inline constexpr std::size_t kReadings = 5'000'000;  ///< of a project
 
+// What a light model is fitted to; of more readings so many are used, spread evenly, and that is said.
+inline constexpr std::size_t kFitReadings = 4'000;
+
 // Texts.
 inline constexpr std::size_t kNameBytes = 1'000;        ///< name, label, maker, kind, currency, time
 inline constexpr std::size_t kTextBytes = 1'000'000;    ///< notes, spectra, values of unknown columns

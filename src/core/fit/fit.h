@@ -5,6 +5,7 @@
 #include <optional>
 #include <stop_token>
 
+#include "core/base/limits.h"
 #include "core/bench/bench.h"
 #include "core/fit/light_model.h"
 
@@ -22,6 +23,8 @@ struct FitOptions {
     double reflectance = 0.1;         ///< … of painted walls about what is described, ≥ 0
     double attenuation_per_m = 0.15;  ///< … half normal, ≥ 0
     int most_iterations = 8;
+    /// Of more readings so many are used, spread evenly over runs and planes, and that is said.
+    std::size_t most_readings = limits::kFitReadings;
     std::vector<ModelEmitter> emitters;             ///< instead of the fixture's lattice; shares add up to 1
     std::optional<double> known_attenuation_per_m;  ///< of the water, where it is described
     std::stop_token stop;

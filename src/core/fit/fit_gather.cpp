@@ -14,7 +14,27 @@ constexpr double kStartHalfAngle = 50.0;
 
 }  // namespace
 
+/// Of too many readings an even share: by the golden ratio, which falls in with no row of any grid.
+bool Fitter::isTaken() {
+    const double turn = static_cast<double>(found_++) * std::numbers::phi;
+    return share_ >= 1.0 || turn - std::floor(turn) < share_;
+}
+
+void Fitter::setBudget() {
+    std::size_t readings = 0;
+    for (const auto id : run_ids_)
+        for (const auto& plane : bench_.run(id).planes) readings += plane.readings.size();
+    if (readings <= options_.most_readings) return;
+    share_ = static_cast<double>(options_.most_readings) / static_cast<double>(readings);
+    result_.cannot_tell.push_back(say(
+        GLUMET_SAY("Core",
+                   "Of {} readings about {} were used, spread evenly: all of them would take long and tell "
+                   "little more."),
+        countOf(readings), countOf(options_.most_readings)));
+}
+
 std::optional<Problem> Fitter::gather() {
+    setBudget();
     std::set<long> rings;
     std::set<std::pair<long, long>> planes;
     for (const auto id : run_ids_) {
@@ -57,7 +77,7 @@ void Fitter::addPlaneTo(std::size_t run_number, const Plane& plane, std::set<lon
     const auto& run = bench_.run(runs_[run_number].id);
     for (const auto& reading : plane.readings) {
         const bool inside = reading.x.value() <= scene.length_mm && reading.y.value() <= scene.width_mm;
-        if (!reading.counts() || !inside || !(reading.mean.value() > 0.0)) continue;
+        if (!reading.counts() || !inside || !(reading.mean.value() > 0.0) || !isTaken()) continue;
         const double noise =
             std::max(options_.least_noise, reading.relativeStandardError().value_or(options_.unknown_noise));
         data_.push_back(

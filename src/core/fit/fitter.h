@@ -49,6 +49,8 @@ class Fitter {
     };
 
     std::optional<Problem> gather();
+    void setBudget();
+    bool isTaken();
     void addPlaneTo(std::size_t run_number, const Plane& plane, std::set<long>& rings,
                     std::set<std::pair<long, long>>& planes);
     void layOutEmitters();
@@ -88,6 +90,8 @@ class Fitter {
     const FitOptions options_;
     std::vector<RunScene> runs_;
     std::vector<Datum> data_;
+    std::size_t found_ = 0;  ///< readings that could be fitted to
+    double share_ = 1.0;     ///< of them that are
     std::vector<ModelEmitter> emitters_;
     Nuisances nuisances_;
     Nuisances at_linearisation_;

@@ -223,7 +223,7 @@ void ReadingTaker::take() {
     }
     const bool waits = hands_free_ && !session_.meter()->placesItself();
     store(reading);
-    if (waits && target_) {
+    if (waits && target_ && !refused_s_) {
         watch_.emplace(*now);
         emit changed();
     }
