@@ -13,7 +13,7 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
         if (!glumet::readLm63(glumet::writeLm63(photometry->beam, 1.0, photometry->name))) std::abort();
     }
     const auto none = [](const std::string& name) -> glumet::Expected<std::string> {
-        return glumet::problem(name, "is not there");
+        return glumet::problem(name, glumet::verbatim("is not there"));
     };
     if (const auto scene = glumet::readScene(bytes, none))
         if (glumet::wrongWith(scene->scene)) std::abort();

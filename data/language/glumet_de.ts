@@ -2452,6 +2452,13 @@
         <source>Of {} readings about {} were used, spread evenly: all of them would take long and tell little more.</source>
         <translation type="unfinished"></translation>
     </message>
+    <message numerus="yes">
+        <source>are more than {}</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
@@ -5510,26 +5517,6 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>Open to be looked at only. %1. A copy (Ctrl+Shift+S) can be worked on.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>nothing seems to be missing</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>missing: </source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Damaged: what can be read is shown, %1. A copy (Ctrl+Shift+S) is a sound project%2.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>; earlier copies are in the project&apos;s menu</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>No earlier copy is kept yet.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5543,6 +5530,49 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>%1 (read only)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Open to be looked at only</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1. Save a copy (Ctrl+Shift+S) to work on.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Open to be looked at only; edits are refused.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Damaged: what can be read is shown</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The project is damaged; what can be read is shown.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>and %n more</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Nothing seems to be missing.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Missing: %1.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Save a copy (Ctrl+Shift+S): it is a sound project to work on.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Earlier copies are in the project&apos;s menu.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -6039,6 +6069,33 @@ once more</source>
     </message>
     <message>
         <source>%1 is kept for every project.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::ModbusFrames</name>
+    <message>
+        <source>what came is no Modbus</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the answer is of another protocol</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the answer is of another unit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the instrument refuses the question (%1)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the answer is of another kind</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the answer has the wrong length</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -6806,30 +6863,6 @@ until you say</source>
     <name>glumet::TcpRegisterLink</name>
     <message>
         <source>no answer came in time</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>what came is no Modbus</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>the answer is of another protocol</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>the answer is of another unit</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>the instrument refuses the question (%1)</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>the answer is of another kind</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>the answer has the wrong length</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

@@ -108,11 +108,28 @@
             <numerusform></numerusform>
         </translation>
     </message>
+    <message numerus="yes">
+        <source>are more than {}</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>glumet::LedgerLine</name>
     <message numerus="yes">
         <source>%n findings</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>glumet::MainWindow</name>
+    <message numerus="yes">
+        <source>and %n more</source>
         <translation type="unfinished">
             <numerusform></numerusform>
             <numerusform></numerusform>

@@ -54,7 +54,7 @@ class Source {
         const auto word = line_.substr(0, end);
         line_ = end == std::string_view::npos ? std::string_view{} : trimmed(line_.substr(end + 1));
         double value = 0.0;
-        const auto digits = word.starts_with('+') ? std::string(word.substr(1)) : word;
+        const auto digits = word.starts_with('+') ? word.substr(1) : word;
         const auto [stop, error] = std::from_chars(digits.data(), digits.data() + digits.size(), value);
         if (error != std::errc{} || stop != digits.data() + digits.size() ||
             !(std::abs(value) <= limits::kNumber))

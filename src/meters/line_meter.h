@@ -15,7 +15,7 @@ class LineMeter : public ConnectedMeter {
 
   public:
     /// Lines are read no faster than this; what an instrument sends beyond it is passed over and counted.
-    static constexpr int kLinesPerSecond = 500;
+    static constexpr int kLinesPerSecond = limits::kLinesPerSecond;
 
     /// How an instrument is asked that does not send by itself.
     struct Question {

@@ -7,6 +7,7 @@
 #include <optional>
 #include <vector>
 
+#include "core/base/limits.h"
 #include "core/base/problem.h"
 #include "core/spectrum/spectral_sample.h"
 
@@ -31,8 +32,8 @@ struct LineFormat {
 /// beyond limits::kPpfd is no value either.
 class LineParser {
   public:
-    static constexpr qsizetype kLongestLine = 512;
-    static constexpr qsizetype kLongestSpectrum = 65536;
+    static constexpr qsizetype kLongestLine = limits::kInstrumentLine;
+    static constexpr qsizetype kLongestSpectrum = limits::kSpectrumLine;
     static constexpr int kLeastWavelengths = 8;
 
     explicit LineParser(const LineFormat& format);

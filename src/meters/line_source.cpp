@@ -120,7 +120,7 @@ void ReplaySource::open() {
         reason = file.errorString();
     } else {
         while (!file.atEnd() && left_.size() < limits::kReadings) {
-            const QByteArray line = file.readLine(limits::kInstrumentLine);
+            const QByteArray line = file.readLine(limits::kSpectrumLine);
             if (line.isEmpty()) break;
             bool fine = false;
             const double seconds = line.left(line.indexOf('\t')).toDouble(&fine);

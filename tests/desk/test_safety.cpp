@@ -32,7 +32,11 @@ class TestSafety : public QObject {
         QVERIFY(w_->window.openProject(w_->path("demo.glumet")));
         w_->show();
         QVERIFY(w_->session.project()->lookedAt());
-        QVERIFY2(w_->lastWord().contains(QStringLiteral("Damaged")), qPrintable(w_->lastWord()));
+        QVERIFY2(w_->lastWord().contains(QStringLiteral("damaged")), qPrintable(w_->lastWord()));
+        bool named = false;
+        for (const auto* widget : w_->window.findChildren<QWidget*>())
+            named = named || widget->accessibleDescription().contains(QStringLiteral("Missing: "));
+        QVERIFY(named);
         QVERIFY(w_->window.windowTitle().contains(QStringLiteral("read only")));
         QVERIFY(!w_->session.project()->missing().empty());
         const auto readings = readingCount(w_->session.bench());

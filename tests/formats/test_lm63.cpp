@@ -106,6 +106,20 @@ class TestLm63 : public QObject {
         }
     }
 
+    /// Figures may bear a sign, and the last angle may all but be the horizontal.
+    void figuresWithASignAreFigures() {
+        const auto plain = fileOf(kDown, {0}, cosineLaw);
+        auto with_sign = plain;
+        for (const char* angle : {"15.000000", "45.000000", "90.000000"})
+            with_sign = replaced(with_sign, std::string(" ") + angle,
+                                 std::string(" +") + angle + "000000000000000000");
+        const auto read = readLm63(with_sign);
+        QVERIFY2(read, qPrintable(refusal(with_sign)));
+        QVERIFY(read->beam == readLm63(plain)->beam);
+        const auto nearly = readLm63(replaced(plain, " 90.000000", " 89.9999999"));
+        QVERIFY(nearly && nearly->beam == readLm63(plain)->beam);
+    }
+
     void othersAreRefusedByName() {
         const auto good = fileOf(kDown, {0}, cosineLaw);
         QVERIFY(

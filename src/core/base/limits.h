@@ -35,12 +35,15 @@ inline constexpr std::size_t kReadings = 5'000'000;  ///< of a project
 inline constexpr std::size_t kFitReadings = 4'000;
 
 // Texts.
-inline constexpr std::size_t kNameBytes = 1'000;        ///< name, label, maker, kind, currency, time
-inline constexpr std::size_t kTextBytes = 1'000'000;    ///< notes, spectra, values of unknown columns
-inline constexpr std::size_t kShownName = 60;           ///< characters of a name in a sentence or list
-inline constexpr std::size_t kErrorCharacters = 290;    ///< of the one line an error is
-inline constexpr std::size_t kInstrumentLine = 4'096;   ///< bytes of a line that an instrument sends
-inline constexpr std::size_t kFieldBytes = 10'000'000;  ///< of a cell in a table
+inline constexpr std::size_t kNameBytes = 1'000;      ///< name, label, maker, kind, currency, time
+inline constexpr std::size_t kTextBytes = 1'000'000;  ///< notes, spectra, values of unknown columns
+inline constexpr std::size_t kShownName = 60;         ///< characters of a name in a sentence or list
+inline constexpr std::size_t kErrorCharacters = 290;  ///< of the one line an error is
+inline constexpr int kInstrumentLine = 512;           ///< bytes of a line that an instrument sends
+inline constexpr int kSpectrumLine = 65'536;          ///< … of a spectrometer
+
+// Time.
+inline constexpr int kLinesPerSecond = 500;  ///< of an instrument; more are passed over and counted
 
 // Files.
 inline constexpr int kNesting = 64;  ///< of JSON

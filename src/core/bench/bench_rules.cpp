@@ -157,6 +157,9 @@ std::vector<Problem> faultsOf(const Bench& bench, std::size_t most) {
     for (const auto& fixture : bench.fixtures) gathered.add(faultOf(fixture));
     for (const auto& accessory : bench.accessories) gathered.add(faultOf(accessory));
     for (const auto& meter : bench.meters) gathered.add(faultOf(meter));
+    if (readingCount(bench) > limits::kReadings)
+        gathered.add(Problem{
+            "readings", sayCounted(GLUMET_SAY_N("Core", "are more than {}"), countOf(limits::kReadings))});
     std::unordered_set<Id> runs;
     for (const auto& run : bench.runs) {
         if (gathered.full()) break;

@@ -115,6 +115,7 @@ bool MainWindow::openProject(const QString& path) {
 
 bool MainWindow::takeOver(std::unique_ptr<Project> project, const QString& path) {
     const bool looked_at = project->lookedAt();
+    if (!looked_at) only_looked_at_.reset();
     session_.setProject(std::move(project));
     if (remembers_) remembered_.opened(path);
     if (looked_at) return true;
@@ -125,11 +126,12 @@ bool MainWindow::takeOver(std::unique_ptr<Project> project, const QString& path)
 
 /// What cannot be opened for work is shown as far as it can be; what is no project at all is not.
 bool MainWindow::openToLook(const QString& path, const Problem& why) {
-    auto seen = Project::look(path);
-    if (seen) {
+    if (auto seen = Project::look(path)) {
+        only_looked_at_ = finding(FindingKind::Doubt, asWords(tr("Open to be looked at only")),
+                                  asWords(tr("%1. Save a copy (Ctrl+Shift+S) to work on.").arg(text(why))),
+                                  EvidenceView::None);
         takeOver(std::move(*seen), path);
-        session_.warn(
-            tr("Open to be looked at only. %1. A copy (Ctrl+Shift+S) can be worked on.").arg(text(why)));
+        session_.warn(tr("Open to be looked at only; edits are refused."));
         return true;
     }
     auto rescued = Project::rescue(path);
@@ -137,15 +139,26 @@ bool MainWindow::openToLook(const QString& path, const Problem& why) {
         session_.warn(text(why));
         return false;
     }
-    const auto missing = (*rescued)->missing();
+    only_looked_at_ = finding(FindingKind::Doubt, asWords(tr("Damaged: what can be read is shown")),
+                              asWords(whatIsMissing(**rescued)), EvidenceView::None);
     takeOver(std::move(*rescued), path);
-    QString lost = missing.empty() ? tr("nothing seems to be missing") : tr("missing: ");
-    for (std::size_t i = 0; i < missing.size() && i < 3; ++i)
-        lost += (i > 0 ? QStringLiteral("; ") : QString()) + text(missing[i]);
-    const bool kept = !KeptCopies().of(path).isEmpty();
-    session_.warn(tr("Damaged: what can be read is shown, %1. A copy (Ctrl+Shift+S) is a sound project%2.")
-                      .arg(lost, kept ? tr("; earlier copies are in the project's menu") : QString()));
+    session_.warn(tr("The project is damaged; what can be read is shown."));
     return true;
+}
+
+QString MainWindow::whatIsMissing(const Project& project) const {
+    constexpr std::size_t kNamed = 4;
+    const auto& missing = project.missing();
+    QStringList said;
+    for (std::size_t i = 0; i < missing.size() && i < kNamed; ++i) said << text(missing[i]);
+    if (missing.size() > kNamed)
+        said << tr("and %n more", nullptr, static_cast<int>(missing.size() - kNamed));
+    QString out = said.isEmpty() ? tr("Nothing seems to be missing.")
+                                 : tr("Missing: %1.").arg(said.join(QStringLiteral("; ")));
+    out += QLatin1Char(' ') + tr("Save a copy (Ctrl+Shift+S): it is a sound project to work on.");
+    if (!KeptCopies().of(project.path()).isEmpty())
+        out += QLatin1Char(' ') + tr("Earlier copies are in the project's menu.");
+    return out;
 }
 
 /// Beside the window's work; a failure is said.
@@ -210,6 +223,7 @@ bool MainWindow::createProject(const QString& chosen) {
         session_.warn(text(project.error()));
         return false;
     }
+    only_looked_at_.reset();
     session_.setProject(std::move(*project));
     tried_ = path;
     if (remembers_) remembered_.opened(path);

@@ -15,6 +15,8 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "core/base/limits.h"
+#include "core/base/utf8.h"
 #include "core/bench/sweep.h"
 #include "desk/measure/instrument_dialog.h"
 #include "desk/measure/take_instrument.h"
@@ -259,8 +261,15 @@ void MainWindow::refreshAll() {
     auto* stage = stageAt(at());
     middle_->setCurrentWidget(stage);
     stage->refresh();
-    findings_->setFindings(stage->findings());
+    findings_->setFindings(findingsOf(*stage));
     offerFindings();
+}
+
+/// Why a project is open to be looked at only comes before what a stage has found.
+std::vector<Finding> MainWindow::findingsOf(const Stage& stage) const {
+    auto findings = stage.findings();
+    if (only_looked_at_) findings.insert(findings.begin(), *only_looked_at_);
+    return findings;
 }
 
 /// Findings that a narrow window hides are told in the ledger.
@@ -294,7 +303,8 @@ void MainWindow::projectMenu() {
 void MainWindow::chooseSweep() {
     QMenu menu(this);
     for (const auto& sweep : session_.sweeps()) {
-        auto* action = menu.addAction(text(configurationName(session_.bench(), sweep.configuration)));
+        const auto name = configurationName(session_.bench(), sweep.configuration);
+        auto* action = menu.addAction(text(shownText(name, limits::kShownName)));
         action->setCheckable(true);
         action->setChecked(session_.sweep() != nullptr &&
                            sweep.configuration == session_.sweep()->configuration);

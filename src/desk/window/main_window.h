@@ -65,6 +65,8 @@ class MainWindow : public QMainWindow {
     void askForCopy();
     bool takeOver(std::unique_ptr<Project> project, const QString& path);
     bool openToLook(const QString& path, const Problem& why);
+    QString whatIsMissing(const Project& project) const;
+    std::vector<Finding> findingsOf(const Stage& stage) const;
     void keepCopy(const QString& path);
     void keepCopyHourly();
     void showKeptCopies();
@@ -113,8 +115,9 @@ class MainWindow : public QMainWindow {
     StartPage* welcome_;
     Remembered remembered_;
     bool remembers_ = true;
-    QString tried_;        ///< the project that was opened last, or could not be
-    QThreadPool keeping_;  ///< writes copies that are kept aside; ends before the window
+    std::optional<Finding> only_looked_at_;  ///< why, of a project that is open to be looked at
+    QString tried_;                          ///< the project that was opened last, or could not be
+    QThreadPool keeping_;                    ///< writes copies that are kept aside; ends before the window
     QDateTime kept_at_;
     std::vector<Stage*> stages_;
     QList<QAction*> commands_;

@@ -1,0 +1,109 @@
+#include <QFile>
+#include <QProcess>
+#include <QSet>
+#include <QTemporaryDir>
+#include <QTest>
+
+#include "project/project_maker.h"
+
+using namespace glumet;
+
+/// A reviewer's edits with the disk failing, or the program killed, at every write: what was said to be
+/// stored is there, what was refused is not half there.
+class TestEveryWrite : public QObject {
+    Q_OBJECT
+
+  private slots:
+    void initTestCase() {
+        path_ = dir_.filePath(QStringLiteral("bench.glumet"));
+        projectWithRun(path_).reset();
+        sound_ = bytesOf(path_);
+        // The states that the edits lead through, one after the other.
+        for (const auto& line : edited({}, 0, {}).lines) states_ << line.last();  // a state may come again
+        QVERIFY(states_.size() >= 11);
+        QVERIFY(QSet<QString>(states_.begin(), states_.end()).size() >= 8);
+    }
+
+    void acceptedIsThereAndRefusedIsNotHalfThere_data() {
+        QTest::addColumn<QString>("how");
+        QTest::addColumn<int>("step");
+        QTest::newRow("kill") << "kill" << 1;
+        QTest::newRow("full") << "full" << 9;
+        QTest::newRow("fault") << "fault" << 9;
+        QTest::newRow("short") << "short" << 9;
+    }
+    void acceptedIsThereAndRefusedIsNotHalfThere() {
+        QFETCH(QString, how);
+        QFETCH(int, step);
+        int killed = 0;
+        for (int at = 1;; at += step) {
+            QVERIFY(at < 1'000);
+            const auto done = edited({}, at, how);
+            // Not even opened: nothing was said, and nothing is changed.
+            const auto last = done.lines.isEmpty() ? states_.front() : done.lines.last().last();
+            const auto now = stateOf();
+            // The edit under way when the blow fell may be there as well, whole: so may one whose bytes all
+            // reached the disk before it failed to say so.
+            const auto known =
+                done.killed ? qMax<qsizetype>(0, done.lines.size() - 1) : states_.indexOf(last);
+            const auto next = states_.value(known + 1, last);
+            QVERIFY2(now == last || now == next, qPrintable(QStringLiteral("write %1").arg(at)));
+            if (done.killed) {
+                ++killed;
+            } else {
+                const bool all =
+                    done.lines.size() == states_.size() && done.lines.last().last() == states_.last();
+                if (all && (how == QLatin1String("kill") || at > 60)) break;
+            }
+        }
+        if (how == QLatin1String("kill"))
+            QVERIFY2(killed >= 60, qPrintable(QStringLiteral("%1 kills").arg(killed)));
+    }
+
+  private:
+    struct Edited {
+        QList<QStringList> lines;  ///< "stored" or "refused", and what the project holds then
+        bool killed = false;
+    };
+
+    Edited edited(const QStringList& more, int at, const QString& how) {
+        for (const char* end : {"-wal", "-shm"}) QFile::remove(path_ + QLatin1String(end));
+        writeBytes(path_, sound_);
+        return run(more, at, how);
+    }
+
+    /// What the project holds when it is opened again with a sound disk.
+    QString stateOf() {
+        const auto seen = run({QStringLiteral("look")}, 0, {});
+        return seen.lines.isEmpty() ? QString() : seen.lines.front().last();
+    }
+
+    Edited run(const QStringList& more, int at, const QString& how) {
+        QProcess process;
+        auto environment = QProcessEnvironment::systemEnvironment();
+        if (at > 0) {
+            environment.insert(QStringLiteral("LD_PRELOAD"),
+                               QStringLiteral(GLUMET_BINARY_DIR "/failing_disk.so"));
+            environment.insert(QStringLiteral("FAILING_DISK_UNDER"), path_);
+            environment.insert(QStringLiteral("FAILING_DISK_AT"), QString::number(at));
+            environment.insert(QStringLiteral("FAILING_DISK_HOW"), how);
+        }
+        process.setProcessEnvironment(environment);
+        process.start(QStringLiteral(GLUMET_BINARY_DIR "/editor"), QStringList{path_} + more);
+        process.waitForFinished(-1);
+        Edited done;
+        done.killed = process.exitStatus() == QProcess::CrashExit;
+        for (const auto& line :
+             QString::fromUtf8(process.readAllStandardOutput()).split(QLatin1Char('\n'), Qt::SkipEmptyParts))
+            done.lines << line.split(QLatin1Char(' '));
+        return done;
+    }
+
+    QTemporaryDir dir_;
+    QString path_;
+    QByteArray sound_;
+    QStringList states_;
+};
+
+QTEST_GUILESS_MAIN(TestEveryWrite)
+#include "test_every_write.moc"
