@@ -7,6 +7,8 @@
 #include <memory>
 #include <vector>
 
+#include "files/failing_disk.h"
+
 namespace {
 
 struct Result {
@@ -173,15 +175,7 @@ class TestFullDisk : public QObject {
 
     Result run(const QStringList& arguments, const QString& how = {}, int at = 0, const QString& under = {}) {
         QProcess process;
-        auto environment = QProcessEnvironment::systemEnvironment();
-        if (!how.isEmpty()) {
-            environment.insert(QStringLiteral("LD_PRELOAD"),
-                               QStringLiteral(GLUMET_BINARY_DIR "/failing_disk.so"));
-            environment.insert(QStringLiteral("FAILING_DISK_UNDER"), under);
-            environment.insert(QStringLiteral("FAILING_DISK_AT"), QString::number(at));
-            environment.insert(QStringLiteral("FAILING_DISK_HOW"), how);
-        }
-        process.setProcessEnvironment(environment);
+        process.setProcessEnvironment(glumet::failingDisk(how, at, under));
         process.start(QStringLiteral(GLUMET_BINARY_DIR "/glumet-cli"), arguments);
         process.waitForFinished(-1);
         return {process.exitCode(), process.exitStatus() == QProcess::CrashExit,

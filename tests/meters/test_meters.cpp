@@ -7,6 +7,7 @@
 #include <QTemporaryDir>
 #include <QTest>
 
+#include "meters/hand_clock.h"
 #include "meters/instrument.h"
 #include "meters/line_meter.h"
 #include "meters/line_pattern.h"
@@ -14,14 +15,6 @@
 using namespace glumet;
 
 namespace {
-
-/// A clock that the test moves.
-struct HandClock {
-    double seconds = 0.0;
-    MonotonicClock function() {
-        return [this] { return seconds; };
-    }
-};
 
 std::vector<double> valuesOf(const QSignalSpy& spy) {
     std::vector<double> values;

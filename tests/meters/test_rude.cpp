@@ -9,6 +9,7 @@
 #include <QTest>
 #include <QtEndian>
 
+#include "meters/hand_clock.h"
 #include "meters/instrument.h"
 #include "meters/line_meter.h"
 
@@ -16,11 +17,19 @@ using namespace glumet;
 
 namespace {
 
-struct HandClock {
-    double seconds = 0.0;
-    MonotonicClock function() {
-        return [this] { return seconds; };
+/// A line instrument over TCP, its server and its clock in the test's hands.
+struct Played {
+    explicit Played(const LineMeter::Question& question = {}) {
+        listening = server.listen(QHostAddress::LocalHost);
+        meter = std::make_unique<LineMeter>(
+            QStringLiteral("S1"),
+            std::make_unique<TcpSource>(QStringLiteral("127.0.0.1"), server.serverPort()), LineFormat{},
+            question, clock.function());
     }
+    QTcpServer server;
+    HandClock clock;
+    bool listening = false;
+    std::unique_ptr<LineMeter> meter;
 };
 
 /// A Modbus TCP instrument that answers as it is told to.
@@ -72,12 +81,10 @@ class TestRude : public QObject {
     }
 
     void anInstrumentThatFloodsIsReadNoFasterThanItMust() {
-        QTcpServer server;
-        QVERIFY(server.listen(QHostAddress::LocalHost));
-        HandClock clock;
-        LineMeter meter(QStringLiteral("S1"),
-                        std::make_unique<TcpSource>(QStringLiteral("127.0.0.1"), server.serverPort()), {}, {},
-                        clock.function());
+        Played played;
+        QVERIFY(played.listening);
+        auto& [server, clock, listening, held] = played;
+        auto& meter = *held;
         QSignalSpy samples(&meter, &Meter::sampled);
         meter.start();
         QTRY_VERIFY(server.hasPendingConnections());
@@ -97,12 +104,10 @@ class TestRude : public QObject {
     }
 
     void silenceIsSaidWithinThreeSeconds() {
-        QTcpServer server;
-        QVERIFY(server.listen(QHostAddress::LocalHost));
-        HandClock clock;
-        LineMeter meter(QStringLiteral("S1"),
-                        std::make_unique<TcpSource>(QStringLiteral("127.0.0.1"), server.serverPort()), {}, {},
-                        clock.function());
+        Played played;
+        QVERIFY(played.listening);
+        auto& [server, clock, listening, held] = played;
+        auto& meter = *held;
         meter.start();
         QTRY_COMPARE(meter.state(), MeterState::Live);
         QTRY_VERIFY(server.hasPendingConnections());
@@ -125,12 +130,10 @@ class TestRude : public QObject {
     }
 
     void anInstrumentThatIsAskedSeldomIsNotSilentBetween() {
-        QTcpServer server;
-        QVERIFY(server.listen(QHostAddress::LocalHost));
-        HandClock clock;
-        LineMeter meter(QStringLiteral("S1"),
-                        std::make_unique<TcpSource>(QStringLiteral("127.0.0.1"), server.serverPort()), {},
-                        {"READ?", 10'000}, clock.function());
+        Played played(LineMeter::Question{"READ?", 10'000});
+        QVERIFY(played.listening);
+        auto& [server, clock, listening, held] = played;
+        auto& meter = *held;
         meter.start();
         QTRY_COMPARE(meter.state(), MeterState::Live);
         clock.seconds = 20.0;

@@ -4,6 +4,7 @@
 #include <QTemporaryDir>
 #include <QTest>
 
+#include "files/failing_disk.h"
 #include "project/project_maker.h"
 
 using namespace glumet;
@@ -80,15 +81,7 @@ class TestEveryWrite : public QObject {
 
     Edited run(const QStringList& more, int at, const QString& how) {
         QProcess process;
-        auto environment = QProcessEnvironment::systemEnvironment();
-        if (at > 0) {
-            environment.insert(QStringLiteral("LD_PRELOAD"),
-                               QStringLiteral(GLUMET_BINARY_DIR "/failing_disk.so"));
-            environment.insert(QStringLiteral("FAILING_DISK_UNDER"), path_);
-            environment.insert(QStringLiteral("FAILING_DISK_AT"), QString::number(at));
-            environment.insert(QStringLiteral("FAILING_DISK_HOW"), how);
-        }
-        process.setProcessEnvironment(environment);
+        process.setProcessEnvironment(failingDisk(how, at, path_));
         process.start(QStringLiteral(GLUMET_BINARY_DIR "/editor"), QStringList{path_} + more);
         process.waitForFinished(-1);
         Edited done;
