@@ -4,6 +4,7 @@
 #include "core/base/seldom.h"
 #include "core/base/utf8.h"
 #include "core/bench/bench_rules.h"
+#include "core/bench/part_of_bench.h"
 #include "core/bench/reading_row.h"
 #include "core/simulation/demo_scenario.h"
 #include "core/words/sentence.h"
@@ -137,6 +138,17 @@ class TestLimits : public QObject {
         QVERIFY(!faults.empty());
         const auto said = QString::fromStdString(english(faults.front()));
         QVERIFY2(said.contains(place), qPrintable(said));
+    }
+
+    void aPartOfABenchHasItsRunsAlone() {
+        const auto bench = benchWithRuns(5);
+        const auto part = partOf(bench, {2, 4, 99});
+        QCOMPARE(part.runs.size(), std::size_t{2});
+        QCOMPARE(part.runs[1].id, Id{4});
+        QCOMPARE(readingCount(part), std::size_t{2});
+        QCOMPARE(part.fixtures.size(), bench.fixtures.size());
+        QCOMPARE(part.title, bench.title);
+        QVERIFY(part.method == bench.method);
     }
 
     void manyFaultsAreGatheredUpToANumber() {

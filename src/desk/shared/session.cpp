@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/bench/part_of_bench.h"
 #include "core/words/finding.h"
 #include "report/plan_figure.h"
 
@@ -245,12 +246,12 @@ const std::vector<FittedHeight>* Session::fittedHeights() const {
 void Session::wantFit(const Sweep& sweep, bool looked_at) {
     const AnswerKey key{"fit", sweep.configuration};
     if (answers_.wanted(key, byBench(looked_at ? 1 : 0))) return;
-    answers_.want<SweepFit>(
-        key, byBench(looked_at ? 1 : 0), looked_at,
-        [bench = bench(), sweep, looked_at, kept = kept_](const Asked& asked) -> Expected<SweepFit> {
-            return looked_at ? glumet::fitSweep(bench, sweep, *kept, asked)
-                             : glumet::fitAlone(bench, sweep, asked);
-        });
+    answers_.want<SweepFit>(key, byBench(looked_at ? 1 : 0), looked_at,
+                            [bench = partOf(bench(), sweep.runs), sweep, looked_at,
+                             kept = kept_](const Asked& asked) -> Expected<SweepFit> {
+                                return looked_at ? glumet::fitSweep(bench, sweep, *kept, asked)
+                                                 : glumet::fitAlone(bench, sweep, asked);
+                            });
 }
 
 void Session::wantFit() {
