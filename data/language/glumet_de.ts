@@ -5575,6 +5575,10 @@ Best at %7: %8; %9 do about as well.</source>
         <source>Earlier copies are in the project&apos;s menu.</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>%1 is open already.</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::MatrixView</name>

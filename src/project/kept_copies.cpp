@@ -7,7 +7,6 @@
 #include <QTemporaryDir>
 
 #include "project/project_file.h"
-#include "project/still_copy.h"
 
 namespace glumet {
 namespace {
@@ -15,7 +14,7 @@ namespace {
 const QString kTime = QStringLiteral("yyyy-MM-dd HH.mm.ss");
 const QString kEnd = QStringLiteral(".glumet");
 
-/// What a project's file holds, told from its bytes without the log's.
+/// What a kept copy holds, told from its bytes.
 QByteArray traceOf(const QString& path) {
     QFile file(path);
     if (!file.open(QIODevice::ReadOnly)) return {};
@@ -57,20 +56,13 @@ QList<KeptCopy> KeptCopies::of(const QString& project) const {
     return copies;
 }
 
-bool KeptCopies::due(const QString& project, const QDateTime& now) const {
-    const auto copies = of(project);
-    return copies.isEmpty() || copies.front().time.secsTo(now) >= kSecondsBetween;
-}
-
 Expected<bool> KeptCopies::keep(const QString& project, const QDateTime& now) const {
     const QString folder = folderOf(project);
     if (!QDir().mkpath(folder)) return notKept(project, QStringLiteral("%1 cannot be made").arg(folder));
     const QTemporaryDir beside(folder + QStringLiteral("/.new-XXXXXX"));
     if (!beside.isValid()) return notKept(project, beside.errorString());
     const QString fresh = beside.filePath(QStringLiteral("copy.glumet"));
-    if (auto copied = copyStill(project, fresh); !copied) return copied;
-    if (hasLog(fresh))
-        if (const auto whole = ProjectFile::takeInLog(fresh); !whole) return whole;
+    if (auto copied = ProjectFile::copy(project, fresh); !copied) return copied;
     const auto copies = of(project);
     if (!copies.isEmpty() && traceOf(copies.front().path) == traceOf(fresh)) return false;
     const QString place = QStringLiteral("%1/%2%3").arg(folder, now.toString(kTime), kEnd);

@@ -30,8 +30,6 @@ class KeptCopies {
     /// Keeps one of the file at a path, unless the newest holds the same; whether one was made. Fails,
     /// keeping what there is, naming why.
     Expected<bool> keep(const QString& project, const QDateTime& now) const;
-    /// Whether the newest is an hour old, or there is none.
-    bool due(const QString& project, const QDateTime& now) const;
     /// Newest first.
     QList<KeptCopy> of(const QString& project) const;
 

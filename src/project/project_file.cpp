@@ -269,12 +269,11 @@ Expected<ProjectFile> ProjectFile::lookThrough(const QString& path) {
     }
 }
 
-Expected<bool> ProjectFile::takeInLog(const QString& copy) {
+Expected<bool> ProjectFile::copy(const QString& from, const QString& to) {
     try {
-        connect(copy).run(QStringLiteral("PRAGMA wal_checkpoint(TRUNCATE)"));
-        return true;
+        return connect(from).copyTo(to);
     } catch (const SqlFault& fault) {
-        return tl::make_unexpected(problemAt(copy, fault.text));
+        return tl::make_unexpected(problemAt(from, QStringLiteral("cannot be copied: %1").arg(fault.text)));
     }
 }
 

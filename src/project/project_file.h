@@ -70,14 +70,15 @@ class ProjectFile {
     /// written any more, for the same reason. Throws SqlFault, saying so.
     void mindPlace();
 
-    /// Brings what the log beside a copy holds into the copy itself.
-    static Expected<bool> takeInLog(const QString& copy);
-
     /// Changes when another process commits to the file.
     int dataVersion() const;
 
     /// Writes a compact copy to a path that does not exist yet.
     Expected<bool> copyTo(const QString& path) const;
+    /// The same of a project that this program may have open. It must go by SQLite: when a program closes a
+    /// file that it opened past SQLite, the system drops SQLite's locks on it too, and another program takes
+    /// the log away.
+    static Expected<bool> copy(const QString& from, const QString& to);
 
   private:
     ProjectFile(QString path, QString connection)

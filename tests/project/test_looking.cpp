@@ -293,10 +293,7 @@ class TestLooking : public QObject {
         auto project = projectWithRun(path_);
         const auto plane = project->bench().runs[0].planes[0].id;
         const QDateTime start(QDate(2026, 11, 26), QTime(20, 0));
-        QVERIFY(copies.due(path_, start));
         QVERIFY(*copies.keep(path_, start));
-        QVERIFY(!copies.due(path_, start.addSecs(3599)));
-        QVERIFY(copies.due(path_, start.addSecs(3600)));
         QVERIFY(!*copies.keep(path_, start.addSecs(3600)));  // nothing has changed
         for (int hour = 1; hour <= 10; ++hour) {
             QVERIFY(project->take(plane, readingAt(50, 50, 100 + hour)));
@@ -315,6 +312,24 @@ class TestLooking : public QObject {
         QVERIFY(copies.of(dir_->filePath(QStringLiteral("kept/bench.glumet"))).isEmpty());
     }
 
+    /// Another program that opens the project and goes must not take the log away from under us.
+    void keepingACopyLeavesTheLocksOfAnOpenProject() {
+        const KeptCopies copies(dir_->filePath(QStringLiteral("kept")));
+        auto project = projectWithRun(path_);
+        QVERIFY(*copies.keep(path_, QDateTime(QDate(2026, 11, 26), QTime(20, 0))));
+        const auto look = [&] {
+            QProcess other;
+            other.start(QStringLiteral(GLUMET_BINARY_DIR "/editor"), {path_, QStringLiteral("look")});
+            other.waitForFinished(-1);
+            return other.readAllStandardOutput();
+        };
+        const auto before = look();
+        QVERIFY(QFileInfo(path_ + QStringLiteral("-wal")).exists());
+        QVERIFY(project->take(project->bench().runs[0].planes[0].id, readingAt(50, 50, 111)));
+        QVERIFY(!before.isEmpty());
+        QVERIFY(look() != before);
+    }
+
     void aCopyIsKeptBeforeAFileIsBroughtUpToDate() {
         const auto old = QStringLiteral(GLUMET_SOURCE_DIR "/tests/data/version3.glumet");
         QVERIFY(QFile::copy(old, path_));
@@ -322,7 +337,10 @@ class TestLooking : public QObject {
         QVERIFY(Project::open(path_));
         const auto kept = KeptCopies().of(path_);
         QCOMPARE(kept.size(), 1);
-        QCOMPARE(bytesOf(kept[0].path), bytesOf(old));
+        const auto copy = Project::look(kept[0].path);
+        QVERIFY(copy);
+        QCOMPARE((*copy)->format(), 3);
+        QCOMPARE(described((*copy)->bench()), described((*Project::look(old))->bench()));
         QFile::remove(kept[0].path);
     }
 

@@ -109,6 +109,13 @@ void MainWindow::askForImport() {
 
 bool MainWindow::openProject(const QString& path) {
     tried_ = path;
+    // Looking at a file that is open here would drop its locks (project_file.h).
+    const auto* open = session_.project();
+    if (open != nullptr && !open->lookedAt() && open->inPlace() &&
+        QFileInfo(open->path()) == QFileInfo(path)) {
+        session_.say(tr("%1 is open already.").arg(text(session_.bench().title)));
+        return true;
+    }
     auto project = Project::open(path, kPatience);
     return project ? takeOver(std::move(*project), path) : openToLook(path, project.error());
 }
