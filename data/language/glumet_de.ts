@@ -5576,7 +5576,7 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>%1 is open already.</source>
+        <source>%1 is open already</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

@@ -113,7 +113,7 @@ bool MainWindow::openProject(const QString& path) {
     const auto* open = session_.project();
     if (open != nullptr && !open->lookedAt() && open->inPlace() &&
         QFileInfo(open->path()) == QFileInfo(path)) {
-        session_.say(tr("%1 is open already.").arg(text(session_.bench().title)));
+        session_.say(tr("%1 is open already").arg(text(session_.bench().title)) + lastInstrumentHint());
         return true;
     }
     auto project = Project::open(path, kPatience);
