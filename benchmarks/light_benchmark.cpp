@@ -208,6 +208,61 @@ void growth(Results& results) {
                 "x", "");
 }
 
+/// Beams that are not round, and things in the way, against the same scene without.
+void unround(Results& results) {
+    const auto round = planner(3, 10, 6, 200.0);
+    const auto cost = [&](const LightScene& scene, double pitch) {
+        FastField fast(scene);
+        (void)sampleVolume(fast, Millimetre(pitch));
+        return median(9, [&] { (void)sampleVolume(fast, Millimetre(pitch)); });
+    };
+    const auto exact = [](const LightScene& scene) {
+        const ExactField field(scene);
+        return median(9, [&] {
+            for (const auto& at : gridPoints(scene, 6, 4))
+                (void)field.at(Millimetre(at[0]), Millimetre(at[1]), Millimetre(300));
+        });
+    };
+    auto planes = round;
+    std::vector<double> theta;
+    for (int degree = 0; degree <= 90; degree += 5) theta.push_back(degree);
+    std::vector<std::vector<double>> relative;
+    for (int plane = 0; plane <= 6; ++plane) {
+        auto& list = relative.emplace_back();
+        for (const double t : theta) list.push_back(std::exp(-t * t / (900.0 + 300.0 * plane)));
+    }
+    planes.beams = {*Beam::planes(theta, {0, 15, 30, 45, 60, 75, 90}, relative)};
+    auto table = round;
+    table.beams = {*Beam::table(theta, relative[3])};
+    auto obstacles = round;
+    for (int i = 0; i < 10; ++i) {
+        const double x = 60.0 + 110.0 * i;
+        const double y = 60.0 + 130.0 * (i % 4);
+        obstacles.obstacles.push_back(
+            i == 9 ? SceneObstacle::box({560, 0, -20}, {600, 600, -8}, 0.9)
+                   : SceneObstacle::box({x, y, 300.0 + 20 * i}, {x + 80, y + 70, 360.0 + 20 * i}));
+    }
+    const double base = cost(round, 20.0);
+    results.add("planes_ratio", "volume by seven planes / by one table of the same angles",
+                cost(planes, 20.0) / cost(table, 20.0), "x", "bar 2");
+    results.add("obstacles_ratio", "volume past ten obstacles / without", cost(obstacles, 20.0) / base, "x",
+                "bar 3");
+    double height = 210.0;
+    FastField fast(obstacles);
+    results.add("volume_obstacles_ms", "volume past ten obstacles, new height",
+                median(9,
+                       [&] {
+                           for (auto& fixture : obstacles.fixtures) fixture.height_mm = height;
+                           height += 1.0;
+                           fast.setScene(obstacles);
+                           (void)sampleVolume(fast, Millimetre(20));
+                       }),
+                "ms", "bar 400");
+    results.add("planes_exact_ratio", "exact, seven planes / round", exact(planes) / exact(table), "x", "");
+    results.add("obstacles_exact_ratio", "exact, ten obstacles / none", exact(obstacles) / exact(round), "x",
+                "");
+}
+
 void others(Results& results) {
     const auto scene = planner(3, 10, 6, 200.0);
     results.add("budget_ms", "budget of light, 180 emitters",
@@ -242,6 +297,7 @@ int main(int argc, char** argv) {
     volume(results);
     bound(results);
     growth(results);
+    unround(results);
     others(results);
     if (argc > 1) results.write(argv[1]);
     return 0;

@@ -8,6 +8,7 @@
 #include "core/light/budget.h"
 #include "core/light/exact_field.h"
 #include "files.h"
+#include "formats/beam_json.h"
 #include "formats/lm63.h"
 #include "formats/scene_json.h"
 #include "verbs.h"
@@ -42,6 +43,8 @@ Json budgetJson(const LightBudget& budget) {
     for (const auto& plane : budget.planes)
         planes.push_back({{"depth_mm", plane.depth.value()}, {"delivered_umol_s", plane.delivered}});
     return {{"emitted_umol_s", budget.emitted},
+            {"shrouded_umol_s", budget.shrouded},
+            {"obstructed_umol_s", budget.obstructed},
             {"spilled_umol_s", budget.spilled},
             {"reflected_umol_s", budget.reflected},
             {"absorbed_umol_s", budget.absorbed},
@@ -59,9 +62,10 @@ std::string budgetText(const LightBudget& b) {
         return fmt::format("  {:<24}{:>9.2f} µmol/s{:>7.1f} %\n", what, value,
                            b.emitted > 0.0 ? value / b.emitted * 100.0 : 0.0);
     };
-    std::string text = line("emitted", b.emitted) + line("spilled past the tank", b.spilled) +
-                       line("reflected at the surface", b.reflected) +
-                       line("absorbed by the water", b.absorbed);
+    std::string text =
+        line("emitted", b.emitted) + line("kept back by shrouds", b.shrouded) +
+        line("kept back by what is in the way", b.obstructed) + line("spilled past the tank", b.spilled) +
+        line("reflected at the surface", b.reflected) + line("absorbed by the water", b.absorbed);
     constexpr std::array kNames{"lost at the left wall", "lost at the right wall", "lost at the front wall",
                                 "lost at the back wall"};
     for (std::size_t i = 0; i < kNames.size(); ++i) text += line(kNames[i], b.walls[i]);
@@ -111,10 +115,7 @@ Expected<Output> beam(const std::string& name, const std::string& target) {
             !done)
             return tl::make_unexpected(done.error());
     const Json json{{"name", photometry->name},
-                    {"beam",
-                     {{"kind", "table"},
-                      {"theta_deg", photometry->beam.thetaDeg()},
-                      {"relative", photometry->beam.relative()}}},
+                    {"beam", jsonOfBeam(photometry->beam)},
                     {"upward_share", photometry->upward_share},
                     {"unevenness", photometry->unevenness},
                     {"input_w", photometry->watt}};

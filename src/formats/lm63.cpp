@@ -5,6 +5,7 @@
 #include <array>
 #include <charconv>
 #include <cmath>
+#include <map>
 #include <numbers>
 #include <optional>
 #include "core/base/limits.h"
@@ -16,6 +17,8 @@ constexpr auto kMostBytes = limits::kPhotometryBytes;
 constexpr double kMostAngles = limits::kAngles;
 constexpr double kFootMm = 304.8;
 constexpr double kAngleSlack = 1e-6;
+/// Planes that differ by no more of the peak are one.
+constexpr double kAlike = 1e-9;
 
 /// Thrown at the first thing that is wrong, caught in readLm63.
 struct Fault {
@@ -192,20 +195,47 @@ std::vector<double> planeWeights(const std::vector<double>& angles) {
 
 struct Distribution {
     std::vector<double> vertical;
+    std::vector<double> horizontal;
+    std::vector<std::vector<double>> planes;
     std::vector<double> mean;
     double unevenness = 0.0;
 };
+
+/// Planes of 90…270° are symmetric about the y axis: the other half of the turn is theirs at 180° − φ.
+void fillTheTurn(Distribution& d) {
+    if (d.horizontal.size() < 2 || d.horizontal.front() != 90.0) return;
+    std::map<double, std::vector<double>> turn;
+    for (std::size_t i = 0; i < d.horizontal.size(); ++i) {
+        const double phi = d.horizontal[i];
+        turn[phi] = d.planes[i];
+        turn[phi <= 180.0 ? 180.0 - phi : 540.0 - phi] = d.planes[i];
+    }
+    turn[360.0] = turn[0.0];
+    d.horizontal.clear();
+    d.planes.clear();
+    for (auto& [phi, plane] : turn) {
+        d.horizontal.push_back(phi);
+        d.planes.push_back(std::move(plane));
+    }
+}
+
+/// A whole turn ends where it began.
+void closeTheTurn(Distribution& d) {
+    if (d.horizontal.back() != 360.0) return;
+    for (std::size_t i = 0; i < d.vertical.size(); ++i)
+        d.planes.front()[i] = d.planes.back()[i] = (d.planes.front()[i] + d.planes.back()[i]) / 2.0;
+}
 
 Distribution readCandela(Source& source, const Header& header) {
     Distribution out;
     out.vertical = readAngles(source, header.vertical, say(GLUMET_SAY("Core", "a vertical angle")));
     checkVertical(out.vertical, source.lineNumber());
     for (double& angle : out.vertical) angle = exact(angle);
-    const auto horizontal =
-        readAngles(source, header.horizontal, say(GLUMET_SAY("Core", "a horizontal angle")));
-    checkHorizontal(horizontal, source.lineNumber());
-    const auto weights = planeWeights(horizontal);
-    std::vector<std::vector<double>> planes;
+    out.horizontal = readAngles(source, header.horizontal, say(GLUMET_SAY("Core", "a horizontal angle")));
+    checkHorizontal(out.horizontal, source.lineNumber());
+    for (double& angle : out.horizontal) angle = exact(angle);
+    const auto weights = planeWeights(out.horizontal);
+    auto& planes = out.planes;
     double peak = 0.0;
     out.mean.assign(out.vertical.size(), 0.0);
     for (const double weight : weights) {
@@ -223,6 +253,8 @@ Distribution readCandela(Source& source, const Header& header) {
     for (const auto& plane : planes)
         for (std::size_t i = 0; i < plane.size(); ++i)
             out.unevenness = std::max(out.unevenness, std::abs(plane[i] - out.mean[i]) / peak);
+    fillTheTurn(out);
+    closeTheTurn(out);
     return out;
 }
 
@@ -240,20 +272,25 @@ double fluxBetween(const Distribution& d, double low, double high) {
 
 void keepDownward(const Distribution& d, std::size_t line, Photometry& out) {
     std::vector<double> theta;
-    std::vector<double> relative;
-    for (std::size_t i = 0; i < d.vertical.size() && d.vertical[i] <= 90.0 + kAngleSlack; ++i) {
+    for (std::size_t i = 0; i < d.vertical.size() && d.vertical[i] <= 90.0 + kAngleSlack; ++i)
         theta.push_back(std::min(d.vertical[i], 90.0));
-        relative.push_back(d.mean[i]);
-    }
-    if (theta.back() < 90.0) {  // the table steps over the horizontal: the value there is between
-        const auto i = theta.size();
-        const double share = (90.0 - d.vertical[i - 1]) / (d.vertical[i] - d.vertical[i - 1]);
-        theta.push_back(90.0);
-        relative.push_back(d.mean[i - 1] + share * (d.mean[i] - d.mean[i - 1]));
-    }
-    auto beam = Beam::table(std::move(theta), std::move(relative));
+    const std::size_t below = theta.size();
+    if (theta.back() < 90.0) theta.push_back(90.0);
+    const auto downward = [&](const std::vector<double>& values) {
+        std::vector<double> kept(values.begin(), values.begin() + static_cast<std::ptrdiff_t>(below));
+        if (below == theta.size()) return kept;
+        // The table steps over the horizontal: the value there is between.
+        const double share = (90.0 - d.vertical[below - 1]) / (d.vertical[below] - d.vertical[below - 1]);
+        kept.push_back(values[below - 1] + share * (values[below] - values[below - 1]));
+        return kept;
+    };
+    const auto beam = d.unevenness <= kAlike ? Beam::table(theta, downward(d.mean)) : [&] {
+        std::vector<std::vector<double>> planes;
+        for (const auto& plane : d.planes) planes.push_back(downward(plane));
+        return Beam::planes(theta, d.horizontal, planes);
+    }();
     if (!beam) fail(line, say(GLUMET_SAY("Core", "below the horizontal: {}"), beam.error().what));
-    out.beam = std::move(*beam);
+    out.beam = *beam;
     const double down = fluxBetween(d, 0.0, 90.0);
     const double up = fluxBetween(d, 90.0, 180.0);
     out.upward_share = up / (up + down);
@@ -298,18 +335,20 @@ std::string writeLm63(const Beam& beam, double flux_umol_s, const std::string& n
     std::string out = fmt::format(
         "IES:LM-63-2019\n[TEST] none\n[TESTLAB] none\n[ISSUEDATE] none\n[MANUFAC] none\n[LUMCAT] none\n"
         "[LUMINAIRE] {}\n[OTHER] values are photon intensities, umol/s/sr, not candela\n"
-        "TILT=NONE\n1 -1 1 {} 1 1 2 0 0 0\n1 1.00000 0\n",
-        clean, angles.size());
-    const auto wrap = [&](auto&& figure) {
-        for (std::size_t i = 0; i < angles.size(); ++i)
-            out += fmt::format("{}{}", figure(angles[i]), i % 10 == 9 || i + 1 == angles.size() ? "\n" : " ");
+        "TILT=NONE\n1 -1 1 {} {} 1 2 0 0 0\n1 1.00000 0\n",
+        clean, angles.size(), beam.planeCount());
+    const auto wrap = [&](const std::vector<double>& list, auto&& figure) {
+        for (std::size_t i = 0; i < list.size(); ++i)
+            out += fmt::format("{}{}", figure(list[i]), i % 10 == 9 || i + 1 == list.size() ? "\n" : " ");
     };
-    wrap([](double angle) { return fmt::format("{:.6g}", angle); });
-    out += "0\n";
-    wrap([&](double angle) {
-        return fmt::format("{:.6g}",
-                           flux_umol_s * beam.intensity(std::cos(angle * std::numbers::pi / 180.0)));
-    });
+    const auto plain = [](double angle) { return fmt::format("{:.6g}", angle); };
+    wrap(angles, plain);
+    wrap(beam.round() ? std::vector<double>{0.0} : beam.phiDeg(), plain);
+    for (std::size_t plane = 0; plane < beam.planeCount(); ++plane)
+        wrap(angles, [&](double angle) {
+            const double cosine = std::cos(angle * std::numbers::pi / 180.0);
+            return fmt::format("{:.6g}", flux_umol_s * beam.planeIntensity(plane, cosine));
+        });
     return out;
 }
 

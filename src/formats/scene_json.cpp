@@ -75,6 +75,12 @@ class Node {
         for (const auto& item : at(key).items()) values.push_back(item.number());
         return values;
     }
+    std::array<double, 3> triple(const char* key) const {
+        const auto values = numbers(key);
+        if (values.size() != 3)
+            fail(join(key), say(GLUMET_SAY("Core", "must be three numbers [x, y, depth]")));
+        return {values[0], values[1], values[2]};
+    }
     int count(const char* key) const {
         const double value = number(key);
         if (!(value >= 1.0 && value <= kMostPoints) || value != std::floor(value))
@@ -124,6 +130,9 @@ class SceneReader {
         readWater(root.at("water"));
         if (root.has("channels")) readChannels(root.at("channels"));
         for (const auto& fixture : root.at("fixtures").items()) readFixture(fixture);
+        if (root.has("obstacles"))
+            for (const auto& obstacle : root.at("obstacles").items())
+                file_.scene.obstacles.push_back(obstacleOf(obstacle));
         if (const auto wrong = wrongWith(file_.scene)) fail(wrong->where, wrong->what);
         readDepths(root.at("depths_mm"));
         readPoints(root);
@@ -188,7 +197,22 @@ class SceneReader {
             fixture.emitters.push_back(emitterOf(emitter));
         if (fixture.emitters.empty())
             fail(node.path() + ".emitters", say(GLUMET_SAY("Core", "needs one emitter or more")));
+        if (node.has("shroud")) {
+            const auto shroud = node.at("shroud");
+            fixture.shroud = {shroud.number("length_mm"), shroud.number("width_mm"),
+                              shroud.number("drop_mm")};
+        }
         file_.scene.fixtures.push_back(std::move(fixture));
+    }
+
+    static SceneObstacle obstacleOf(const Node& node) {
+        const auto kind = node.word("kind");
+        const double transmittance = node.number("transmittance", 0.0);
+        if (kind == "box")
+            return SceneObstacle::box(node.triple("from_mm"), node.triple("to_mm"), transmittance);
+        if (kind == "disc")
+            return SceneObstacle::disc(node.triple("centre_mm"), node.number("diameter_mm"), transmittance);
+        fail(node.path() + ".kind", say(GLUMET_SAY("Core", "\"{}\" is not box or disc"), kind));
     }
 
     SceneEmitter emitterOf(const Node& node) {
@@ -289,6 +313,18 @@ Json jsonOf(const SceneWall& wall) {
             {"refractive_index", wall.refractive_index}};
 }
 
+Json jsonOf(const SceneObstacle& obstacle) {
+    if (obstacle.kind == SceneObstacle::Kind::Disc)
+        return {{"kind", "disc"},
+                {"centre_mm", obstacle.centre_mm},
+                {"diameter_mm", obstacle.diameter_mm},
+                {"transmittance", obstacle.transmittance}};
+    return {{"kind", "box"},
+            {"from_mm", obstacle.from_mm},
+            {"to_mm", obstacle.to_mm},
+            {"transmittance", obstacle.transmittance}};
+}
+
 }  // namespace
 
 Expected<SceneFile> readScene(std::string_view bytes, const OpenNamed& open) {
@@ -318,24 +354,31 @@ std::string writeScene(const SceneFile& file) {
                                 {"dy_mm", e.dy_mm},
                                 {"flux_umol_s", e.flux_umol_s},
                                 {"beam", jsonOfBeam(scene.beams[e.beam])}});
-        fixtures.push_back({{"x_mm", fixture.x_mm},
-                            {"y_mm", fixture.y_mm},
-                            {"height_mm", fixture.height_mm},
-                            {"rotation_deg", fixture.rotation_deg},
-                            {"level", fixture.level},
-                            {"emitters", emitters}});
+        Json out{{"x_mm", fixture.x_mm},           {"y_mm", fixture.y_mm},
+                 {"height_mm", fixture.height_mm}, {"rotation_deg", fixture.rotation_deg},
+                 {"level", fixture.level},         {"emitters", emitters}};
+        if (fixture.shroud)
+            out["shroud"] = {{"length_mm", fixture.shroud->length_mm},
+                             {"width_mm", fixture.shroud->width_mm},
+                             {"drop_mm", fixture.shroud->drop_mm}};
+        fixtures.push_back(std::move(out));
     }
     Json depths = Json::array();
     for (const auto depth : file.depths) depths.push_back(depth.value());
-    const Json out{{"tank",
-                    {{"length_mm", scene.length_mm},
-                     {"width_mm", scene.width_mm},
-                     {"water_depth_mm", scene.water_depth_mm},
-                     {"walls", walls}}},
-                   {"water", water},
-                   {"fixtures", fixtures},
-                   {"depths_mm", depths},
-                   {"points", file.points}};
+    Json out{{"tank",
+              {{"length_mm", scene.length_mm},
+               {"width_mm", scene.width_mm},
+               {"water_depth_mm", scene.water_depth_mm},
+               {"walls", walls}}},
+             {"water", water},
+             {"fixtures", fixtures},
+             {"depths_mm", depths},
+             {"points", file.points}};
+    if (!scene.obstacles.empty()) {
+        Json obstacles = Json::array();
+        for (const auto& obstacle : scene.obstacles) obstacles.push_back(jsonOf(obstacle));
+        out["obstacles"] = std::move(obstacles);
+    }
     return jsonText(out, 1);
 }
 

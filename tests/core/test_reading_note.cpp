@@ -16,7 +16,8 @@ class TestReadingNote : public QObject {
         QVERIFY(isSimulated(reading));
     }
 
-    /// A review says of its readings that they were simulated: a person's words that hold the word do not count.
+    /// A review says of its readings that they were simulated: a person's words that hold the word do not
+    /// count.
     void onlyTheWholeRemarkSaysSimulated_data() {
         QTest::addColumn<QString>("note");
         QTest::addColumn<bool>("simulated");

@@ -69,13 +69,45 @@ class TestLm63 : public QObject {
             }
     }
 
-    void planesAreAveragedByTheAngleTheyStandFor() {
+    void planesAreKeptAndTheirMeanWeighsEachByItsAngle() {
         // The cosine of twice the angle averages out over a quadrant, a half and a whole turn alike.
         for (const auto& horizontal :
              {std::vector<double>{0, 22.5, 45, 67.5, 90}, {0, 45, 90, 135, 180}, {0, 90, 180, 270, 360}}) {
             const auto read = readLm63(fileOf(kDown, horizontal, lopsided));
-            QVERIFY(std::abs(read->beam.relative()[2] - cosineLaw(30, 0)) < 1e-3);
+            QCOMPARE(read->beam.phiDeg(), horizontal);
+            const double mean = read->beam.intensity(std::cos(std::numbers::pi / 6.0));
+            QVERIFY(std::abs(mean / read->beam.intensity(1.0) - cosineLaw(30, 0) / cosineLaw(0, 0)) < 1e-3);
             QVERIFY(std::abs(read->unevenness - 0.3 / 1.3) < 1e-3);
+            for (std::size_t plane = 0; plane < horizontal.size(); ++plane)
+                QVERIFY(std::abs(read->beam.planeRelative(plane)[2] - lopsided(30, horizontal[plane])) <
+                        1e-4);
+        }
+    }
+
+    /// Symmetry about the other axis becomes a whole turn.
+    void planesOfTheFarHalfAreMirrored() {
+        const auto leaning = [](double vertical, double horizontal) {
+            return 100.0 - vertical / 2.0 + 10.0 * std::sin(horizontal * std::numbers::pi / 180.0);
+        };
+        const auto read = readLm63(fileOf(kDown, {90, 135, 180, 225, 270}, leaning));
+        QVERIFY(read.has_value());
+        QCOMPARE(read->beam.phiDeg(), (std::vector<double>{0, 45, 90, 135, 180, 225, 270, 315, 360}));
+        for (std::size_t plane = 0; plane < read->beam.planeCount(); ++plane)
+            QVERIFY(std::abs(read->beam.planeRelative(plane)[2] - leaning(30, read->beam.phiDeg()[plane])) <
+                    1e-4);
+    }
+
+    void planesAreWrittenBack() {
+        for (const auto& horizontal :
+             {std::vector<double>{0, 30, 90}, {0, 45, 90, 135, 180}, {0, 90, 180, 270, 360}}) {
+            const auto read = readLm63(fileOf(kDown, horizontal, lopsided));
+            const auto again = readLm63(writeLm63(read->beam, 80.0, "Reed 4"));
+            QVERIFY(again.has_value());
+            QCOMPARE(again->beam.phiDeg(), horizontal);
+            for (const double phi : {0.0, 0.4, 2.0, 5.9})
+                for (const double cosine : {1.0, 0.9, 0.5, 0.2})
+                    QVERIFY(std::abs(again->beam.intensity({cosine, phi}) -
+                                     read->beam.intensity({cosine, phi})) < 1e-5);
         }
     }
 

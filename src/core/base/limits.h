@@ -24,6 +24,7 @@ inline constexpr int kEmitters = 40'000;     ///< of a fixture
 inline constexpr int kCells = 40'000;        ///< of a grid
 inline constexpr int kFixtures = 1'000;      ///< over a tank
 inline constexpr std::size_t kSceneEmitters = 100'000;
+inline constexpr std::size_t kSceneObstacles = 1'000;
 inline constexpr std::size_t kDepths = 1'000;        ///< of a scene
 inline constexpr std::size_t kPoints = 1'000'000;    ///< of a scene
 inline constexpr std::size_t kBeamNodes = 20'000;    ///< of a beam's table

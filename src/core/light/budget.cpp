@@ -5,6 +5,7 @@
 #include <numbers>
 
 #include "core/base/parallel.h"
+#include "core/light/obstruction.h"
 #include "core/light/surface.h"
 
 namespace glumet {
@@ -21,6 +22,9 @@ constexpr std::array kWeights{.1012285362903763, .2223810344533745, .31370664587
 /// The widest pieces that are integrated in one go.
 constexpr double kWidestTheta = 4.0 * kDegree;
 constexpr double kWidestPhi = 30.0 * kDegree;
+/// … where a beam by planes, a shroud or an obstacle makes steps that no cut meets.
+constexpr double kFineTheta = 2.0 * kDegree;
+constexpr double kFinePhi = 7.5 * kDegree;
 
 template <class See>
 void integrate(double from, double to, double widest, See see) {
@@ -90,12 +94,14 @@ class Descent {
     Descent(const LightScene& scene, const Attenuation& attenuation, LightBudget& budget)
         : scene_(scene), attenuation_(attenuation), budget_(budget) {}
 
-    /// From (x, y) on the surface with horizontal direction phi and water angle given by its sine.
-    void follow(double x, double y, double phi, double sine, double power) {
+    /// From (x, y) on the surface with horizontal direction phi and water angle given by its sine; `met`:
+    /// obstacles met above the water.
+    void follow(double x, double y, double phi, double sine, double power, std::vector<bool> met) {
         cosine_ = std::sqrt(1.0 - sine * sine);
         left_ = 1.0;
         length_m_ = 0.0;
         power_ = power;
+        met_ = std::move(met);
         const double tangent = sine / cosine_;
         Axis along{
             x,          std::cos(phi) * tangent, scene_.length_mm, sine * std::abs(std::cos(phi)), Side::Left,
@@ -108,6 +114,8 @@ class Descent {
         for (double depth = 0.0; depth < bottom && left_ > 1e-9;) {
             const double to_wall = std::min(along.depthToWall(), across.depthToWall());
             double next = std::min(depth + to_wall, bottom);
+            const bool to_a_wall = next == depth + to_wall && next < bottom;
+            const auto obstacle = nextObstacle(along, across, depth, next);
             while (plane < budget_.planes.size() && budget_.planes[plane].depth.value() <= next) {
                 const double at = budget_.planes[plane].depth.value();
                 const double path = length_m_ + (at - depth) * 1e-3 / cosine_;
@@ -117,7 +125,11 @@ class Descent {
             along.move(next - depth);
             across.move(next - depth);
             depth = next;
-            if (depth >= bottom) break;
+            if (obstacle) {
+                dim(*obstacle);
+                continue;
+            }
+            if (depth >= bottom || !to_a_wall) break;
             bounce(along.depthToWall() <= across.depthToWall() ? along : across);
         }
         budget_.bottom += power_ * left_ * attenuation_.transmittance(length_m_);
@@ -138,6 +150,30 @@ class Descent {
         }
         void move(double depth) { at += per_depth * depth; }
     };
+
+    /// The obstacle that is met first, and `next` shortened to where.
+    std::optional<std::size_t> nextObstacle(const Axis& along, const Axis& across, double depth,
+                                            double& next) {
+        std::optional<std::size_t> first;
+        const std::array from{along.at, across.at, depth};
+        for (std::size_t i = 0; i < scene_.obstacles.size(); ++i) {
+            if (met_[i]) continue;
+            const double run = next - depth;
+            const std::array to{along.at + along.per_depth * run, across.at + across.per_depth * run, next};
+            if (const auto share = meetingAt(scene_.obstacles[i], from, to)) {
+                next = depth + *share * run;
+                first = i;
+            }
+        }
+        return first;
+    }
+
+    void dim(std::size_t obstacle) {
+        const double through = scene_.obstacles[obstacle].transmittance;
+        budget_.obstructed += power_ * left_ * (1.0 - through) * attenuation_.transmittance(length_m_);
+        left_ *= through;
+        met_[obstacle] = true;
+    }
 
     void advance(double depth) {
         const double further = length_m_ + depth * 1e-3 / cosine_;
@@ -166,6 +202,46 @@ class Descent {
     double left_ = 1.0;      ///< share not lost to walls
     double length_m_ = 0.0;  ///< run in the water
     double power_ = 0.0;
+    std::vector<bool> met_;
+};
+
+/// What becomes of a source's light before it meets the surface.
+class Departure {
+  public:
+    Departure(const LightScene& scene, const PointSource& source) : scene_(scene), source_(source) {}
+
+    double phiOnFixture(double phi) const { return phi - std::atan2(source_.sin_turn, source_.cos_turn); }
+    bool leavesShroud(double tangent, double phi) const {
+        const auto& shroud = scene_.fixtures[source_.fixture].shroud;
+        if (!shroud) return true;
+        const double turned = phiOnFixture(phi);
+        return shroudPasses(*shroud, source_.dx_mm, source_.dy_mm, tangent * std::cos(turned),
+                            tangent * std::sin(turned));
+    }
+    /// Obstacles met on the way to (x, y) on the surface.
+    std::vector<bool> metInAir(double x, double y) const {
+        std::vector<bool> met(scene_.obstacles.size());
+        for (std::size_t i = 0; i < met.size(); ++i) {
+            const auto air = partInAir(scene_.obstacles[i]);
+            met[i] = air && meets(*air, {source_.x_mm, source_.y_mm, -source_.height_mm}, {x, y, 0.0});
+        }
+        return met;
+    }
+    double through(const std::vector<bool>& met) const {
+        double through = 1.0;
+        for (std::size_t i = 0; i < met.size(); ++i)
+            if (met[i]) through *= scene_.obstacles[i].transmittance;
+        return through;
+    }
+    /// Whether direction decides about more than the beam's angle and the footprint.
+    bool plain() const {
+        return scene_.beams[source_.beam].round() && !scene_.fixtures[source_.fixture].shroud &&
+               scene_.obstacles.empty();
+    }
+
+  private:
+    const LightScene& scene_;
+    const PointSource& source_;
 };
 
 void addSource(const LightScene& scene, const PointSource& source, LightBudget& budget) {
@@ -173,25 +249,41 @@ void addSource(const LightScene& scene, const PointSource& source, LightBudget& 
     const double n = scene.water.refractive_index;
     Descent descent(scene, scene.channels[source.channel].attenuation, budget);
     budget.emitted += source.flux_umol_s;
+    const Departure departure(scene, source);
+    const double widest_theta = departure.plain() ? kWidestTheta : kFineTheta;
+    const double widest_phi = departure.plain() ? kWidestPhi : kFinePhi;
     const auto cuts = thetaCuts(scene, source);
     for (std::size_t i = 0; i + 1 < cuts.size(); ++i) {
         if (cuts[i + 1] - cuts[i] < 1e-12) continue;
-        integrate(cuts[i], cuts[i + 1], kWidestTheta, [&](double theta, double weight) {
+        integrate(cuts[i], cuts[i + 1], widest_theta, [&](double theta, double weight) {
             const double sine = std::sin(theta);
-            const double per_radian = source.flux_umol_s * beam.intensity(std::cos(theta)) * sine * weight;
+            const double per_steradian = source.flux_umol_s * sine * weight;
             const double through = surfaceTransmittance(std::cos(theta), n);
             const double rho = source.height_mm * std::tan(theta);
             for (const auto& arc : arcsOf(scene, source.x_mm, source.y_mm, rho)) {
-                const double power = per_radian * (arc.to - arc.from);
-                if (!arc.inside) {
-                    budget.spilled += power;
+                if (arc.to - arc.from < 1e-12) continue;
+                if (departure.plain() && !arc.inside) {
+                    budget.spilled += per_steradian * beam.intensity(std::cos(theta)) * (arc.to - arc.from);
                     continue;
                 }
-                budget.reflected += power * (1.0 - through);
-                if (arc.to - arc.from < 1e-12) continue;
-                integrate(arc.from, arc.to, kWidestPhi, [&](double phi, double share) {
-                    descent.follow(source.x_mm + rho * std::cos(phi), source.y_mm + rho * std::sin(phi), phi,
-                                   sine / n, per_radian * share * through);
+                integrate(arc.from, arc.to, widest_phi, [&](double phi, double share) {
+                    const double power = per_steradian * share *
+                                         beam.intensity({std::cos(theta), departure.phiOnFixture(phi)});
+                    if (!departure.leavesShroud(std::tan(theta), phi)) {
+                        budget.shrouded += power;
+                        return;
+                    }
+                    const double x = source.x_mm + rho * std::cos(phi);
+                    const double y = source.y_mm + rho * std::sin(phi);
+                    auto met = departure.metInAir(x, y);
+                    const double arriving = power * departure.through(met);
+                    budget.obstructed += power - arriving;
+                    if (!arc.inside) {
+                        budget.spilled += arriving;
+                        return;
+                    }
+                    budget.reflected += arriving * (1.0 - through);
+                    descent.follow(x, y, phi, sine / n, arriving * through, std::move(met));
                 });
             }
         });
@@ -200,6 +292,8 @@ void addSource(const LightScene& scene, const PointSource& source, LightBudget& 
 
 void add(LightBudget& to, const LightBudget& from) {
     to.emitted += from.emitted;
+    to.shrouded += from.shrouded;
+    to.obstructed += from.obstructed;
     to.spilled += from.spilled;
     to.reflected += from.reflected;
     to.absorbed += from.absorbed;
@@ -211,7 +305,7 @@ void add(LightBudget& to, const LightBudget& from) {
 }  // namespace
 
 double LightBudget::accounted() const {
-    double sum = spilled + reflected + absorbed + bottom;
+    double sum = shrouded + obstructed + spilled + reflected + absorbed + bottom;
     for (const double wall : walls) sum += wall;
     return sum;
 }

@@ -6,21 +6,32 @@
 #include <numbers>
 
 #include "core/light/images.h"
+#include "core/light/obstruction.h"
 #include "core/light/surface.h"
 
 namespace glumet {
 namespace {
 
-/// Derivatives by the source's x, y and height.
-using Jet = ceres::Jet<double, 3>;
+/// Derivatives by the source's x, y and height, and by its turn about its own place.
+using Jet = ceres::Jet<double, 4>;
+constexpr int kTurn = 3;
 
 double valueOf(double number) { return number; }
 double valueOf(const Jet& number) { return number.a; }
 
-double intensityOf(const Beam& beam, double cos_air) { return beam.intensity(cos_air); }
-Jet intensityOf(const Beam& beam, const Jet& cos_air) {
-    const double cosine = std::min(cos_air.a, 1.0);
-    return {beam.intensity(cosine), beam.intensitySlope(cosine) * cos_air.v};
+double intensityOf(const Beam& beam, double cos_air, double phi) { return beam.intensity({cos_air, phi}); }
+Jet intensityOf(const Beam& beam, const Jet& cos_air, const Jet& phi) {
+    const Beam::Ray ray{std::min(cos_air.a, 1.0), phi.a};
+    return {beam.intensity(ray), beam.intensitySlope(ray) * cos_air.v + beam.azimuthSlope(ray) * phi.v};
+}
+
+/// Azimuth of a ray in its fixture's frame; where a round beam does not ask for it, 0.
+double azimuthOf(const Beam& beam, const PointSource& source, double dx, double dy) {
+    return beam.round() ? 0.0 : std::atan2(dy, dx) - std::atan2(source.sin_turn, source.cos_turn);
+}
+Jet azimuthOf(const Beam& beam, const PointSource& source, const Jet& dx, const Jet& dy) {
+    if (beam.round() || (dx.a == 0.0 && dy.a == 0.0)) return Jet(0.0);
+    return atan2(dy, dx) - Jet(std::atan2(source.sin_turn, source.cos_turn), kTurn);
 }
 
 /// A receiver's image and the scene it lies in.
@@ -54,15 +65,33 @@ T wallsLeft(const Target& target, const T& cos_x, const T& cos_y) {
 template <class T>
 struct Arrival {
     T per_flux;                 ///< PPFD of one µmol/s, 1/m²
-    double without_beam = 0.0;  ///< the same without I(θ)
-    double cos_air = 1.0;
+    double without_beam = 0.0;  ///< the same without I(θ, φ)
+    Beam::Ray ray;
 };
 
-/// What one source sends to one image; nothing when the ray does not enter through the footprint.
+/// Share of a ray that neither its fixture's shroud nor anything in the way keeps back.
+double passes(const Target& target, const PointSource& source, double entry_x, double entry_y) {
+    const auto& scene = target.scene;
+    if (const auto& shroud = scene.fixtures[source.fixture].shroud) {
+        const double slope_x = (entry_x - source.x_mm) / source.height_mm;
+        const double slope_y = (entry_y - source.y_mm) / source.height_mm;
+        if (!shroudPasses(*shroud, source.dx_mm, source.dy_mm,
+                          source.cos_turn * slope_x + source.sin_turn * slope_y,
+                          source.cos_turn * slope_y - source.sin_turn * slope_x))
+            return 0.0;
+    }
+    return obstaclesPass(scene, target.along, target.across, {source.x_mm, source.y_mm, -source.height_mm},
+                         {entry_x, entry_y, 0.0}, {target.x_mm, target.y_mm, target.depth_mm});
+}
+
+/// What one source sends to one image; nothing when the ray does not enter through the footprint. `x`, `y`
+/// and `height` are the source's, with derivatives where they are wanted.
 template <class T>
-std::optional<Arrival<T>> arrival(const Target& target, const Beam& beam, const Attenuation& attenuation,
-                                  const T& x, const T& y, const T& height) {
+std::optional<Arrival<T>> arrival(const Target& target, const PointSource& source, const T& x, const T& y,
+                                  const T& height) {
     using std::abs;
+    const auto& beam = target.scene.beams[source.beam];
+    const auto& attenuation = target.scene.channels[source.channel].attenuation;
     const double n = target.scene.water.refractive_index;
     const T dx = target.x_mm - x;
     const T dy = target.y_mm - y;
@@ -73,13 +102,17 @@ std::optional<Arrival<T>> arrival(const Target& target, const Beam& beam, const 
     const double entry_y = valueOf(y) + valueOf(dy) * share;
     if (entry_x < 0.0 || entry_x > target.scene.length_mm || entry_y < 0.0 || entry_y > target.scene.width_mm)
         return std::nullopt;
+    const double pass = passes(target, source, entry_x, entry_y);
+    if (pass == 0.0) return std::nullopt;
     const auto ray = crossSurface(height, target.depth_mm, s, n, g);
-    const T intensity = intensityOf(beam, ray.cos_air);
+    const T phi = azimuthOf(beam, source, dx, dy);
+    const T intensity = intensityOf(beam, ray.cos_air, phi) * pass;
     T rest = spreading(ray, height, target.depth_mm, n) *
              attenuation.transmittance(T(target.depth_mm * 1e-3 / ray.cos_water));
     if (target.along.index != 0 || target.across.index != 0)
         rest = rest * wallsLeft<T>(target, ray.sine_per_mm * abs(dx), ray.sine_per_mm * abs(dy));
-    return Arrival<T>{intensity * rest, valueOf(rest), std::min(valueOf(ray.cos_air), 1.0)};
+    return Arrival<T>{
+        intensity * rest, valueOf(rest) * pass, {std::min(valueOf(ray.cos_air), 1.0), valueOf(phi)}};
 }
 
 /// Calls `see` for every image of a receiver that light of `source` can reach.
@@ -107,11 +140,9 @@ ExactField::ExactField(LightScene scene) : scene_(std::move(scene)), sources_(so
 Ppfd ExactField::at(Millimetre x, Millimetre y, Millimetre depth) const {
     double sum = 0.0;
     for (const auto& source : sources_) {
-        const auto& beam = scene_.beams[source.beam];
-        const auto& attenuation = scene_.channels[source.channel].attenuation;
         forEachTarget(scene_, source, x.value(), y.value(), depth.value(), [&](const Target& target) {
             if (const auto light =
-                    arrival<double>(target, beam, attenuation, source.x_mm, source.y_mm, source.height_mm))
+                    arrival<double>(target, source, source.x_mm, source.y_mm, source.height_mm))
                 sum += source.flux_umol_s * light->per_flux;
         });
     }
@@ -138,22 +169,21 @@ ExactField::Slopes ExactField::slopesAt(Millimetre x, Millimetre y, Millimetre d
             source.channel < fixture.channel_levels.size() ? fixture.channel_levels[source.channel] : 1.0;
         auto& slopes = out.fixtures[source.fixture];
         forEachTarget(scene_, source, x.value(), y.value(), depth.value(), [&](const Target& target) {
-            const auto light =
-                arrival<Jet>(target, beam, scene_.channels[source.channel].attenuation, Jet(source.x_mm, 0),
-                             Jet(source.y_mm, 1), Jet(source.height_mm, 2));
+            const auto light = arrival<Jet>(target, source, Jet(source.x_mm, 0), Jet(source.y_mm, 1),
+                                            Jet(source.height_mm, 2));
             if (!light) return;
             const auto& by = light->per_flux.v;
             out.ppfd += flux * light->per_flux.a;
             slopes.x_per_mm += flux * by[0];
             slopes.y_per_mm += flux * by[1];
             slopes.height_per_mm += flux * by[2];
-            // Turning moves the emitter across its arm.
+            // Turning moves the emitter across its arm, and its beam about its own place.
             slopes.rotation_per_deg +=
                 flux * std::numbers::pi / 180.0 *
-                (by[1] * (source.x_mm - fixture.x_mm) - by[0] * (source.y_mm - fixture.y_mm));
+                (by[1] * (source.x_mm - fixture.x_mm) - by[0] * (source.y_mm - fixture.y_mm) + by[kTurn]);
             slopes.level += full * own * light->per_flux.a;
             slopes.channel_levels[source.channel] += full * fixture.level * light->per_flux.a;
-            const auto by_beam = beam.parameterSlopes(light->cos_air);
+            const auto by_beam = beam.parameterSlopes(light->ray);
             for (std::size_t i = 0; i < by_beam.size(); ++i)
                 out.beams[source.beam][i] += flux * light->without_beam * by_beam[i];
         });

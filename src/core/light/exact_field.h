@@ -10,8 +10,9 @@ namespace glumet {
 /// the fast field, and what single points, lines and derivatives are computed with.
 ///
 /// PPFD (µmol·m⁻²·s⁻¹) of still water at (x, y, depth), mm:
-///   Σ sources Σ images  E(r) · R_leftᵃ R_rightᵇ R_frontᶜ R_backᵉ
-/// with E of directPpfd to the unfolded receiver, only where the ray enters the water inside the footprint,
+///   Σ sources Σ images  E(r) · R_leftᵃ R_rightᵇ R_frontᶜ R_backᵉ · Π transmittances of what is met
+/// with E of directPpfd to the unfolded receiver by the beam's intensity at the unfolded ray's azimuth less
+/// the fixture's rotation, only where the ray leaves the shroud and enters the water inside the footprint,
 /// and each wall's reflectance at the angle to its own normal, cos = sin θw |cos φ| or sin θw |sin φ|.
 /// Exact for specular walls. The scene must pass wrongWith; 0 ≤ x ≤ length, 0 ≤ y ≤ width,
 /// 0 ≤ depth ≤ water depth. Source: method of images; Fresnel.

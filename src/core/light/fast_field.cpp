@@ -1,11 +1,13 @@
 #include "core/light/fast_field.h"
 
 #include <cmath>
+#include <limits>
 #include <numeric>
 #include <set>
 
 #include "core/base/parallel.h"
 #include "core/light/images.h"
+#include "core/light/obstruction.h"
 #include "core/light/sum_kernel.h"
 
 namespace glumet {
@@ -85,6 +87,30 @@ struct SourceGroup {
     double air_run_y = 0.0;
 };
 
+kernel::Source kernelSource(const LightScene& scene, const PointSource& source, bool inside) {
+    kernel::Source out;
+    out.x = static_cast<float>(source.x_mm);
+    out.y = static_cast<float>(source.y_mm);
+    out.flux = static_cast<float>(source.flux_umol_s);
+    out.inside = inside;
+    out.cos_turn = static_cast<float>(source.cos_turn);
+    out.sin_turn = static_cast<float>(source.sin_turn);
+    const auto& shroud = scene.fixtures[source.fixture].shroud;
+    if (!shroud) return out;
+    out.shrouded = true;
+    // |d + drop·slope| ≤ size/2; a shroud without drop keeps nothing of the emitters over its rectangle.
+    const auto between = [&](double at, double size) {
+        constexpr float kNever = std::numeric_limits<float>::infinity();
+        const bool over = std::abs(at) <= size / 2.0;
+        if (shroud->drop_mm <= 0.0) return std::array{over ? -kNever : kNever, over ? kNever : -kNever};
+        return std::array{static_cast<float>((-size / 2.0 - at) / shroud->drop_mm),
+                          static_cast<float>((size / 2.0 - at) / shroud->drop_mm)};
+    };
+    out.shroud_x = between(source.dx_mm, shroud->length_mm);
+    out.shroud_y = between(source.dy_mm, shroud->width_mm);
+    return out;
+}
+
 std::vector<SourceGroup> groupsOf(const LightScene& scene, const std::vector<PointSource>& sources) {
     std::map<RadialKey, SourceGroup> groups;
     const double length = scene.length_mm;
@@ -95,14 +121,90 @@ std::vector<SourceGroup> groupsOf(const LightScene& scene, const std::vector<Poi
         group.key = key;
         const bool inside =
             source.x_mm >= 0.0 && source.x_mm <= length && source.y_mm >= 0.0 && source.y_mm <= width;
-        group.sources.push_back({static_cast<float>(source.x_mm), static_cast<float>(source.y_mm),
-                                 static_cast<float>(source.flux_umol_s), inside});
+        group.sources.push_back(kernelSource(scene, source, inside));
         group.air_run_x = std::max({group.air_run_x, std::abs(source.x_mm), std::abs(length - source.x_mm)});
         group.air_run_y = std::max({group.air_run_y, std::abs(source.y_mm), std::abs(width - source.y_mm)});
     }
     std::vector<SourceGroup> list;
     for (auto& [key, group] : groups) list.push_back(std::move(group));
     return list;
+}
+
+/// What of the scene's obstacles a group's light can meet on its way to an image, over one depth.
+class Obstructions {
+  public:
+    Obstructions(const LightScene& scene, double height, double depth)
+        : scene_(scene), height_(height), depth_(depth) {
+        const double apparent = depth / scene.water.refractive_index;
+        most_in_water_ = apparent / (height + apparent);
+    }
+
+    std::vector<kernel::Obstruction> of(const AxisImage& along, const AxisImage& across) const {
+        std::vector<kernel::Obstruction> out;
+        if (scene_.obstacles.empty()) return out;
+        const auto columns = imagesBetween(along, scene_.length_mm);
+        const auto rows = imagesBetween(across, scene_.width_mm);
+        for (std::uint32_t i = 0; i < scene_.obstacles.size(); ++i) {
+            if (const auto air = partInAir(scene_.obstacles[i]))
+                if (const auto part = inAir(*air)) out.push_back(shaped(*part, *air, i));
+            const auto water = partInWater(scene_.obstacles[i]);
+            if (!water || water->low()[2] > depth_) continue;
+            for (const auto& a : columns)
+                for (const auto& b : rows) out.push_back(shaped(inWater(*water), mirrored(*water, a, b), i));
+        }
+        return out;
+    }
+
+  private:
+    /// Height over the surface h, way run in air u·r: at depth z < 0 a ray has run u·(h + z)/h of r.
+    std::optional<kernel::Obstruction> inAir(const SceneObstacle& obstacle) const {
+        if (obstacle.high()[2] < -height_) return std::nullopt;
+        kernel::Obstruction out;
+        out.air = true;
+        const double from = (height_ + std::max(obstacle.low()[2], -height_)) / height_;
+        const double to = (height_ + obstacle.high()[2]) / height_;
+        out.from = static_cast<float>(from);
+        out.to = static_cast<float>(to);
+        out.least = static_cast<float>(1.0 - to);
+        out.most = static_cast<float>(1.0 - from * (1.0 - most_in_water_));
+        return out;
+    }
+    /// At depth z a ray still has (1 − u)(1 − z/d) of r before it, u ≥ h/(h + d/n).
+    kernel::Obstruction inWater(const SceneObstacle& obstacle) const {
+        kernel::Obstruction out;
+        const auto left = [&](double z) { return depth_ > 0.0 ? 1.0 - std::min(z, depth_) / depth_ : 0.0; };
+        out.from = static_cast<float>(left(obstacle.low()[2]));
+        out.to = static_cast<float>(left(obstacle.high()[2]));
+        out.least = 0.0F;
+        out.most = static_cast<float>(out.from * most_in_water_);
+        return out;
+    }
+    static kernel::Obstruction shaped(kernel::Obstruction out, const SceneObstacle& obstacle,
+                                      std::uint32_t index) {
+        const auto low = obstacle.low();
+        const auto high = obstacle.high();
+        out.obstacle = index;
+        out.disc = obstacle.kind == SceneObstacle::Kind::Disc;
+        out.centre_x = static_cast<float>((low[0] + high[0]) / 2.0);
+        out.centre_y = static_cast<float>((low[1] + high[1]) / 2.0);
+        out.half_x = static_cast<float>((high[0] - low[0]) / 2.0);
+        out.half_y = static_cast<float>((high[1] - low[1]) / 2.0);
+        out.transmittance = static_cast<float>(obstacle.transmittance);
+        return out;
+    }
+
+    const LightScene& scene_;
+    double height_;
+    double depth_;
+    double most_in_water_ = 0.0;  ///< greatest share of r that is run in the water
+};
+
+kernel::Box boundsOf(const std::vector<kernel::Source>& sources) {
+    kernel::Box box{sources[0].x, sources[0].x, sources[0].y, sources[0].y};
+    for (const auto& source : sources)
+        box = {std::min(box.x_low, source.x), std::max(box.x_high, source.x), std::min(box.y_low, source.y),
+               std::max(box.y_high, source.y)};
+    return box;
 }
 
 }  // namespace
@@ -126,12 +228,17 @@ struct FastField::Batch {
             const double reach_x = waterReach(beam, key.height_mm, depth, n, group.air_run_x);
             const double reach_y = waterReach(beam, key.height_mm, depth, n, group.air_run_y);
             auto& list = images.emplace_back();
+            const Obstructions obstructions(scene, key.height_mm, depth);
             for (const auto& along :
                  axisImages(scene.length_mm, reach_x, scene.wall(Side::Left), scene.wall(Side::Right)))
                 for (const auto& across :
-                     axisImages(scene.width_mm, reach_y, scene.wall(Side::Front), scene.wall(Side::Back)))
+                     axisImages(scene.width_mm, reach_y, scene.wall(Side::Front), scene.wall(Side::Back))) {
                     list.push_back(kernelImage(scene, along, across));
+                    list.back().obstructions = obstructions.of(along, across);
+                }
             kernel::Group out;
+            out.fold = &field.folds_[key.beam];
+            out.bounds = boundsOf(group.sources);
             out.table = &field.tableOf(key);
             out.sources = group.sources;
             out.images = list;
@@ -154,6 +261,8 @@ FastField::FastField(LightScene scene, FastFieldOptions options) : options_(opti
 void FastField::setScene(LightScene scene) {
     if (scene.beams != scene_.beams || scene.channels != scene_.channels) tables_.clear();
     scene_ = std::move(scene);
+    folds_.clear();
+    for (const auto& beam : scene_.beams) folds_.push_back(AzimuthFold::of(beam));
     sources_ = sourcesOf(scene_);
     if (farthest2() > tables_reach2_) {
         tables_.clear();

@@ -6,6 +6,7 @@
 #include <span>
 #include <vector>
 
+#include "core/light/azimuth_fold.h"
 #include "core/light/radial_table.h"
 #include "core/light/scene.h"
 
@@ -22,6 +23,9 @@ struct FastFieldOptions {
 /// `relative_error` where it gives more than 10⁻⁵ of its peak. The kinks of beams, the footprint's edge and
 /// the onset of total reflection are kept sharp; a receiver within rounding (10⁻⁷ of the tank) of such an
 /// edge may fall on its other side.
+///
+/// A beam by planes is tabulated plane by plane; shrouds and what is in the way are met by each ray as in
+/// ExactField, those that no ray of a block can meet are passed over for all of it.
 ///
 /// Tables are kept across scenes: a move sideways, a turn or a new level recomputes no table, a new height
 /// only those of its own sources. Not for use by two threads at once.
@@ -58,6 +62,7 @@ class FastField {
     LightScene scene_;
     FastFieldOptions options_;
     std::vector<PointSource> sources_;
+    std::vector<AzimuthFold> folds_;  ///< of each beam
     std::map<RadialKey, std::shared_ptr<const RadialTable>> tables_;
     double tables_reach2_ = 0.0;  ///< squared distance all tables cover
     std::size_t evaluations_ = 0;

@@ -9,7 +9,16 @@ namespace {
 
 constexpr double kNothingLeft = 1e-9;
 
-AxisImage imageAt(int index, double size_mm) {
+double leftByOpaque(const AxisImage& image, const SceneWall& low, const SceneWall& high) {
+    double left = 1.0;
+    if (!low.clear()) left *= std::pow(low.reflectance, image.low_crossings);
+    if (!high.clear()) left *= std::pow(high.reflectance, image.high_crossings);
+    return left;
+}
+
+}  // namespace
+
+AxisImage axisImage(int index, double size_mm) {
     AxisImage image;
     image.index = index;
     const int crossings = std::abs(index);
@@ -24,21 +33,12 @@ AxisImage imageAt(int index, double size_mm) {
     return image;
 }
 
-double leftByOpaque(const AxisImage& image, const SceneWall& low, const SceneWall& high) {
-    double left = 1.0;
-    if (!low.clear()) left *= std::pow(low.reflectance, image.low_crossings);
-    if (!high.clear()) left *= std::pow(high.reflectance, image.high_crossings);
-    return left;
-}
-
-}  // namespace
-
 std::vector<AxisImage> axisImages(double size_mm, double reach_mm, const SceneWall& low,
                                   const SceneWall& high) {
-    std::vector<AxisImage> images{imageAt(0, size_mm)};
+    std::vector<AxisImage> images{axisImage(0, size_mm)};
     for (const int direction : {1, -1})
         for (int away = 1; (away - 1) * size_mm <= reach_mm; ++away) {
-            const auto image = imageAt(direction * away, size_mm);
+            const auto image = axisImage(direction * away, size_mm);
             if (leftByOpaque(image, low, high) < kNothingLeft) break;
             images.push_back(image);
         }

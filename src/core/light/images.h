@@ -17,6 +17,9 @@ struct AxisImage {
     int high_crossings = 0;
 };
 
+/// The image of that index.
+AxisImage axisImage(int index, double size_mm);
+
 /// Every image of which some point lies within `reach` of the footprint 0…size, the tank itself first, then
 /// outwards. An image whose opaque walls would leave less than 10⁻⁹ of the light is left out.
 /// size > 0, reach ≥ 0, finite, mm.

@@ -19,6 +19,8 @@ constexpr int kMostBits = 9;
 constexpr double kNudge = 1e-10;
 /// A piece narrower than this share of its cell is taken as straight: its cubic would drown in rounding.
 constexpr double kSliver = 1e-3;
+/// Where in a piece it is tested.
+constexpr std::array kTests{0.127, 0.873};
 constexpr float kNever = std::numeric_limits<float>::infinity();
 
 /// Value of the cubic through (0, 1/3, 2/3, 1) as coefficients of 1, t, t², t³.
@@ -40,20 +42,25 @@ class Exact {
     Exact(const Beam& beam, const Attenuation& attenuation, const RadialKey& key)
         : beam_(beam), attenuation_(attenuation), key_(key) {}
 
-    struct Pair {
-        double light;
+    /// One ray: what it brings of a beam, and how steep it is.
+    struct Ray {
+        double cos_air;
+        double rest;  ///< light without the beam
         double tangent;
     };
     /// `side` says which limit is wanted where the beam breaks: −1 inside, +1 outside.
-    Pair at(double s, int side) const {
+    Ray at(double s, int side) const {
         ++count_;
         const auto ray = crossSurface(key_.height_mm, key_.depth_mm, std::max(s, 0.0), key_.refractive_index);
-        const double nudged = ray.cos_air * (1.0 - side * kNudge);
-        const double light = beam_.intensity(std::min(nudged, 1.0)) *
-                             spreading(ray, key_.height_mm, key_.depth_mm, key_.refractive_index) *
-                             attenuation_.transmittance(key_.depth_mm * 1e-3 / ray.cos_water);
-        return {light, ray.tan_per_mm};
+        return {std::min(ray.cos_air * (1.0 - side * kNudge), 1.0),
+                spreading(ray, key_.height_mm, key_.depth_mm, key_.refractive_index) *
+                    attenuation_.transmittance(key_.depth_mm * 1e-3 / ray.cos_water),
+                ray.tan_per_mm};
     }
+    double light(const Ray& ray, std::size_t plane) const {
+        return ray.rest * beam_.planeIntensity(plane, ray.cos_air);
+    }
+    std::size_t planes() const { return beam_.planeCount(); }
     int count() const { return count_; }
 
   private:
@@ -88,7 +95,10 @@ class Builder {
 
     /// Fills the table; false as soon as it is known to miss the error.
     bool fill(double relative_error) {
-        peak_ = exact_.at(0.0, -1).light;
+        const auto axis = exact_.at(0.0, -1);
+        for (std::size_t plane = 0; plane < exact_.planes(); ++plane)
+            peak_ = std::max(peak_, exact_.light(axis, plane));
+        table_.planes = static_cast<std::int32_t>(exact_.planes());
         relative_error_ = relative_error;
         table_.has_splits = !breaks_.empty();
         table_.splits.reserve(static_cast<std::size_t>(table_.cells));
@@ -126,21 +136,42 @@ class Builder {
         addTangent(tangent);
     }
 
-    /// A cubic in the whole cell's t that is right between `low` and `high`; returns tan θ/r at its nodes.
+    /// Where a piece lies in its cell.
+    struct Stretch {
+        double from, to;   ///< the cell
+        double low, high;  ///< the piece
+        double at(double share) const { return low + (high - low) * share; }
+    };
+
+    /// For each plane a cubic in the whole cell's t that is right between `low` and `high`; returns tan θ/r
+    /// at its nodes.
     std::array<double, 4> addPiece(double from, double to, double low, double high) {
-        std::array<double, 4> light{};
+        const Stretch stretch{from, to, low, high};
+        std::vector<Exact::Ray> nodes;
+        std::vector<Exact::Ray> tests;
         std::array<double, 4> tangent{};
         for (std::size_t i = 0; i < 4; ++i) {
-            const double s = low + (high - low) * static_cast<double>(i) / 3.0;
-            const auto pair = exact_.at(s, i == 0 ? 1 : -1);
-            light[i] = pair.light;
-            peak_ = std::max(peak_, pair.light);
-            tangent[i] = pair.tangent;
+            nodes.push_back(exact_.at(stretch.at(static_cast<double>(i) / 3.0), i == 0 ? 1 : -1));
+            tangent[i] = nodes[i].tangent;
+        }
+        for (const double u : kTests) tests.push_back(exact_.at(stretch.at(u), 0));
+        for (std::size_t plane = 0; plane < exact_.planes(); ++plane) addPlane(stretch, nodes, tests, plane);
+        return tangent;
+    }
+
+    void addPlane(const Stretch& stretch, const std::vector<Exact::Ray>& nodes,
+                  const std::vector<Exact::Ray>& tests, std::size_t plane) {
+        const auto [from, to, low, high] = stretch;
+        std::array<double, 4> light{};
+        for (std::size_t i = 0; i < 4; ++i) {
+            light[i] = exact_.light(nodes[i], plane);
+            peak_ = std::max(peak_, light[i]);
         }
         const bool sliver = high - low < kSliver * (to - from);
         const auto local = sliver ? std::array{light[0], light[3] - light[0], 0.0, 0.0}
                                   : cubicThrough(light[0], light[1], light[2], light[3]);
-        for (const double u : {0.127, 0.873}) check(low + (high - low) * u, cubicAt(local, u));
+        for (std::size_t i = 0; i < kTests.size(); ++i)
+            check(stretch.at(kTests[i]), exact_.light(tests[i], plane), cubicAt(local, kTests[i]));
         // From the piece's own variable to the cell's: u = (t − a)/b.
         const double a = (low - from) / (to - from);
         const double b = (high - low) / (to - from);
@@ -149,7 +180,6 @@ class Builder {
                                           k[1] - a * (2.0 * k[2] - 3.0 * a * k[3]), k[2] - 3.0 * a * k[3],
                                           k[3]};
         for (const double value : moved) table_.light.push_back(static_cast<float>(value));
-        return tangent;
     }
 
     void addTangent(const std::array<double, 4>& values) {
@@ -159,11 +189,11 @@ class Builder {
 
     void repeatLight() {
         const std::size_t size = table_.light.size();
-        for (std::size_t i = size - 4; i < size; ++i) table_.light.push_back(table_.light[i]);
+        for (std::size_t i = size - 4 * exact_.planes(); i < size; ++i)
+            table_.light.push_back(table_.light[i]);
     }
 
-    void check(double s, double tabulated) {
-        const double exact = exact_.at(s, 0).light;
+    void check(double s, double exact, double tabulated) {
         const double scale = std::max(exact, RadialTable::kFloor * peak_);
         const double error = scale > 0.0 ? std::abs(tabulated - exact) / scale : std::abs(tabulated);
         if (error > table_.error_met) {
@@ -205,13 +235,14 @@ float cubic(const float* k, float t) { return k[0] + t * (k[1] + t * (k[2] + t *
 
 }  // namespace
 
-float RadialTable::lightAt(float s) const {
+float RadialTable::lightAt(float s, std::int32_t plane) const {
     float t = 0.0F;
     const auto cell = cellOf(*this, s, t);
     if (cell >= cells) return 0.0F;
     const auto index = static_cast<std::size_t>(cell);
     const auto piece = has_splits ? 2 * index + (s > splits[index] ? 1 : 0) : index;
-    return cubic(light.data() + 4 * piece, t);
+    const auto set = piece * static_cast<std::size_t>(planes) + static_cast<std::size_t>(plane);
+    return cubic(light.data() + 4 * set, t);
 }
 
 float RadialTable::tangentAt(float s) const {

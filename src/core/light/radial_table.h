@@ -25,6 +25,9 @@ struct RadialKey {
 /// share of z, 2⁻ᴮ. Light falls with a power of distance, so equal shares need equally many cells. A cell in
 /// which the beam has a kink or ends carries two cubics and the s at which they part: nothing is smeared.
 ///
+/// A beam by planes has as many cubics a piece, side by side: the azimuth is kept along a ray, so between two
+/// planes light is as linear in it as the beam is (AzimuthFold tells which two).
+///
 /// B and s₀ are raised until the tabulated value is within `error_asked` of the exact one wherever that is
 /// more than kFloor of the greatest so far; `error_met` is the worst found at the test points, two in every
 /// piece.
@@ -35,16 +38,19 @@ struct RadialTable {
     float inverse_s0 = 0.0F;  ///< 1/mm²
     int shift = 0;            ///< 23 − B
     std::int32_t cells = 0;
+    std::int32_t planes = 1;
     bool has_splits = false;
     std::vector<float> splits;  ///< s of the kink in a cell, mm²; +∞ without one; size cells
-    std::vector<float> light;  ///< 4 coefficients a piece, two pieces a cell with has_splits, else one; 1/m²
+    /// 4 coefficients a plane, all planes of a piece side by side, two pieces a cell with has_splits, else
+    /// one; 1/m².
+    std::vector<float> light;
     std::vector<float> tangent;  ///< 4 coefficients a cell; 1/mm
     double error_asked = 0.0;
     double error_met = 0.0;
-    int evaluations = 0;  ///< exact values computed for it
+    int evaluations = 0;  ///< rays followed for it
 
-    /// Light of unit flux at a squared distance, 1/m²; 0 beyond the table.
-    float lightAt(float s_mm2) const;
+    /// Light of unit flux along a plane at a squared distance, 1/m²; 0 beyond the table.
+    float lightAt(float s_mm2, std::int32_t plane = 0) const;
     /// tan θ / r at a squared distance, 1/mm.
     float tangentAt(float s_mm2) const;
     std::size_t bytes() const;

@@ -42,6 +42,15 @@ struct SceneEmitter {
     bool operator==(const SceneEmitter&) const = default;
 };
 
+/// What hangs under a fixture and keeps its light together: opaque sides down to a rectangle, centred on the
+/// fixture and turned with it. Light that is not inside that rectangle so far under the emitters is lost.
+struct SceneShroud {
+    double length_mm = 0.0;  ///< along the fixture's x
+    double width_mm = 0.0;
+    double drop_mm = 0.0;  ///< under the emitters; ends above the water
+    bool operator==(const SceneShroud&) const = default;
+};
+
 /// A fixture where it hangs. `rotation_deg` turns +x towards +y.
 struct SceneFixture {
     double x_mm = 0.0;
@@ -51,7 +60,29 @@ struct SceneFixture {
     double level = 1.0;                  ///< ≥ 0, of all channels
     std::vector<double> channel_levels;  ///< by channel, ≥ 0; those left out are 1
     std::vector<SceneEmitter> emitters;
+    std::optional<SceneShroud> shroud;
     bool operator==(const SceneFixture&) const = default;
+};
+
+/// Something in the light's way, above the water or in it: a box along the axes or a horizontal disc. z is
+/// depth, negative above the surface. A path is multiplied by its transmittance once, however often it meets
+/// it.
+struct SceneObstacle {
+    enum class Kind { Box, Disc };
+    Kind kind = Kind::Box;
+    std::array<double, 3> from_mm{};    ///< of a box, x, y, z; below `to_mm` each
+    std::array<double, 3> to_mm{};      ///< of a box
+    std::array<double, 3> centre_mm{};  ///< of a disc
+    double diameter_mm = 0.0;           ///< of a disc
+    double transmittance = 0.0;         ///< 0–1
+
+    static SceneObstacle box(std::array<double, 3> from, std::array<double, 3> to,
+                             double transmittance = 0.0);
+    static SceneObstacle disc(std::array<double, 3> centre, double diameter, double transmittance = 0.0);
+    /// The least box along the axes that holds it.
+    std::array<double, 3> low() const;
+    std::array<double, 3> high() const;
+    bool operator==(const SceneObstacle&) const = default;
 };
 
 /// What shines into a tank: x along the length from the left, y from front to back, depth down from the
@@ -66,6 +97,7 @@ struct LightScene {
     std::vector<Beam> beams;
     std::vector<SceneChannel> channels{SceneChannel{}};
     std::vector<SceneFixture> fixtures;
+    std::vector<SceneObstacle> obstacles;
 
     const SceneWall& wall(Side side) const { return walls[static_cast<std::size_t>(side)]; }
     bool operator==(const LightScene&) const = default;
@@ -73,9 +105,11 @@ struct LightScene {
 
 /// The first thing about a scene that cannot be computed with, naming the key as the scene file does
 /// ("fixtures[1].height_mm"), or nothing. Limits: sizes 1 mm…100 m, heights 0.1 mm…100 m, indices 1…2
-/// (water) and 1…3 (panes), reflectance 0…1, at most kMostEmitters emitters.
+/// (water) and 1…3 (panes), reflectance 0…1, at most kMostEmitters emitters and kMostObstacles obstacles. A
+/// shroud ends above the water; an obstacle holds no emitter and lies where light passes.
 std::optional<Problem> wrongWith(const LightScene& scene);
 inline constexpr std::size_t kMostEmitters = limits::kSceneEmitters;
+inline constexpr std::size_t kMostObstacles = limits::kSceneObstacles;
 
 /// One point emitter in tank coordinates with its level applied.
 struct PointSource {
@@ -86,6 +120,10 @@ struct PointSource {
     std::size_t beam = 0;
     std::size_t channel = 0;
     std::size_t fixture = 0;
+    double dx_mm = 0.0;  ///< on its fixture
+    double dy_mm = 0.0;
+    double cos_turn = 1.0;  ///< of the fixture's rotation
+    double sin_turn = 0.0;
 };
 
 /// All emitters of a scene that shine.

@@ -25,7 +25,8 @@ QString beamText(const std::optional<Beam>& beam) {
         case Beam::Kind::Table:
             break;
     }
-    return BenchStage::tr("table of %1 angles").arg(beam->thetaDeg().size());
+    const auto angles = BenchStage::tr("table of %1 angles").arg(beam->thetaDeg().size());
+    return beam->round() ? angles : BenchStage::tr("%1 in %2 planes").arg(angles).arg(beam->planeCount());
 }
 
 QString takeEmitters(Fixture& f, const QString& typed) {
@@ -130,7 +131,6 @@ void BenchStage::chooseBeamFile() {
 }
 
 void BenchStage::takeBeam(const QString& name, const QByteArray& bytes) {
-    constexpr double kUneven = 0.1;
     if (session().project() == nullptr) return session().warn(tr("Open or make a project first."));
     if (session().bench().fixtures.empty()) return session().warn(tr("Make a fixture first."));
     const auto read = readLm63(std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
@@ -139,9 +139,10 @@ void BenchStage::takeBeam(const QString& name, const QByteArray& bytes) {
     changed.beam = read->beam;
     if (!session().edit([&](Project& project) { return project.save(changed); }).isEmpty()) return;
     QString said = tr("%1 has the beam of %2").arg(text(changed.name), name);
-    if (read->unevenness > kUneven)
-        said +=
-            tr("; its planes differ by up to %1 and were averaged").arg(text(percentText(read->unevenness)));
+    if (!read->beam.round())
+        said += tr("; its %1 planes differ by up to %2 and are kept")
+                    .arg(read->beam.planeCount())
+                    .arg(text(percentText(read->unevenness)));
     session().say(said + QLatin1Char('.'));
 }
 
