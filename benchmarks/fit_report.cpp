@@ -1,5 +1,6 @@
 // Fits invented fixtures from simulated readings and compares predicted arrays in a tank twice as long, at
-// heights never measured, with the truth: the table of docs/method.md. Usage: fit_report [FIXTURES [SEED]]
+// heights never measured, with the truth: the table of docs/method.md. Usage: fit_report [FIXTURES [SEED
+// [RULER_MM [unknown]]]]
 #include <algorithm>
 #include <array>
 #include <chrono>
@@ -31,9 +32,60 @@ struct Invented {
     Fixture fixture;
     Beam beam;
     const char* kind;
+    std::vector<SceneEmitter> emitters = {};  ///< instead of the lattice
 };
 
-/// Lenses, batwings, clusters, bars, panels.
+constexpr int kKinds = 11;
+
+/// Intensity over angle and azimuth as a beam by planes: two planes of symmetry, or a whole turn.
+template <class Intensity>
+Beam beamOf(double last_phi, Intensity intensity) {
+    std::vector<double> theta;
+    std::vector<double> phi;
+    std::vector<std::vector<double>> relative;
+    for (int degree = 0; degree <= 90; degree += 3) theta.push_back(degree);
+    for (double p = 0.0; p <= last_phi; p += 7.5) {
+        phi.push_back(p);
+        auto& list = relative.emplace_back();
+        for (const double t : theta)
+            list.push_back(std::max(0.0, intensity(t * M_PI / 180.0, (p == 360.0 ? 0.0 : p) * M_PI / 180.0)));
+    }
+    return *Beam::planes(theta, phi, relative);
+}
+
+/// Behind a linear lens: narrow across (y), wide along (x).
+Beam linearLens(double across_deg, double along_deg) {
+    return beamOf(90.0, [=](double theta, double phi) {
+        const double x = std::tan(std::min(theta, 1.55)) * std::cos(phi) / std::tan(along_deg * M_PI / 180.0);
+        const double y =
+            std::tan(std::min(theta, 1.55)) * std::sin(phi) / std::tan(across_deg * M_PI / 180.0);
+        return std::exp(-std::log(2.0) * (x * x + y * y)) * std::cos(theta);
+    });
+}
+
+/// A tube in a reflector: a cosine along it, across it a hump at the reflector's angle besides.
+Beam tube(double hump_deg, double share) {
+    return beamOf(90.0, [=](double theta, double phi) {
+        const double along = std::sqrt(std::max(0.0, 1.0 - std::pow(std::sin(theta) * std::cos(phi), 2)));
+        const double across = std::abs(std::atan2(std::sin(theta) * std::sin(phi), std::cos(theta)));
+        const double hump = std::exp(-std::pow((across - hump_deg * M_PI / 180.0) / 0.28, 2));
+        return std::cos(theta) * along * (1.0 - share + share * hump * 1.6) + 0.02 * std::cos(theta);
+    });
+}
+
+/// A cluster whose lens looks aside by some degrees.
+Beam leaning(double half_deg, double lean_deg, double toward) {
+    const double power = std::log(0.5) / std::log(std::cos(half_deg * M_PI / 180.0));
+    const double s = std::sin(lean_deg * M_PI / 180.0);
+    const double c = std::cos(lean_deg * M_PI / 180.0);
+    return beamOf(360.0, [=](double theta, double phi) {
+        const double cosine = std::cos(theta) * c + std::sin(theta) * s * std::cos(phi - toward);
+        return std::pow(std::max(0.0, cosine), power);
+    });
+}
+
+/// Lenses, batwings, clusters, bars, panels; tubes, linear bars, shrouds, leaning and unequal clusters, wide
+/// bars.
 Invented invent(int number, std::mt19937_64& random) {
     Fixture f;
     f.id = 1;
@@ -46,7 +98,7 @@ Invented invent(int number, std::mt19937_64& random) {
         f.emitters.pitch_y = Millimetre(pitch_y);
         f.emitters.size = Millimetre(size);
     };
-    switch (number % 5) {
+    switch (number % kKinds) {
         case 0:
             lattice(4, 3, 28, 28, 18);
             return {f, *Beam::halfAngle(pick(random, 28, 45)), "lens cluster"};
@@ -64,6 +116,33 @@ Invented invent(int number, std::mt19937_64& random) {
         case 3:
             lattice(20, 1, 27, 0, 14);
             return {f, *Beam::halfAngle(pick(random, 45, 62)), "bar"};
+        case 5: {
+            lattice(24, 2, 22, 70, 14);
+            return {f, tube(pick(random, 30, 50), pick(random, 0.3, 0.6)), "tube pair"};
+        }
+        case 6:
+            lattice(14, 1, 40, 0, 10);
+            return {f, linearLens(pick(random, 14, 24), pick(random, 42, 58)), "linear bar"};
+        case 7:
+            lattice(10, 6, 34, 34, 0);
+            f.shroud_length = Millimetre(10 * 34 + pick(random, 10, 40));
+            f.shroud_width = Millimetre(6 * 34 + pick(random, 10, 40));
+            f.shroud_drop = Millimetre(45);
+            return {f, *Beam::cosinePower(pick(random, 0.9, 1.4)), "shrouded panel"};
+        case 8:
+            lattice(4, 3, 28, 28, 18);
+            return {f, leaning(pick(random, 32, 46), pick(random, 6, 12), pick(random, 0, 6.28)), "leaning"};
+        case 9: {
+            lattice(2, 1, pick(random, 180, 280), 0, 70);
+            Invented out{f, *Beam::halfAngle(pick(random, 32, 50)), "unequal pair"};
+            out.emitters = latticeEmitters(f, *f.flux, 0);
+            const double more = pick(random, 0.08, 0.2);
+            for (auto& e : out.emitters) e.flux_umol_s *= e.dx_mm > 0 ? 1.0 + more : 1.0 - more;
+            return out;
+        }
+        case 10:
+            lattice(10, 2, 40, 46, 12);
+            return {f, *Beam::halfAngle(pick(random, 45, 62)), "double bar"};
         default:
             lattice(12, 8, 34, 34, 0);
             return {f, *Beam::cosinePower(pick(random, 0.9, 1.4)), "panel"};
@@ -76,6 +155,10 @@ struct Score {
     double inside = 0.0;  // share of points whose interval holds the truth
     double seconds = 0.0;
 };
+
+/// Ruler off all evening, mm; and whether the fit is told where the emitters are.
+double ruler_mm = 0.0;
+bool unknown_layout = false;
 
 Score trial(int number, std::uint64_t seed, std::vector<double>& pooled) {
     std::mt19937_64 random(seed);
@@ -92,13 +175,18 @@ Score trial(int number, std::uint64_t seed, std::vector<double>& pooled) {
     const double attenuation = pick(random, 0.0, 0.15);
     const double away_x = 4.0 * normal(random);
     const double away_y = 4.0 * normal(random);
-    const auto emitters = latticeEmitters(invented.fixture, *invented.fixture.flux, 0);
+    const auto emitters = invented.emitters.empty()
+                              ? latticeEmitters(invented.fixture, *invented.fixture.flux, 0)
+                              : invented.emitters;
+    const double evening = ruler_mm * normal(random);
     const auto truth = [&](const Tank& tank, const std::vector<double>& centres, double height, bool hung) {
         auto scene = emptyScene(tank, false);
         scene.beams = {invented.beam};
-        hangAt(scene, centres, Millimetre(height + offset + (hung ? kHungMm * normal(random) : 0.0)),
+        hangAt(scene, centres,
+               Millimetre(height + offset + (hung ? evening + kHungMm * normal(random) : 0.0)),
                hung ? std::exp(kOutput * normal(random)) : 1.0, emitters);
         scene.water.attenuation_per_m = attenuation;
+        for (auto& fixture : scene.fixtures) fixture.shroud = sceneShroud(invented.fixture);
         for (auto& channel : scene.channels) channel.attenuation = Attenuation::grey(attenuation);
         scene.walls[3].reflectance = reflectance;
         if (hung)
@@ -135,7 +223,7 @@ Score trial(int number, std::uint64_t seed, std::vector<double>& pooled) {
         bench.runs.push_back(run);
     }
     const auto start = std::chrono::steady_clock::now();
-    const auto fit = fitFixture(bench, {1, 2, 3});
+    const auto fit = unknown_layout ? fitUnknownLayout(bench, {1, 2, 3}) : fitFixture(bench, {1, 2, 3});
     Score score;
     score.seconds = std::chrono::duration<double>(std::chrono::steady_clock::now() - start).count();
     if (!fit) {
@@ -151,7 +239,9 @@ Score trial(int number, std::uint64_t seed, std::vector<double>& pooled) {
         const auto centres = std::vector<double>{350.0, 850.0};
         auto scene = truth(longer, centres, height, false);
         FastField real(scene);
-        for (auto& fixture : scene.fixtures) fixture.height_mm -= offset;
+        // The next tank has a ruler of its own.
+        const double next = ruler_mm * normal(random);
+        for (auto& fixture : scene.fixtures) fixture.height_mm -= offset + next;
         // Nobody knows the water and the paint but by the fit.
         scene.water.attenuation_per_m = fit->attenuation_per_m;
         scene.walls[3].reflectance = fit->reflectance;
@@ -164,7 +254,7 @@ Score trial(int number, std::uint64_t seed, std::vector<double>& pooled) {
                     points.push_back({at.back()[0], at.back()[1], depth});
                 }
             const auto known = real.onPlane(Millimetre(depth), at);
-            const auto said = predict(fit->model, scene, points);
+            const auto said = predict(fit->model.elsewhere(), scene, points);
             for (std::size_t i = 0; i < known.size(); ++i) {
                 errors.push_back(std::abs(said[i].ppfd / known[i] - 1.0));
                 inside += known[i] >= said[i].lo && known[i] <= said[i].hi ? 1 : 0;
@@ -178,11 +268,12 @@ Score trial(int number, std::uint64_t seed, std::vector<double>& pooled) {
     score.p95 = errors[errors.size() * 95 / 100];
     score.inside = static_cast<double>(inside) / all;
     std::printf(
-        "%-14s %7.2f%% %7.2f%% %7.1f%% %7.2f s  chi2 %.2f  offset %+.1f (%+.1f) K %.3f (%.3f) rho %.3f "
+        "%-14s %7.2f%% %7.2f%% %7.1f%% %7.2f s  %s chi2 %.2f  offset %+.1f (%+.1f) K %.3f (%.3f) rho %.3f "
         "(%.3f) distrusted %d rounds %d\n",
         invented.kind, 100 * score.median, 100 * score.p95, 100 * score.inside, score.seconds,
-        fit->reduced_chi_square, fit->model.height_offset_mm, offset, fit->attenuation_per_m, attenuation,
-        fit->reflectance, reflectance, fit->distrusted(), fit->iterations);
+        wordOf(fit->model.shape), fit->reduced_chi_square, fit->model.height_offset_mm, offset,
+        fit->attenuation_per_m, attenuation, fit->reflectance, reflectance, fit->distrusted(),
+        fit->iterations);
     return score;
 }
 
@@ -210,6 +301,8 @@ void oneMore() {
 int main(int argc, char** argv) {
     const int fixtures = argc > 1 ? std::atoi(argv[1]) : 20;
     const auto seed = argc > 2 ? static_cast<std::uint64_t>(std::atoll(argv[2])) : 1U;
+    ruler_mm = argc > 3 ? std::atof(argv[3]) : 0.0;
+    unknown_layout = argc > 4 && std::string(argv[4]) == "unknown";
     std::printf("%-14s %8s %8s %8s %9s\n", "fixture", "median", "95th", "inside", "time");
     std::vector<double> pooled;
     double inside = 0.0;

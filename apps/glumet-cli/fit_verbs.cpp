@@ -65,7 +65,7 @@ std::vector<Predicted> predictAt(const LightModel& model, const ModelScene& scen
         described.fixtures.erase(described.fixtures.begin() + static_cast<std::ptrdiff_t>(*index));
     std::vector<BasisField::Point> points;
     for (const auto& p : scene.file.points) points.push_back({p[0], p[1], depth.value()});
-    auto values = predict(model, modelled, points);
+    auto values = predict(model.elsewhere(), modelled, points);
     if (described.fixtures.empty()) return values;
     const ExactField rest(described);
     for (std::size_t i = 0; i < values.size(); ++i) {

@@ -12,7 +12,7 @@ namespace {
 
 using Json = nlohmann::ordered_json;
 constexpr const char* kFormat = "glumet light model";
-constexpr int kVersion = 1;
+constexpr int kVersion = 2;
 
 /// What the JSON library says, without its own prefix.
 Problem problemOf(const nlohmann::json::exception& error) {
@@ -43,6 +43,11 @@ std::vector<ModelEmitter> emittersOf(const Json& list) {
     return emitters;
 }
 
+SceneShroud shroudOf(const Json& json) {
+    return {json.at("length_mm").get<double>(), json.at("width_mm").get<double>(),
+            json.at("drop_mm").get<double>()};
+}
+
 std::optional<Problem> wrongWithModel(const LightModel& model) {
     if (model.emitters.empty()) return Problem{"emitters", say(GLUMET_SAY("Core", "are missing"))};
     for (const auto& e : model.emitters)
@@ -55,8 +60,7 @@ std::optional<Problem> wrongWithModel(const LightModel& model) {
         sum += value;
     }
     if (sum <= 0.0) return Problem{"beam", say(GLUMET_SAY("Core", "carries no light"))};
-    constexpr auto kSize = static_cast<std::size_t>(LightModel::kParameters);
-    if (model.covariance.size() != kSize * kSize)
+    if (model.covariance.size() != model.parameters() * model.parameters())
         return Problem{"covariance", say(GLUMET_SAY("Core", "has the wrong size"))};
     return std::nullopt;
 }
@@ -67,22 +71,31 @@ std::string writeModel(const LightModel& m) {
     Json emitters = Json::array();
     for (const auto& e : m.emitters)
         emitters.push_back({{"dx_mm", e.dx_mm}, {"dy_mm", e.dy_mm}, {"share", e.share}});
-    const Json json{
-        {"format", kFormat},
-        {"version", kVersion},
-        {"fixture", m.fixture},
-        {"configuration", m.configuration},
-        {"flux_umol_s", m.flux()},
-        {"flux_error_umol_s", m.fluxError()},
-        {"height_offset_mm", m.height_offset_mm},
-        {"body_length_mm", m.body_length_mm},
-        {"body_width_mm", m.body_width_mm},
-        {"readings", m.readings},
-        {"relative_residual", m.relative_residual},
-        {"emitters", emitters},
-        {"basis", {{"kind", "even cubic B-spline over 0…90 degrees"}, {"intervals", BeamBasis::kIntervals}}},
-        {"beam_umol_s_sr", m.beam},
-        {"covariance", m.covariance}};
+    Json json{{"format", kFormat},
+              {"version", kVersion},
+              {"fixture", m.fixture},
+              {"configuration", m.configuration},
+              {"flux_umol_s", m.flux()},
+              {"flux_error_umol_s", m.fluxError()},
+              {"height_offset_mm", m.height_offset_mm},
+              {"body_length_mm", m.body_length_mm},
+              {"body_width_mm", m.body_width_mm},
+              {"readings", m.readings},
+              {"relative_residual", m.relative_residual},
+              {"emitters", emitters},
+              {"basis",
+               {{"kind", "even cubic B-spline over 0…90 degrees"},
+                {"intervals", BeamBasis::kIntervals},
+                {"azimuths", wordOf(m.shape)}}},
+              {"beam_umol_s_sr", m.beam},
+              {"covariance", m.covariance},
+              {"own_offset_share", m.own_offset_share},
+              {"ruler_mm", m.ruler_mm},
+              {"misfit", m.misfit}};
+    if (m.shroud)
+        json["shroud"] = {{"length_mm", m.shroud->length_mm},
+                          {"width_mm", m.shroud->width_mm},
+                          {"drop_mm", m.shroud->drop_mm}};
     return jsonText(json, 1) + "\n";
 }
 
@@ -106,10 +119,17 @@ Expected<LightModel> readModel(std::string_view bytes) {
         m.readings = json.at("readings").get<int>();
         m.relative_residual = json.at("relative_residual").get<double>();
         m.emitters = emittersOf(json.at("emitters"));
-        const auto beam = json.at("beam_umol_s_sr").get<std::vector<double>>();
-        if (beam.size() != m.beam.size())
+        // Models of the first version are round, and all of their offset goes along.
+        if (json.at("basis").contains("azimuths") &&
+            !readWord(json.at("basis").at("azimuths").get<std::string>(), m.shape))
+            return problem("basis.azimuths", say(GLUMET_SAY("Core", "is not round, two-planes or free")));
+        m.beam = json.at("beam_umol_s_sr").get<std::vector<double>>();
+        if (m.beam.size() != static_cast<std::size_t>(BeamBasis::size(m.shape)))
             return problem("beam_umol_s_sr", say(GLUMET_SAY("Core", "has the wrong size")));
-        std::copy(beam.begin(), beam.end(), m.beam.begin());
+        m.own_offset_share = optionalNumber(json, "own_offset_share", 1.0);
+        m.ruler_mm = optionalNumber(json, "ruler_mm", 0.0);
+        m.misfit = optionalNumber(json, "misfit", 0.0);
+        if (json.contains("shroud")) m.shroud = shroudOf(json.at("shroud"));
         m.covariance = json.at("covariance").get<std::vector<double>>();
         if (const auto wrong = wrongWithModel(m)) return tl::make_unexpected(*wrong);
         return m;
@@ -190,6 +210,12 @@ Expected<FixtureFile> readFixtureFile(std::string_view bytes) {
         f.emitters.pitch_x = Millimetre(optionalNumber(json, "emitter_pitch_x_mm", 0.0));
         f.emitters.pitch_y = Millimetre(optionalNumber(json, "emitter_pitch_y_mm", 0.0));
         f.emitters.size = Millimetre(optionalNumber(json, "emitter_size_mm", 0.0));
+        if (json.contains("shroud")) {
+            const auto shroud = shroudOf(json.at("shroud"));
+            f.shroud_length = Millimetre(shroud.length_mm);
+            f.shroud_width = Millimetre(shroud.width_mm);
+            f.shroud_drop = Millimetre(shroud.drop_mm);
+        }
         if (f.emitters.columns < 1 || f.emitters.rows < 1 || f.emitters.columns * f.emitters.rows > 4000)
             return problem("emitter_columns",
                            say(GLUMET_SAY("Core", "times emitter_rows must lie between 1 and 4000")));

@@ -21,6 +21,7 @@ inline constexpr quint32 kApplicationId = 0x474C4D54;
 ///   the
 ///                   band.
 ///   6 (2026-11-26): checks "hanging" and "eyes-hands".
+///   7 (2026-11-27): fixture.shroud_length_mm, .shroud_width_mm and .shroud_drop_mm.
 inline constexpr int kSchemaVersion = kBenchFormat;
 
 /// Statements that make an empty project file of kSchemaVersion, undo triggers included.

@@ -2,12 +2,11 @@
 #include <QLabel>
 #include <QListWidget>
 #include <QPushButton>
-#include <QSqlDatabase>
-#include <QSqlQuery>
 
 #include "desk/hands.h"
 #include "desk/window/copies_dialog.h"
 #include "desk/window_fixture.h"
+#include "project/held_project.h"
 #include "project/kept_copies.h"
 
 using namespace glumet;
@@ -71,16 +70,12 @@ class TestSafety : public QObject {
     void aProjectThatAnotherProgramHoldsIsSaidAndTakesNothing() {
         QVERIFY(w_->createWithRuns({200}));
         {
-            auto other = QSqlDatabase::addDatabase(QStringLiteral("QSQLITE"), QStringLiteral("holder"));
-            other.setDatabaseName(w_->path("bench.glumet"));
-            QVERIFY(other.open());
-            QSqlQuery query(other);
-            QVERIFY(query.exec(QStringLiteral("BEGIN IMMEDIATE")));
+            const HeldProject held(w_->path("bench.glumet"));
+            QVERIFY(held.holds());
             const auto fault = rename("Fern 99");
             QVERIFY2(fault.contains(QStringLiteral("locked")), qPrintable(fault));
             QCOMPARE(w_->session.bench().fixtures[0].name, std::string("Fern 20"));
         }
-        QSqlDatabase::removeDatabase(QStringLiteral("holder"));
         QVERIFY(rename("Fern 99").isEmpty());
     }
 
@@ -94,17 +89,13 @@ class TestSafety : public QObject {
             if (problem && said.contains(QStringLiteral("locked"))) ++refusals;
         });
         {
-            auto other = QSqlDatabase::addDatabase(QStringLiteral("QSQLITE"), QStringLiteral("holder"));
-            other.setDatabaseName(w_->path("bench.glumet"));
-            QVERIFY(other.open());
-            QSqlQuery query(other);
-            QVERIFY(query.exec(QStringLiteral("BEGIN IMMEDIATE")));
+            const HeldProject held(w_->path("bench.glumet"));
+            QVERIFY(held.holds());
             hands_->press(Qt::Key_H);
             meter.send(150.0, 8.0);
             QVERIFY2(refusals >= 1 && refusals <= 5, qPrintable(QString::number(refusals)));
             QCOMPARE(readingCount(w_->session.bench()), std::size_t{0});
         }
-        QSqlDatabase::removeDatabase(QStringLiteral("holder"));
         meter.send(150.0, 4.0);
         QCOMPARE(readingCount(w_->session.bench()), std::size_t{1});
     }

@@ -10,8 +10,10 @@
 #include "desk/window/import_dialog.h"
 #include "desk/window_fixture.h"
 #include "meters/simulated_meter.h"
+#include "project/held_project.h"
 
 using namespace glumet;
+using glumet::testing::HeldProject;
 using glumet::testing::onDialog;
 using glumet::testing::WindowFixture;
 
@@ -89,8 +91,9 @@ class TestWindow : public QObject {
         QVERIFY(w_->createWithRuns({200}));
         w_->window.showStage(QStringLiteral("bench"));
         w_->settle();
-        for (const auto& [object, typed] :
-             {std::pair{"fixture_rated_power_w", "-5"}, {"tank_length_mm", "wide"}, {"targetBand", "300-100"}}) {
+        for (const auto& [object, typed] : {std::pair{"fixture_rated_power_w", "-5"},
+                                            {"tank_length_mm", "wide"},
+                                            {"targetBand", "300-100"}}) {
             auto* edit = w_->find<QLineEdit>(object);
             edit->setFocus();
             edit->selectAll();
@@ -164,6 +167,46 @@ class TestWindow : public QObject {
         QCOMPARE(w_->session.bench().runs[0].planes[0].readings.size(), std::size_t{2});
     }
 
+    /// A large table is read row by row: the first rows are shown, all are imported, and what could not be
+    /// stored can be tried again.
+    void aLargeTableIsGatheredAndCanBeTriedAgain() {
+        QVERIFY(w_->create());
+        QByteArray table("run,fixture,height_mm,depth_mm,x_mm,y_mm,ppfd\n");
+        for (int i = 0; i < 4000; ++i)
+            table += QByteArrayLiteral("run ") + QByteArray::number(i / 1000) + ",Fern 20,200,150," +
+                     QByteArray::number(10 + i % 50 * 10) + ',' + QByteArray::number(10 + i / 50 % 20 * 10) +
+                     ',' + QByteArray::number(100 + i) + '\n';
+        QVERIFY(table.size() > 100'000);
+        ImportDialog dialog(w_->session, QStringLiteral("large.csv"), table, &w_->window);
+        dialog.show();
+        auto* import = dialog.findChild<QPushButton*>(QStringLiteral("importButton"));
+        QCOMPARE(import->text(), QStringLiteral("Import 4000 readings"));
+        QVERIFY(dialog.findChild<QLabel*>(QStringLiteral("understood"))
+                    ->text()
+                    .startsWith(QStringLiteral("4000 readings in 4 runs of 1 fixtures.")));
+        QCOMPARE(dialog.findChild<QTableWidget*>()->rowCount(), 200);
+        {
+            // Another program holds the project: nothing is stored, the sentence says so.
+            const HeldProject held(w_->session.project()->path());
+            QVERIFY(held.holds());
+            QTest::mouseClick(import, Qt::LeftButton);
+            QVERIFY(!dialog.findChild<QPlainTextEdit*>(QStringLiteral("importProblems"))
+                         ->toPlainText()
+                         .isEmpty());
+            QVERIFY(w_->session.bench().runs.empty());
+        }
+        QTest::mouseClick(import, Qt::LeftButton);
+        QCOMPARE(w_->session.bench().runs.size(), std::size_t{4});
+        QCOMPARE(readingCount(w_->session.bench()), std::size_t{4000});
+    }
+
+    /// To read the open project's own file and close it would drop its locks.
+    void theOpenProjectIsNoFileToImport() {
+        QVERIFY(w_->create());
+        w_->window.importFile(w_->session.project()->path());
+        QCOMPARE(w_->lastWord(), QStringLiteral("This is the project that is open."));
+    }
+
     void cancellingAnImportLeavesNothing() {
         QVERIFY(w_->create());
         QFile file(w_->path("r.csv"));
@@ -172,7 +215,7 @@ class TestWindow : public QObject {
         file.close();
         bool seen = false;
         onDialog<ImportDialog>([&seen](ImportDialog& dialog) {
-            seen = dialog.rows().has_value();
+            seen = dialog.ready().has_value();
             dialog.reject();
         });
         w_->window.importFile(w_->path("r.csv"));

@@ -10,7 +10,7 @@
 namespace glumet {
 
 /// The format of projects and of bench descriptions; docs/file-formats.md tells what each brought.
-inline constexpr int kBenchFormat = 6;
+inline constexpr int kBenchFormat = 7;
 
 template <>
 struct WordsOf<WallKind> {
@@ -210,6 +210,21 @@ constexpr auto fieldsOf(Of<Fixture>) {
             "emitter_size_mm", [](auto& f) -> auto& { return f.emitters.size; })
             .atLeast(0)
             .from(2),
+        field("shroud_length_mm", &Fixture::shroud_length)
+            .orUnstated()
+            .from(7)
+            .row(GLUMET_SAY("Described", "shroud, length"), GLUMET_SAY("Described", "of its lower edge"))
+            .seldomWanted(),
+        field("shroud_width_mm", &Fixture::shroud_width)
+            .orUnstated()
+            .from(7)
+            .row(GLUMET_SAY("Described", "shroud, width"))
+            .seldomWanted(),
+        field("shroud_drop_mm", &Fixture::shroud_drop)
+            .orUnstated()
+            .from(7)
+            .row(GLUMET_SAY("Described", "shroud, under the emitters"))
+            .seldomWanted(),
         children("channel_list", "fixture", &Fixture::channels, 5),
         children("presets", "fixture", &Fixture::presets, 5)};
 }

@@ -76,6 +76,9 @@ struct Fixture {
     std::string claimed_coverage;
     std::optional<Beam> beam;        ///< of each emitter, as described: stated, or from a photometric file
     std::optional<PhotonFlux> flux;  ///< of the whole fixture at full level, as described
+    Millimetre shroud_length{0};     ///< of a shroud's lower edge along the body; 0: it has none
+    Millimetre shroud_width{0};
+    Millimetre shroud_drop{0};  ///< from the emitters to that edge
     std::string note;
 
     bool operator==(const Fixture&) const = default;

@@ -6,7 +6,7 @@
 #include <numbers>
 
 #include "core/base/parallel.h"
-#include "core/light/images.h"
+#include "core/light/obstruction.h"
 #include "core/light/surface.h"
 
 namespace glumet {
@@ -72,14 +72,20 @@ struct BasisField::Table {
     }
 };
 
-BasisField::BasisField(const LightScene& scene, std::vector<ModelEmitter> emitters, double attenuation_per_m)
-    : scene_(scene), attenuation_(scene.water.dry() ? 0.0 : attenuation_per_m) {
-    for (const auto& fixture : scene.fixtures) {
+BasisField::BasisField(const LightScene& scene, std::vector<ModelEmitter> emitters, double attenuation_per_m,
+                       BeamShape shape)
+    : scene_(scene),
+      attenuation_(scene.water.dry() ? 0.0 : attenuation_per_m),
+      shape_(shape),
+      clear_(scene.obstacles.empty()) {
+    for (std::size_t f = 0; f < scene.fixtures.size(); ++f) {
+        const auto& fixture = scene.fixtures[f];
+        clear_ = clear_ && !fixture.shroud;
         const double turn = fixture.rotation_deg / kDegrees;
         for (const auto& e : emitters)
             sources_.push_back({fixture.x_mm + e.dx_mm * std::cos(turn) - e.dy_mm * std::sin(turn),
                                 fixture.y_mm + e.dx_mm * std::sin(turn) + e.dy_mm * std::cos(turn),
-                                fixture.height_mm, fixture.level * e.share});
+                                fixture.height_mm, fixture.level * e.share, turn, f, e});
         if (std::find(heights_.begin(), heights_.end(), fixture.height_mm) == heights_.end())
             heights_.push_back(fixture.height_mm);
     }
@@ -95,11 +101,26 @@ std::vector<double> BasisField::rows(const std::vector<Point>& points) const {
     for (const double depth : depths)
         for (const double height : heights_)
             tables[depth].emplace_back(height, depth, scene_.water.refractive_index, attenuation_, farthest);
-    std::vector<double> out(points.size() * BeamBasis::kSize, 0.0);
+    const auto size = static_cast<std::size_t>(BeamBasis::size(shape_));
+    std::vector<double> out(points.size() * size, 0.0);
     forEachIndex(points.size(), 0, [&](std::size_t i) {
-        addRow(points[i], tables.at(points[i].depth_mm), out.data() + i * BeamBasis::kSize);
+        addRow(points[i], tables.at(points[i].depth_mm), out.data() + i * size);
     });
     return out;
+}
+
+double BasisField::passes(const Source& source, const AxisImage& along, const AxisImage& across,
+                          const std::array<double, 3>& entry, const std::array<double, 3>& receiver) const {
+    if (const auto& shroud = scene_.fixtures[source.fixture].shroud) {
+        const double slope_x = (entry[0] - source.x) / source.height;
+        const double slope_y = (entry[1] - source.y) / source.height;
+        const double c = std::cos(source.turn);
+        const double s = std::sin(source.turn);
+        if (!shroudPasses(*shroud, source.emitter.dx_mm, source.emitter.dy_mm, c * slope_x + s * slope_y,
+                          c * slope_y - s * slope_x))
+            return 0.0;
+    }
+    return obstaclesPass(scene_, along, across, {source.x, source.y, -source.height}, entry, receiver);
 }
 
 void BasisField::addRow(const Point& point, const std::vector<Table>& tables, double* row) const {
@@ -131,7 +152,10 @@ void BasisField::addRow(const Point& point, const std::vector<Table>& tables, do
                     if (a.index != 0 || b.index != 0)
                         light *= wallsLeft(scene_, a, b, ray.sine_per_mm * std::abs(dx),
                                            ray.sine_per_mm * std::abs(dy));
-                    BeamBasis::addTo(ray.theta_deg, light, row);
+                    if (!clear_)
+                        light *= passes(source, a, b, {entry_x, entry_y, 0.0}, {x, y, point.depth_mm});
+                    const double phi = shape_ == BeamShape::Round ? 0.0 : std::atan2(dy, dx) - source.turn;
+                    if (light > 0.0) BeamBasis::addTo(shape_, ray.theta_deg, phi, light, row);
                 }
             }
     }

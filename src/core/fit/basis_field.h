@@ -3,6 +3,7 @@
 #include <vector>
 
 #include "core/fit/beam_basis.h"
+#include "core/light/images.h"
 #include "core/light/scene.h"
 
 namespace glumet {
@@ -16,13 +17,14 @@ struct ModelEmitter {
 };
 
 /// A tank with fixtures over it, their beam left open: what the light at a point is, bell by bell. The same
-/// model as ExactField (Snell, Fresnel, mirror images through the real footprint), with the ray's quantities
-/// read from a table every 2 mm of distance (relative error below 10⁻⁴).
+/// model as ExactField (Snell, Fresnel, mirror images through the real footprint, shrouds, what is in the
+/// way), with the ray's quantities read from a table every 2 mm of distance (relative error below 10⁻⁴).
 class BasisField {
   public:
-    /// Fixtures' heights, places, turns and levels are those of the scene; its emitters and beams are not
-    /// used. `attenuation_per_m` replaces the water's; a dry tank has none.
-    BasisField(const LightScene& scene, std::vector<ModelEmitter> emitters, double attenuation_per_m);
+    /// Fixtures' heights, places, turns, levels and shrouds are those of the scene; its emitters and beams
+    /// are not used. `attenuation_per_m` replaces the water's; a dry tank has none.
+    BasisField(const LightScene& scene, std::vector<ModelEmitter> emitters, double attenuation_per_m,
+               BeamShape shape = BeamShape::Round);
 
     struct Point {
         double x_mm = 0.0;
@@ -30,20 +32,28 @@ class BasisField {
         double depth_mm = 0.0;
     };
 
-    /// One row of BeamBasis::kSize a point, row-major: PPFD = row · coefficients of the whole fixture.
+    /// One row of BeamBasis::size(shape) a point, row-major: PPFD = row · coefficients of the whole fixture.
     std::vector<double> rows(const std::vector<Point>& points) const;
 
   private:
     struct Table;
     struct Source {
         double x, y, height, share;
+        double turn;  ///< of its fixture, radians
+        std::size_t fixture;
+        ModelEmitter emitter;
     };
+    /// Share of a ray that no shroud and nothing in the way keeps back.
+    double passes(const Source& source, const AxisImage& along, const AxisImage& across,
+                  const std::array<double, 3>& entry, const std::array<double, 3>& receiver) const;
     void addRow(const Point& point, const std::vector<Table>& tables, double* row) const;
 
     const LightScene scene_;
     std::vector<Source> sources_;
     std::vector<double> heights_;  ///< distinct
     double attenuation_;
+    BeamShape shape_;
+    bool clear_ = true;  ///< neither shroud nor obstacle
 };
 
 }  // namespace glumet

@@ -4,52 +4,133 @@
 #include <numbers>
 
 namespace glumet {
+namespace {
 
-void BeamBasis::addTo(double theta_deg, double weight, double* row) {
+using std::numbers::pi;
+
+constexpr double kDegree = pi / 180.0;
+constexpr int kMirrored = 4;  ///< azimuths at 0, 30, 60 and 90 degrees
+constexpr int kPeriodic = 8;
+
+/// The four bells that are not zero at a place, and their heights.
+struct Bells {
+    std::array<int, 4> at;
+    std::array<double, 4> height;
+};
+
+std::array<double, 4> cubicHeights(double t) {
+    const double s = 1.0 - t;
+    return {s * s * s / 6.0, (3.0 * t * t * t - 6.0 * t * t + 4.0) / 6.0,
+            (3.0 * s * s * s - 6.0 * s * s + 4.0) / 6.0, t * t * t / 6.0};
+}
+
+Bells overTheta(double theta_deg) {
+    constexpr int kIntervals = BeamBasis::kIntervals;
     const double u = std::min(theta_deg, 90.0) * kIntervals / 90.0;
     const int interval = std::min(static_cast<int>(u), kIntervals - 1);
-    const double t = u - interval;
-    const double s = 1.0 - t;
-    const std::array heights{s * s * s / 6.0, (3.0 * t * t * t - 6.0 * t * t + 4.0) / 6.0,
-                             (3.0 * s * s * s - 6.0 * s * s + 4.0) / 6.0, t * t * t / 6.0};
-    for (int i = 0; i < 4; ++i) {
-        // The bell left of the axis is the mirror of the one right of it.
-        const int bell = std::abs(interval - 1 + i);
-        row[bell] += weight * heights[static_cast<std::size_t>(i)];
+    // The bell left of the axis is the mirror of the one right of it.
+    return {{std::abs(interval - 1), interval, interval + 1, interval + 2}, cubicHeights(u - interval)};
+}
+
+Bells overAzimuth(BeamShape shape, double phi) {
+    const double turn = phi / (2.0 * pi) - std::floor(phi / (2.0 * pi));
+    if (shape == BeamShape::Free) {
+        const double u = turn * kPeriodic;
+        const int interval = std::min(static_cast<int>(u), kPeriodic - 1);
+        const auto round = [](int bell) { return (bell + kPeriodic) % kPeriodic; };
+        return {{round(interval - 1), interval, round(interval + 1), round(interval + 2)},
+                cubicHeights(u - interval)};
+    }
+    constexpr int kLast = kMirrored - 1;
+    const double half = std::abs(turn - 0.5);                // 0 at 180°, ½ at 0° and 360°
+    const double quarter = half > 0.25 ? 0.5 - half : half;  // 0 at 0° and 180°, ¼ at 90°
+    const double u = std::min(quarter * 4.0 * kLast, static_cast<double>(kLast));
+    const int interval = std::min(static_cast<int>(u), kLast - 1);
+    const auto mirrored = [](int bell) { return bell > kLast ? 2 * kLast - bell : std::abs(bell); };
+    return {{mirrored(interval - 1), interval, interval + 1, mirrored(interval + 2)},
+            cubicHeights(u - interval)};
+}
+
+std::vector<double> ringFluxes() {
+    std::vector<double> out(BeamBasis::kSize, 0.0);
+    constexpr int kSteps = 3600;
+    for (int i = 0; i < kSteps; ++i) {
+        const double theta = (i + 0.5) * 90.0 / kSteps;
+        const double ring = 2.0 * pi * std::sin(theta * kDegree) * (pi / 2.0 / kSteps);
+        BeamBasis::addTo(BeamShape::Round, theta, 0.0, ring, out.data());
+    }
+    return out;
+}
+
+std::vector<double> fluxesOf(BeamShape shape) {
+    const auto ring = ringFluxes();
+    std::vector<double> out;
+    for (const double share : BeamBasis::turnShares(shape))
+        for (const double flux : ring) out.push_back(share * flux);
+    return out;
+}
+
+}  // namespace
+
+int BeamBasis::azimuths(BeamShape shape) {
+    return shape == BeamShape::Round ? 1 : shape == BeamShape::TwoPlanes ? kMirrored : kPeriodic;
+}
+
+std::vector<double> BeamBasis::turnShares(BeamShape shape) {
+    if (shape == BeamShape::Round) return {1.0};
+    if (shape == BeamShape::Free) return std::vector<double>(kPeriodic, 1.0 / kPeriodic);
+    // The bells at 0° and 90° have no twin beyond their plane.
+    return {1.0 / 6.0, 1.0 / 3.0, 1.0 / 3.0, 1.0 / 6.0};
+}
+
+void BeamBasis::addTo(BeamShape shape, double theta_deg, double phi, double weight, double* row) {
+    const auto theta = overTheta(theta_deg);
+    if (shape == BeamShape::Round) {
+        for (std::size_t i = 0; i < 4; ++i) row[theta.at[i]] += weight * theta.height[i];
+        return;
+    }
+    const auto azimuth = overAzimuth(shape, phi);
+    for (std::size_t j = 0; j < 4; ++j) {
+        double* of_azimuth = row + azimuth.at[j] * kSize;
+        const double share = weight * azimuth.height[j];
+        for (std::size_t i = 0; i < 4; ++i) of_azimuth[theta.at[i]] += share * theta.height[i];
     }
 }
 
-double BeamBasis::intensity(const Coefficients& beam, double theta_deg) {
-    Coefficients row{};
-    addTo(theta_deg, 1.0, row.data());
+double BeamBasis::intensity(BeamShape shape, std::span<const double> beam, double theta_deg, double phi) {
+    std::vector<double> row(beam.size(), 0.0);
+    addTo(shape, theta_deg, phi, 1.0, row.data());
     double sum = 0.0;
     for (std::size_t i = 0; i < row.size(); ++i) sum += row[i] * beam[i];
     return sum;
 }
 
-const BeamBasis::Coefficients& BeamBasis::fluxes() {
-    static const Coefficients values = [] {
-        Coefficients out{};
-        constexpr int kSteps = 3600;
-        for (int i = 0; i < kSteps; ++i) {
-            const double theta = (i + 0.5) * 90.0 / kSteps;
-            const double ring = 2.0 * std::numbers::pi * std::sin(theta * std::numbers::pi / 180.0) *
-                                (std::numbers::pi / 2.0 / kSteps);
-            addTo(theta, ring, out.data());
-        }
-        return out;
-    }();
-    return values;
+const std::vector<double>& BeamBasis::fluxes(BeamShape shape) {
+    static const std::array<std::vector<double>, 3> values{
+        fluxesOf(BeamShape::Round), fluxesOf(BeamShape::TwoPlanes), fluxesOf(BeamShape::Free)};
+    return values[static_cast<std::size_t>(shape)];
 }
 
-Expected<Beam> BeamBasis::tableOf(const Coefficients& beam) {
+Expected<Beam> BeamBasis::tableOf(BeamShape shape, std::span<const double> beam) {
+    constexpr double kAzimuthStep = 7.5;
     std::vector<double> theta;
-    std::vector<double> relative;
-    for (int degree = 0; degree <= 90; ++degree) {
-        theta.push_back(degree);
-        relative.push_back(std::max(0.0, intensity(beam, degree)));
+    for (int degree = 0; degree <= 90; ++degree) theta.push_back(degree);
+    const auto along = [&](double phi_deg) {
+        std::vector<double> relative;
+        for (const double degree : theta)
+            relative.push_back(std::max(0.0, intensity(shape, beam, degree, phi_deg * kDegree)));
+        return relative;
+    };
+    if (shape == BeamShape::Round) return Beam::table(theta, along(0.0));
+    const double last = shape == BeamShape::TwoPlanes ? 90.0 : 360.0;
+    std::vector<double> azimuths;
+    std::vector<std::vector<double>> planes;
+    for (double phi = 0.0; phi <= last; phi += kAzimuthStep) {
+        azimuths.push_back(phi);
+        planes.push_back(along(phi));
     }
-    return Beam::table(std::move(theta), std::move(relative));
+    if (last == 360.0) planes.back() = planes.front();
+    return Beam::planes(theta, azimuths, planes);
 }
 
 }  // namespace glumet

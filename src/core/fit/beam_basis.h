@@ -1,29 +1,41 @@
 #pragma once
 
 #include <array>
+#include <span>
 #include <vector>
 
 #include "core/base/beam.h"
 
 namespace glumet {
 
-/// Smooth beams as sums of bells: cubic B-splines over the angle from the axis on equal intervals of
-/// 90°/kIntervals, even about the axis (de Boor 1978, A Practical Guide to Splines). Non-negative
-/// coefficients give a non-negative beam. A coefficient has the unit of intensity, µmol·s⁻¹·sr⁻¹.
+/// How a fitted beam turns about its axis: not at all; with two planes of symmetry, along and across the
+/// fixture; or anyhow.
+enum class BeamShape { Round, TwoPlanes, Free };
+
+/// Smooth beams as sums of bells. Over the angle from the axis: cubic B-splines on equal intervals of
+/// 90°/kIntervals, even about the axis (de Boor 1978, A Practical Guide to Splines). About the axis: the same
+/// over the azimuth, mirrored at 0° and 90° every 30° for two planes of symmetry, periodic every 45° for a
+/// free beam; one for a round one. Non-negative coefficients give a non-negative beam. A coefficient has the
+/// unit of intensity, µmol·s⁻¹·sr⁻¹; those of one azimuth stand together.
 class BeamBasis {
   public:
     static constexpr int kIntervals = 18;
-    static constexpr int kSize = kIntervals + 2;
-    using Coefficients = std::array<double, kSize>;
+    static constexpr int kSize = kIntervals + 2;  ///< of one azimuth, and of a round beam
 
-    /// Adds weight × each bell's height at an angle, 0…90 degrees, to a row of kSize.
-    static void addTo(double theta_deg, double weight, double* row);
-    /// Intensity of a beam at an angle.
-    static double intensity(const Coefficients& beam, double theta_deg);
-    /// Emitted flux, ∫ I 2π sin θ dθ, of each bell.
-    static const Coefficients& fluxes();
-    /// The same beam as a table every degree.
-    static Expected<Beam> tableOf(const Coefficients& beam);
+    static int azimuths(BeamShape shape);
+    static int size(BeamShape shape) { return kSize * azimuths(shape); }
+    /// Share of a whole turn that each azimuth's bell stands for; sums to 1.
+    static std::vector<double> turnShares(BeamShape shape);
+
+    /// Adds weight × each bell's height to a row of size(shape), in a direction: 0…90 degrees from the axis,
+    /// any azimuth in radians from the fixture's +x.
+    static void addTo(BeamShape shape, double theta_deg, double phi, double weight, double* row);
+    /// Intensity of a beam in a direction.
+    static double intensity(BeamShape shape, std::span<const double> beam, double theta_deg, double phi);
+    /// Emitted flux, ∫∫ I sin θ dθ dφ, of each bell.
+    static const std::vector<double>& fluxes(BeamShape shape);
+    /// The same beam as a table every degree, and every 7.5° of azimuth where it is not round.
+    static Expected<Beam> tableOf(BeamShape shape, std::span<const double> beam);
 };
 
 }  // namespace glumet

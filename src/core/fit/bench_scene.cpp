@@ -20,6 +20,12 @@ LightScene emptyScene(const Tank& tank, bool dry) {
     return scene;
 }
 
+std::optional<SceneShroud> sceneShroud(const Fixture& fixture) {
+    if (fixture.shroud_length.value() <= 0.0 || fixture.shroud_width.value() <= 0.0) return std::nullopt;
+    return SceneShroud{fixture.shroud_length.value(), fixture.shroud_width.value(),
+                       fixture.shroud_drop.value()};
+}
+
 std::vector<SceneEmitter> latticeEmitters(const Fixture& fixture, PhotonFlux flux, std::size_t beam) {
     const int columns = fixture.emitters.columns;
     const int rows = fixture.emitters.rows;

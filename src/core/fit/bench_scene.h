@@ -11,6 +11,9 @@ SceneWall sceneWall(const Wall& wall);
 /// Walls and footprint of a described tank over a scene of its own; `dry` empties it.
 LightScene emptyScene(const Tank& tank, bool dry);
 
+/// The fixture's shroud as it hangs; nothing where its size is not stated.
+std::optional<SceneShroud> sceneShroud(const Fixture& fixture);
+
 /// Spreads `flux` evenly over the fixture's lattice of emitters, all with beam `beam`; an emitter of some
 /// size is up to 4 × 4 points over its patch, about 15 mm apart.
 std::vector<SceneEmitter> latticeEmitters(const Fixture& fixture, PhotonFlux flux, std::size_t beam);

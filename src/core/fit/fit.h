@@ -13,10 +13,12 @@ namespace glumet {
 
 /// What the fit believes before it sees a reading, and how far it goes.
 struct FitOptions {
-    double unknown_noise = 0.03;    ///< relative, of a reading without a swing of its own
-    double least_noise = 0.01;      ///< relative; no reading is better
-    double placing_mm = 4.0;        ///< standard error of the probe's place, each direction
-    double height_offset_mm = 5.0;  ///< priors, standard deviations about 0 …
+    double unknown_noise = 0.03;  ///< relative, of a reading without a swing of its own
+    double least_noise = 0.01;    ///< relative; no reading is better
+    double placing_mm = 4.0;      ///< standard error of the probe's place, each direction
+    double emitter_offset_mm =
+        3.0;                ///< priors, standard deviations about 0: where light leaves the fixture …
+    double ruler_mm = 3.0;  ///< … the bench's ruler or water line, the same all evening …
     double position_mm = 10.0;
     double run_height_mm = 2.0;       ///< … of each run's own height besides
     double run_level = 0.004;         ///< … of each run's own output, relative
@@ -84,6 +86,12 @@ struct FitResult {
     std::vector<FitParameter> parameters;
     std::vector<FitResidual> residuals;  ///< in the order of runs, planes, readings
     std::vector<Words> cannot_tell;
+    /// How much more probable the readings are under a beam that is not round, in logarithms of evidence.
+    struct ShapeEvidence {
+        BeamShape shape = BeamShape::Round;
+        double gain = 0.0;
+    };
+    std::vector<ShapeEvidence> shape_evidence;
     double reduced_chi_square = 0.0;
     double misfit = 0.0;              ///< Σ min(z², 36): what layouts are compared by
     double reflectance = 0.0;         ///< of the painted wall that was described last

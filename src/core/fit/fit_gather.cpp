@@ -46,6 +46,8 @@ std::optional<Problem> Fitter::gather() {
         LightScene scene = emptyScene(*tank, run.water == WaterState::Dry);
         hangAt(scene, hangingPlaces(run, scene.length_mm), run.height, run.level_pct.value_or(100.0) / 100.0,
                {});
+        if (const auto* fixture = byId(bench_.fixtures, run.fixture))
+            for (auto& hung : scene.fixtures) hung.shroud = sceneShroud(*fixture);
         runs_.push_back({id, scene});
         for (const auto& plane : run.planes) addPlaneTo(runs_.size() - 1, plane, rings, planes);
     }
@@ -101,6 +103,7 @@ void Fitter::layOutEmitters() {
             emitters_.push_back({e.dx_mm, e.dy_mm, e.flux_umol_s});
     if (fixture == nullptr) return;
     result_.model.fixture = fixture->name;
+    result_.model.shroud = sceneShroud(*fixture);
     result_.model.body_length_mm = fixture->length.value();
     result_.model.body_width_mm = fixture->width.value();
     const auto configuration = configurationOf(bench_.run(run_ids_.front()));
@@ -115,8 +118,8 @@ void Fitter::start() {
     nuisances_.shared[kReflectance] = described_reflectance_;
     nuisances_.shared[kAttenuation] = options_.known_attenuation_per_m.value_or(0.0);
     const auto plain = *Beam::halfAngle(kStartHalfAngle);
-    beam_.resize(kBells);
-    for (Eigen::Index k = 0; k < kBells; ++k)
+    beam_.resize(bells());
+    for (Eigen::Index k = 0; k < bells(); ++k)
         beam_(k) =
             plain.intensity(std::cos(std::min(90.0, 90.0 * static_cast<double>(k) / BeamBasis::kIntervals) *
                                      std::numbers::pi / 180.0));

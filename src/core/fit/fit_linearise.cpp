@@ -26,7 +26,7 @@ LightScene Fitter::sceneOfRun(std::size_t run, const std::array<double, kSharedC
 }
 
 Eigen::MatrixXd Fitter::designAt(const std::array<double, kSharedCount>& shared) const {
-    Eigen::MatrixXd design(static_cast<Eigen::Index>(data_.size()), kBells);
+    Eigen::MatrixXd design(static_cast<Eigen::Index>(data_.size()), bells());
     for (std::size_t run = 0; run < runs_.size(); ++run) {
         std::vector<BasisField::Point> points;
         std::vector<Eigen::Index> at;
@@ -37,11 +37,12 @@ Eigen::MatrixXd Fitter::designAt(const std::array<double, kSharedCount>& shared)
         }
         if (points.empty()) continue;
         const auto rows =
-            BasisField(sceneOfRun(run, shared), emitters_, std::max(0.0, shared[kAttenuation])).rows(points);
+            BasisField(sceneOfRun(run, shared), emitters_, std::max(0.0, shared[kAttenuation]), shape_)
+                .rows(points);
         const double level = std::exp(nuisances_.run_level[run]);
         for (std::size_t i = 0; i < at.size(); ++i)
-            design.row(at[i]) =
-                level * Eigen::Map<const Eigen::RowVectorXd>(rows.data() + i * BeamBasis::kSize, kBells);
+            design.row(at[i]) = level * Eigen::Map<const Eigen::RowVectorXd>(
+                                            rows.data() + static_cast<Eigen::Index>(i) * bells(), bells());
     }
     return design;
 }

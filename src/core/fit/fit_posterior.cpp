@@ -39,8 +39,13 @@ void Fitter::finish() {
     model.height_offset_mm = nuisances_.shared[kHeight];
     model.readings = static_cast<int>(n);
     model.relative_residual = std::sqrt(relative / std::max(1.0, counted));
-    for (Eigen::Index k = 0; k < kBells; ++k)
-        model.beam[static_cast<std::size_t>(k)] = std::max(0.0, beam_(k));
+    model.shape = shape_;
+    model.beam.assign(beam_.data(), beam_.data() + beam_.size());
+    for (double& value : model.beam) value = std::max(0.0, value);
+    const double own = options_.emitter_offset_mm * options_.emitter_offset_mm;
+    const double ruler = options_.ruler_mm * options_.ruler_mm;
+    model.own_offset_share = own + ruler > 0.0 ? own / (own + ruler) : 1.0;
+    model.ruler_mm = options_.ruler_mm;
     posterior();
 }
 
@@ -51,12 +56,12 @@ void Fitter::posterior() {
     noise_ *= std::sqrt(std::max(0.5, result_.reduced_chi_square));
     normal(h, g);
     // A coefficient at its bound is known to be there.
-    for (Eigen::Index k = 0; k < kBells; ++k)
+    for (Eigen::Index k = 0; k < bells(); ++k)
         if (beam_(k) <= 1e-9 * beam_.maxCoeff()) h(k, k) *= 1e3;
     const Eigen::MatrixXd covariance = h.llt().solve(Eigen::MatrixXd::Identity(h.rows(), h.cols()));
     std::vector<Eigen::Index> keep;
-    for (Eigen::Index k = 0; k < kBells; ++k) keep.push_back(k);
-    keep.push_back(kBells + kHeight);
+    for (Eigen::Index k = 0; k < bells(); ++k) keep.push_back(k);
+    keep.push_back(bells() + kHeight);
     for (const auto i : keep)
         for (const auto j : keep) result_.model.covariance.push_back(covariance(i, j));
     addParameters(covariance);

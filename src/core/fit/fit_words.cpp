@@ -13,7 +13,7 @@ void Fitter::addParameters(const Eigen::MatrixXd& covariance) {
     const auto add = [&](FitQuantity what, Words name, const char* unit, Eigen::Index j, double scale,
                          Id of_run = 0) {
         result_.parameters.push_back({what, of_run, std::move(name), unit, nuisance(j) * scale,
-                                      std::sqrt(covariance(kBells + j, kBells + j)) * scale,
+                                      std::sqrt(covariance(bells() + j, bells() + j)) * scale,
                                       priorError(j) * scale});
     };
     result_.parameters.push_back({FitQuantity::Flux, 0, say(GLUMET_SAY("Core", "flux")), "µmol/s",
@@ -50,10 +50,11 @@ void Fitter::tellApart(const Eigen::MatrixXd& covariance) {
                 p.unit));
     // Flux against height offset: a brighter lamp higher up.
     Eigen::VectorXd by_flux = Eigen::VectorXd::Zero(covariance.rows());
-    for (Eigen::Index k = 0; k < kBells; ++k) by_flux(k) = BeamBasis::fluxes()[static_cast<std::size_t>(k)];
-    const double both = by_flux.dot(covariance.col(kBells + kHeight));
-    const double correlation =
-        both / std::sqrt(by_flux.dot(covariance * by_flux) * covariance(kBells + kHeight, kBells + kHeight));
+    const auto& fluxes = BeamBasis::fluxes(shape_);
+    by_flux.head(bells()) = Eigen::Map<const Eigen::VectorXd>(fluxes.data(), bells());
+    const double both = by_flux.dot(covariance.col(bells() + kHeight));
+    const double correlation = both / std::sqrt(by_flux.dot(covariance * by_flux) *
+                                                covariance(bells() + kHeight, bells() + kHeight));
     if (std::abs(correlation) > kTwin)
         result_.cannot_tell.push_back(say(GLUMET_SAY("Core",
                                                      "A brighter fixture higher up would give the same "

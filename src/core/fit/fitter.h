@@ -12,7 +12,6 @@
 /// (fit_step.cpp), what came out (fit_posterior.cpp) and what is said of it (fit_words.cpp).
 namespace glumet {
 
-inline constexpr auto kBells = static_cast<Eigen::Index>(BeamBasis::kSize);
 inline constexpr double kBiweight = 6.0;    // standard errors
 inline constexpr double kDistrusted = 4.0;  // standard errors
 
@@ -68,12 +67,26 @@ class Fitter {
     Eigen::VectorXd values() const;
     double priorError(Eigen::Index nuisance) const;
     double nuisance(Eigen::Index j) const;
-    /// Second differences of the coefficients; a last row keeps the beam's rim from floating.
-    static const Eigen::MatrixXd& differences();
-    Eigen::MatrixXd smoothness(double roughness) const;
+    /// Coefficients of the beam.
+    Eigen::Index bells() const { return BeamBasis::size(shape_); }
+    /// How strongly a beam is believed to be smooth from the axis outward, and alike in all azimuths:
+    /// standard deviations of a second difference and of a difference to the next azimuth, as shares of the
+    /// beam's mean coefficient.
+    struct Smoothness {
+        double outward = 0.2;
+        double about = 0.2;
+    };
+    /// Precision of the coefficients under it.
+    Eigen::MatrixXd prior(const Smoothness& smoothness) const;
     Eigen::MatrixXd whitened() const;
-    /// The strength under which the readings are most probable, beam and nuisances integrated out.
-    void chooseRoughness();
+    /// The strength under which the readings are most probable, beam and nuisances integrated out; the
+    /// logarithm of that evidence is returned.
+    double chooseSmoothness();
+    /// Takes a beam that turns about its axis where the readings are more probable under it.
+    void considerShapes();
+    void setShape(BeamShape shape);
+    /// Rounds until a step changes nothing any more; false when cancelled.
+    bool settle(bool& converged);
     Eigen::VectorXd nuisanceVector() const { return nuisanceVectorOf(slopes_.cols()); }
     Eigen::VectorXd nuisanceVectorOf(Eigen::Index size) const;
     /// Normal equations in (beam, nuisances), the nuisances as they are, not their change.
@@ -97,7 +110,8 @@ class Fitter {
     Nuisances at_linearisation_;
     Eigen::VectorXd linearised_;
     double described_reflectance_ = 0.05;
-    double roughness_ = 0.2;
+    BeamShape shape_ = BeamShape::Round;
+    Smoothness smoothness_;
     Eigen::VectorXd beam_;
     Eigen::MatrixXd design_;
     Eigen::VectorXd model_;

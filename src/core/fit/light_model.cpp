@@ -1,5 +1,6 @@
 #include "core/fit/light_model.h"
 
+#include <Eigen/Dense>
 #include <algorithm>
 #include <cmath>
 
@@ -16,14 +17,15 @@ LightScene raised(const LightScene& scene, double by_mm) {
 }
 
 double quadratic(const std::vector<double>& covariance, const double* row) {
-    constexpr auto kSize = static_cast<std::size_t>(LightModel::kParameters);
-    double sum = 0.0;
-    for (std::size_t i = 0; i < kSize; ++i)
-        for (std::size_t j = 0; j < kSize; ++j) sum += row[i] * covariance[i * kSize + j] * row[j];
-    return std::max(0.0, sum);
+    if (covariance.empty()) return 0.0;
+    const auto size =
+        static_cast<Eigen::Index>(std::lround(std::sqrt(static_cast<double>(covariance.size()))));
+    const Eigen::Map<const Eigen::MatrixXd> c(covariance.data(), size, size);
+    const Eigen::Map<const Eigen::VectorXd> v(row, size);
+    return std::max(0.0, v.dot(c * v));
 }
 
-double dot(const double* row, const BeamBasis::Coefficients& beam) {
+double dot(const double* row, const std::vector<double>& beam) {
     double sum = 0.0;
     for (std::size_t k = 0; k < beam.size(); ++k) sum += row[k] * beam[k];
     return sum;
@@ -31,12 +33,34 @@ double dot(const double* row, const BeamBasis::Coefficients& beam) {
 
 }  // namespace
 
-double LightModel::flux() const { return dot(BeamBasis::fluxes().data(), beam); }
+double LightModel::flux() const { return dot(BeamBasis::fluxes(shape).data(), beam); }
 
 double LightModel::fluxError() const {
-    std::array<double, kParameters> row{};
-    std::copy(BeamBasis::fluxes().begin(), BeamBasis::fluxes().end(), row.begin());
+    auto row = BeamBasis::fluxes(shape);
+    row.push_back(0.0);
     return std::sqrt(quadratic(covariance, row.data()));
+}
+
+LightModel LightModel::elsewhere() const {
+    auto out = *this;
+    out.height_offset_mm *= own_offset_share;
+    const std::size_t size = parameters();
+    if (out.covariance.size() == size * size) {
+        for (std::size_t i = 0; i < size; ++i) {
+            out.covariance[i * size + size - 1] *= own_offset_share;
+            out.covariance[(size - 1) * size + i] *= own_offset_share;
+        }
+        out.covariance.back() += ruler_mm * ruler_mm * (own_offset_share + 1.0);
+    }
+    out.own_offset_share = 1.0;
+    out.ruler_mm = 0.0;
+    return out;
+}
+
+BasisField LightModel::over(LightScene scene, double offset_mm, double attenuation_per_m) const {
+    scene = raised(scene, offset_mm);
+    for (auto& hung : scene.fixtures) hung.shroud = shroud;
+    return BasisField(scene, emitters, attenuation_per_m, shape);
 }
 
 std::vector<SceneEmitter> LightModel::sceneEmitters(std::size_t beam_index) const {
@@ -48,19 +72,17 @@ std::vector<SceneEmitter> LightModel::sceneEmitters(std::size_t beam_index) cons
 std::vector<Predicted> predict(const LightModel& model, const LightScene& scene,
                                const std::vector<BasisField::Point>& points) {
     const double attenuation = scene.water.attenuation_per_m;
-    const auto rowsAt = [&](double offset) {
-        return BasisField(raised(scene, offset), model.emitters, attenuation).rows(points);
-    };
+    const auto rowsAt = [&](double offset) { return model.over(scene, offset, attenuation).rows(points); };
     const auto rows = rowsAt(model.height_offset_mm);
     const auto higher = rowsAt(model.height_offset_mm + kHeightStepMm);
     std::vector<Predicted> out;
     for (std::size_t i = 0; i < points.size(); ++i) {
-        const double* row = rows.data() + i * BeamBasis::kSize;
+        const double* row = rows.data() + i * model.beam.size();
         const double value = dot(row, model.beam);
-        std::array<double, LightModel::kParameters> slope{};
-        std::copy(row, row + BeamBasis::kSize, slope.begin());
-        slope.back() = (dot(higher.data() + i * BeamBasis::kSize, model.beam) - value) / kHeightStepMm;
-        const double error = std::sqrt(quadratic(model.covariance, slope.data()));
+        std::vector<double> slope(row, row + model.beam.size());
+        slope.push_back((dot(higher.data() + i * model.beam.size(), model.beam) - value) / kHeightStepMm);
+        const double error =
+            std::hypot(std::sqrt(quadratic(model.covariance, slope.data())), model.misfit * value);
         out.push_back({value, std::max(0.0, value - kTwoSided95 * error), value + kTwoSided95 * error});
     }
     return out;
@@ -72,7 +94,10 @@ Expected<LightScene> sceneWith(const LightModel& model, LightScene scene) {
     scene = raised(scene, model.height_offset_mm);
     scene.beams = {*beam};
     scene.channels = {SceneChannel{{}, Attenuation::grey(scene.water.attenuation_per_m)}};
-    for (auto& fixture : scene.fixtures) fixture.emitters = model.sceneEmitters(0);
+    for (auto& fixture : scene.fixtures) {
+        fixture.emitters = model.sceneEmitters(0);
+        fixture.shroud = model.shroud;
+    }
     return scene;
 }
 

@@ -6,21 +6,20 @@
 namespace glumet {
 namespace {
 
-constexpr auto kSize = static_cast<Eigen::Index>(LightModel::kParameters);
 constexpr double kTail = 0.025;
 constexpr double kStepMm = 1.0;
 
 Eigen::VectorXd parametersOf(const LightModel& model) {
-    Eigen::VectorXd p(kSize);
-    for (Eigen::Index k = 0; k < BeamBasis::kSize; ++k) p(k) = model.beam[static_cast<std::size_t>(k)];
-    p(kSize - 1) = model.height_offset_mm;
+    Eigen::VectorXd p(static_cast<Eigen::Index>(model.parameters()));
+    p << Eigen::Map<const Eigen::VectorXd>(model.beam.data(), p.size() - 1), model.height_offset_mm;
     return p;
 }
 
 /// A square root of the posterior covariance that rounding cannot spoil.
 Eigen::MatrixXd rootOf(const LightModel& model) {
-    if (model.covariance.empty()) return Eigen::MatrixXd::Zero(kSize, kSize);
-    const Eigen::Map<const Eigen::MatrixXd> covariance(model.covariance.data(), kSize, kSize);
+    const auto size = static_cast<Eigen::Index>(model.parameters());
+    if (model.covariance.empty()) return Eigen::MatrixXd::Zero(size, size);
+    const Eigen::Map<const Eigen::MatrixXd> covariance(model.covariance.data(), size, size);
     const Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> solver(covariance);
     return solver.eigenvectors() * solver.eigenvalues().cwiseMax(0.0).cwiseSqrt().asDiagonal();
 }
@@ -31,30 +30,28 @@ PosteriorDraws::PosteriorDraws(const LightModel& model, std::uint64_t seed)
     : mean_(parametersOf(model)), root_(rootOf(model)), random_(seed) {}
 
 Eigen::VectorXd PosteriorDraws::next() {
-    const Eigen::VectorXd unit = Eigen::VectorXd::NullaryExpr(kSize, [&] { return normal_(random_); });
+    const Eigen::VectorXd unit = Eigen::VectorXd::NullaryExpr(mean_.size(), [&] { return normal_(random_); });
     Eigen::VectorXd p = mean_ + root_ * unit;
-    p.head(BeamBasis::kSize) = p.head(BeamBasis::kSize).cwiseMax(0.0);
+    p.head(p.size() - 1) = p.head(p.size() - 1).cwiseMax(0.0);
     return p;
 }
 
 DrawnField::DrawnField(const LightModel& model, const LightScene& scene,
                        const std::vector<BasisField::Point>& points)
     : offset_mm_(model.height_offset_mm) {
+    const auto size = static_cast<Eigen::Index>(model.beam.size());
     const auto rowsAt = [&](double offset) {
-        auto raised = scene;
-        for (auto& fixture : raised.fixtures) fixture.height_mm = std::max(1.0, fixture.height_mm + offset);
-        const auto rows = BasisField(raised, model.emitters, scene.water.attenuation_per_m).rows(points);
-        return Rows(
-            Eigen::Map<const Rows>(rows.data(), static_cast<Eigen::Index>(points.size()), BeamBasis::kSize));
+        const auto rows = model.over(scene, offset, scene.water.attenuation_per_m).rows(points);
+        return Rows(Eigen::Map<const Rows>(rows.data(), static_cast<Eigen::Index>(points.size()), size));
     };
     rows_ = rowsAt(offset_mm_);
-    const Eigen::VectorXd beam = parametersOf(model).head(BeamBasis::kSize);
+    const Eigen::VectorXd beam = parametersOf(model).head(size);
     by_offset_ = (rowsAt(offset_mm_ + kStepMm) - rows_) * beam / kStepMm;
 }
 
 std::vector<double> DrawnField::values(const Eigen::VectorXd& draw) const {
     const Eigen::VectorXd lit =
-        rows_ * draw.head(BeamBasis::kSize) + by_offset_ * (draw(kSize - 1) - offset_mm_);
+        rows_ * draw.head(draw.size() - 1) + by_offset_ * (draw(draw.size() - 1) - offset_mm_);
     std::vector<double> out(static_cast<std::size_t>(lit.size()));
     for (std::size_t i = 0; i < out.size(); ++i) out[i] = std::max(0.0, lit(static_cast<Eigen::Index>(i)));
     return out;

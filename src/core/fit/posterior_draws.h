@@ -10,7 +10,7 @@
 namespace glumet {
 
 /// Fixtures as a fit leaves them possible: draws from its posterior, normal about the fit with its
-/// covariance, beam coefficients never negative. Each is LightModel::kParameters values, the beam's
+/// covariance, beam coefficients never negative. Each is LightModel::parameters() values, the beam's
 /// coefficients, then the height offset in mm. The same seed gives the same draws.
 class PosteriorDraws {
   public:

@@ -205,19 +205,79 @@ class Descent {
     std::vector<bool> met_;
 };
 
-/// What becomes of a source's light before it meets the surface.
-class Departure {
+/// The rays of one source, ring by ring about its axis.
+class SourceRays {
   public:
-    Departure(const LightScene& scene, const PointSource& source) : scene_(scene), source_(source) {}
+    SourceRays(const LightScene& scene, const PointSource& source, LightBudget& budget)
+        : scene_(scene),
+          source_(source),
+          beam_(scene.beams[source.beam]),
+          shroud_(scene.fixtures[source.fixture].shroud),
+          turn_(std::atan2(source.sin_turn, source.cos_turn)),
+          plain_(beam_.round() && !shroud_ && scene.obstacles.empty()),
+          budget_(budget),
+          descent_(scene, scene.channels[source.channel].attenuation, budget) {}
 
-    double phiOnFixture(double phi) const { return phi - std::atan2(source_.sin_turn, source_.cos_turn); }
-    bool leavesShroud(double tangent, double phi) const {
-        const auto& shroud = scene_.fixtures[source_.fixture].shroud;
-        if (!shroud) return true;
-        const double turned = phiOnFixture(phi);
-        return shroudPasses(*shroud, source_.dx_mm, source_.dy_mm, tangent * std::cos(turned),
-                            tangent * std::sin(turned));
+    void follow() {
+        budget_.emitted += source_.flux_umol_s;
+        const auto cuts = thetaCuts(scene_, source_);
+        for (std::size_t i = 0; i + 1 < cuts.size(); ++i)
+            if (cuts[i + 1] - cuts[i] >= 1e-12)
+                integrate(cuts[i], cuts[i + 1], plain_ ? kWidestTheta : kFineTheta,
+                          [&](double theta, double weight) { addRing(theta, weight); });
     }
+
+  private:
+    struct Ring {
+        double cosine, sine, tangent;
+        double rho;        ///< of its circle on the surface, mm
+        double through;    ///< the surface, 0–1
+        double intensity;  ///< of a round beam
+    };
+
+    void addRing(double theta, double weight) {
+        const double cosine = std::cos(theta);
+        const Ring ring{cosine,
+                        std::sin(theta),
+                        std::tan(theta),
+                        source_.height_mm * std::tan(theta),
+                        surfaceTransmittance(cosine, scene_.water.refractive_index),
+                        beam_.round() ? beam_.intensity(cosine) : 0.0};
+        const double flux = source_.flux_umol_s * ring.sine * weight;
+        for (const auto& arc : arcsOf(scene_, source_.x_mm, source_.y_mm, ring.rho)) {
+            if (arc.to - arc.from < 1e-12) continue;
+            if (plain_ && !arc.inside)
+                budget_.spilled += flux * ring.intensity * (arc.to - arc.from);
+            else
+                integrate(arc.from, arc.to, plain_ ? kWidestPhi : kFinePhi,
+                          [&](double phi, double share) { addRay(ring, phi, flux * share, arc.inside); });
+        }
+    }
+
+    void addRay(const Ring& ring, double phi, double flux, bool inside) {
+        const double turned = phi - turn_;
+        const double power = flux * (beam_.round() ? ring.intensity : beam_.intensity({ring.cosine, turned}));
+        if (shroud_ && !shroudPasses(*shroud_, source_.dx_mm, source_.dy_mm, ring.tangent * std::cos(turned),
+                                     ring.tangent * std::sin(turned))) {
+            budget_.shrouded += power;
+            return;
+        }
+        const double x = source_.x_mm + ring.rho * std::cos(phi);
+        const double y = source_.y_mm + ring.rho * std::sin(phi);
+        auto met = metInAir(x, y);
+        double arriving = power;
+        for (std::size_t i = 0; i < met.size(); ++i)
+            if (met[i]) arriving *= scene_.obstacles[i].transmittance;
+        budget_.obstructed += power - arriving;
+        if (!inside) {
+            budget_.spilled += arriving;
+            return;
+        }
+        budget_.reflected += arriving * (1.0 - ring.through);
+        descent_.follow(x, y, phi, ring.sine / scene_.water.refractive_index, arriving * ring.through,
+                        std::move(met));
+    }
+
     /// Obstacles met on the way to (x, y) on the surface.
     std::vector<bool> metInAir(double x, double y) const {
         std::vector<bool> met(scene_.obstacles.size());
@@ -227,68 +287,16 @@ class Departure {
         }
         return met;
     }
-    double through(const std::vector<bool>& met) const {
-        double through = 1.0;
-        for (std::size_t i = 0; i < met.size(); ++i)
-            if (met[i]) through *= scene_.obstacles[i].transmittance;
-        return through;
-    }
-    /// Whether direction decides about more than the beam's angle and the footprint.
-    bool plain() const {
-        return scene_.beams[source_.beam].round() && !scene_.fixtures[source_.fixture].shroud &&
-               scene_.obstacles.empty();
-    }
 
-  private:
     const LightScene& scene_;
     const PointSource& source_;
+    const Beam& beam_;
+    const std::optional<SceneShroud>& shroud_;
+    double turn_;
+    bool plain_;  ///< direction decides about no more than the beam's angle and the footprint
+    LightBudget& budget_;
+    Descent descent_;
 };
-
-void addSource(const LightScene& scene, const PointSource& source, LightBudget& budget) {
-    const auto& beam = scene.beams[source.beam];
-    const double n = scene.water.refractive_index;
-    Descent descent(scene, scene.channels[source.channel].attenuation, budget);
-    budget.emitted += source.flux_umol_s;
-    const Departure departure(scene, source);
-    const double widest_theta = departure.plain() ? kWidestTheta : kFineTheta;
-    const double widest_phi = departure.plain() ? kWidestPhi : kFinePhi;
-    const auto cuts = thetaCuts(scene, source);
-    for (std::size_t i = 0; i + 1 < cuts.size(); ++i) {
-        if (cuts[i + 1] - cuts[i] < 1e-12) continue;
-        integrate(cuts[i], cuts[i + 1], widest_theta, [&](double theta, double weight) {
-            const double sine = std::sin(theta);
-            const double per_steradian = source.flux_umol_s * sine * weight;
-            const double through = surfaceTransmittance(std::cos(theta), n);
-            const double rho = source.height_mm * std::tan(theta);
-            for (const auto& arc : arcsOf(scene, source.x_mm, source.y_mm, rho)) {
-                if (arc.to - arc.from < 1e-12) continue;
-                if (departure.plain() && !arc.inside) {
-                    budget.spilled += per_steradian * beam.intensity(std::cos(theta)) * (arc.to - arc.from);
-                    continue;
-                }
-                integrate(arc.from, arc.to, widest_phi, [&](double phi, double share) {
-                    const double power = per_steradian * share *
-                                         beam.intensity({std::cos(theta), departure.phiOnFixture(phi)});
-                    if (!departure.leavesShroud(std::tan(theta), phi)) {
-                        budget.shrouded += power;
-                        return;
-                    }
-                    const double x = source.x_mm + rho * std::cos(phi);
-                    const double y = source.y_mm + rho * std::sin(phi);
-                    auto met = departure.metInAir(x, y);
-                    const double arriving = power * departure.through(met);
-                    budget.obstructed += power - arriving;
-                    if (!arc.inside) {
-                        budget.spilled += arriving;
-                        return;
-                    }
-                    budget.reflected += arriving * (1.0 - through);
-                    descent.follow(x, y, phi, sine / n, arriving * through, std::move(met));
-                });
-            }
-        });
-    }
-}
 
 void add(LightBudget& to, const LightBudget& from) {
     to.emitted += from.emitted;
@@ -319,7 +327,7 @@ LightBudget lightBudget(const LightScene& scene, std::span<const Millimetre> dep
               [](const auto& a, const auto& b) { return a.depth < b.depth; });
     const auto sources = sourcesOf(scene);
     std::vector<LightBudget> parts(sources.size(), total);
-    forEachIndex(sources.size(), 0, [&](std::size_t i) { addSource(scene, sources[i], parts[i]); });
+    forEachIndex(sources.size(), 0, [&](std::size_t i) { SourceRays(scene, sources[i], parts[i]).follow(); });
     for (const auto& part : parts) add(total, part);
     return total;
 }

@@ -50,7 +50,7 @@ class Overlay {
 
     std::vector<double> values(const LightScene& scene) const {
         std::vector<double> out;
-        for (const auto& p : predict(fit_.model, scene, points_)) out.push_back(p.ppfd);
+        for (const auto& p : predict(model_, scene, points_)) out.push_back(p.ppfd);
         return out;
     }
 
@@ -70,7 +70,7 @@ class Overlay {
     /// Each reading's standard error: its own noise, a probe placed a little off, and what the fit leaves
     /// open.
     void weigh() {
-        const auto said = predict(fit_.model, scene_, points_);
+        const auto said = predict(model_, scene_, points_);
         for (std::size_t i = 0; i < said.size(); ++i) out_.residuals[i].model = said[i].ppfd;
         along_ = slope(1, 0, 0);
         across_ = slope(0, 1, 0);
@@ -235,6 +235,7 @@ class Overlay {
     }
 
     const FitResult& fit_;
+    const LightModel model_ = fit_.model.elsewhere();
     const Bench& bench_;
     Id index_;
     const Run& run_;

@@ -51,6 +51,7 @@ std::optional<Problem> addCompanions(LightScene& scene, const std::vector<Compan
         fixture.height_mm = std::max(1.0, companion.height.value() + companion.model.height_offset_mm);
         fixture.level = companion.level;
         fixture.emitters = companion.model.sceneEmitters(scene.beams.size() - 1);
+        fixture.shroud = companion.model.shroud;
         scene.fixtures.push_back(std::move(fixture));
     }
     return std::nullopt;

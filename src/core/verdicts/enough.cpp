@@ -13,13 +13,14 @@ namespace {
 constexpr double kTwoSided95 = 1.96;
 constexpr double kStepMm = 15.0;
 constexpr double kBeyondMm = 150.0;  // above the highest height that could be read
-constexpr auto kSize = static_cast<Eigen::Index>(LightModel::kParameters);
 
 class Knowledge {
   public:
-    Knowledge(const LightModel& model, const EnoughQuestion& question) : model_(model), q_(question) {
-        covariance_ = Eigen::Map<const Eigen::MatrixXd>(model.covariance.data(), kSize, kSize);
-    }
+    Knowledge(const LightModel& model, const EnoughQuestion& question)
+        : model_(model),
+          q_(question),
+          bells_(static_cast<Eigen::Index>(model.beam.size())),
+          covariance_(Eigen::Map<const Eigen::MatrixXd>(model.covariance.data(), bells_ + 1, bells_ + 1)) {}
 
     HeightKnowledge find() {
         HeightKnowledge out;
@@ -60,7 +61,7 @@ class Knowledge {
     std::vector<double> rowsAt(double height_mm, double depth_mm) const {
         auto scene = q_.tank;
         hangAt(scene, {scene.length_mm / 2.0}, Millimetre(std::max(5.0, height_mm)), 1.0, {});
-        return BasisField(scene, model_.emitters, scene.water.attenuation_per_m).rows(points(depth_mm));
+        return model_.over(scene, 0.0, scene.water.attenuation_per_m).rows(points(depth_mm));
     }
 
     /// Grid-mean rows over height, for interpolation.
@@ -69,28 +70,27 @@ class Knowledge {
         const double high = q_.heights.back().value() + kBeyondMm;
         for (double h = std::max(10.0, low); h <= high; h += kStepMm) {
             const auto rows = rowsAt(h, q_.depth.value());
-            const auto count = static_cast<Eigen::Index>(rows.size()) / BeamBasis::kSize;
+            const auto count = static_cast<Eigen::Index>(rows.size()) / bells_;
             const Eigen::Map<const Eigen::Matrix<double, Eigen::Dynamic, Eigen::Dynamic, Eigen::RowMajor>>
-                all(rows.data(), count, BeamBasis::kSize);
+                all(rows.data(), count, bells_);
             heights_.push_back(h);
             means_.emplace_back(all.colwise().mean().transpose());
         }
     }
 
     Eigen::VectorXd parameters() const {
-        Eigen::VectorXd p(kSize);
-        for (Eigen::Index k = 0; k < BeamBasis::kSize; ++k) p(k) = model_.beam[static_cast<std::size_t>(k)];
-        p(kSize - 1) = model_.height_offset_mm;
+        Eigen::VectorXd p(bells_ + 1);
+        p << Eigen::Map<const Eigen::VectorXd>(model_.beam.data(), bells_), model_.height_offset_mm;
         return p;
     }
 
     double meanAt(const Eigen::VectorXd& p, double height_mm) const {
-        const double u = std::clamp((height_mm + p(kSize - 1) - heights_.front()) / kStepMm, 0.0,
+        const double u = std::clamp((height_mm + p(bells_) - heights_.front()) / kStepMm, 0.0,
                                     static_cast<double>(heights_.size() - 1) - 1e-9);
         const auto i = static_cast<std::size_t>(u);
         const double t = u - static_cast<double>(i);
         const auto at = [&](std::size_t j) {
-            return std::log(std::max(1e-12, means_[j].dot(p.head(BeamBasis::kSize))));
+            return std::log(std::max(1e-12, means_[j].dot(p.head(bells_))));
         };
         // The logarithm is nearly straight over a step.
         return std::exp((1.0 - t) * at(i) + t * at(i + 1));
@@ -99,7 +99,7 @@ class Knowledge {
     std::optional<double> crossingOf(const Eigen::VectorXd& p) const {
         const double wanted = (1.0 - q_.limit) * meanAt(p, q_.lowest.value());
         double low = q_.lowest.value();
-        double high = heights_.back() - p(kSize - 1) - kStepMm;
+        double high = heights_.back() - p(bells_) - kStepMm;
         if (meanAt(p, high) > wanted) return std::nullopt;
         for (int i = 0; i < 40; ++i) {
             const double middle = 0.5 * (low + high);
@@ -109,12 +109,12 @@ class Knowledge {
     }
 
     Eigen::VectorXd slopeOfCrossing(double crossing) const {
-        Eigen::VectorXd slope(kSize);
+        Eigen::VectorXd slope(bells_ + 1);
         const auto p = parameters();
-        const double scale = p.head(BeamBasis::kSize).maxCoeff();
-        for (Eigen::Index k = 0; k < kSize; ++k) {
+        const double scale = p.head(bells_).maxCoeff();
+        for (Eigen::Index k = 0; k <= bells_; ++k) {
             auto moved = p;
-            const double step = k + 1 == kSize ? 1.0 : 0.01 * scale;
+            const double step = k == bells_ ? 1.0 : 0.01 * scale;
             moved(k) += step;
             const auto there = crossingOf(moved);
             slope(k) = there ? (*there - crossing) / step : 0.0;
@@ -130,17 +130,16 @@ class Knowledge {
     Eigen::MatrixXd narrowedBy(double height_mm, double depth_mm) const {
         const auto now = rowsAt(height_mm + model_.height_offset_mm, depth_mm);
         const auto higher = rowsAt(height_mm + model_.height_offset_mm + 1.0, depth_mm);
-        const auto count = static_cast<Eigen::Index>(now.size()) / BeamBasis::kSize;
+        const auto count = static_cast<Eigen::Index>(now.size()) / bells_;
         const auto p = parameters();
-        Eigen::MatrixXd x(count, kSize);
+        Eigen::MatrixXd x(count, bells_ + 1);
         Eigen::VectorXd noise(count);
         for (Eigen::Index i = 0; i < count; ++i) {
-            const Eigen::Map<const Eigen::VectorXd> row(now.data() + i * BeamBasis::kSize, BeamBasis::kSize);
-            const Eigen::Map<const Eigen::VectorXd> up(higher.data() + i * BeamBasis::kSize,
-                                                       BeamBasis::kSize);
-            const double value = row.dot(p.head(BeamBasis::kSize));
-            x.row(i).head(BeamBasis::kSize) = row.transpose();
-            x(i, kSize - 1) = up.dot(p.head(BeamBasis::kSize)) - value;
+            const Eigen::Map<const Eigen::VectorXd> row(now.data() + i * bells_, bells_);
+            const Eigen::Map<const Eigen::VectorXd> up(higher.data() + i * bells_, bells_);
+            const double value = row.dot(p.head(bells_));
+            x.row(i).head(bells_) = row.transpose();
+            x(i, bells_) = up.dot(p.head(bells_)) - value;
             noise(i) = std::max(1e-9, q_.reading_noise * value);
         }
         Eigen::MatrixXd inner = x * covariance_ * x.transpose();
@@ -167,6 +166,7 @@ class Knowledge {
 
     const LightModel& model_;
     const EnoughQuestion& q_;
+    Eigen::Index bells_;
     Eigen::MatrixXd covariance_;
     std::vector<double> heights_;
     std::vector<Eigen::VectorXd> means_;

@@ -11,7 +11,6 @@
 namespace glumet {
 namespace {
 
-constexpr auto kSize = static_cast<Eigen::Index>(LightModel::kParameters);
 using Rows = Eigen::Matrix<double, Eigen::Dynamic, Eigen::Dynamic, Eigen::RowMajor>;
 
 /// The sweep's planes at heights that were not read, ready to be filled with any beam.
@@ -51,8 +50,8 @@ class ModelledSweep {
 
     /// The bench with the light of these parameters.
     const Bench& lit(const Eigen::VectorXd& parameters) {
-        const Eigen::VectorXd values = rows_ * parameters.head(BeamBasis::kSize);
-        const double offset = parameters(kSize - 1) - fit_.model.height_offset_mm;
+        const Eigen::VectorXd values = rows_ * parameters.head(parameters.size() - 1);
+        const double offset = parameters(parameters.size() - 1) - fit_.model.height_offset_mm;
         const auto of_run = values.size() / static_cast<Eigen::Index>(bench_.runs.size());
         Eigen::Index at = 0;
         for (std::size_t r = 0; r < bench_.runs.size(); ++r)
@@ -75,18 +74,17 @@ class ModelledSweep {
         std::vector<double> all;
         for (const auto& run : bench_.runs) {
             auto here = scene;
-            const double height = std::max(5.0, run.height.value() + fit_.model.height_offset_mm);
-            hangAt(here, {here.length_mm / 2.0}, Millimetre(height), run.level_pct.value_or(100.0) / 100.0,
-                   {});
+            hangAt(here, {here.length_mm / 2.0}, run.height, run.level_pct.value_or(100.0) / 100.0, {});
             std::vector<BasisField::Point> points;
             for (const auto& plane : run.planes)
                 for (const auto& r : plane.readings)
                     points.push_back({r.x.value(), r.y.value(), plane.depth.value()});
-            const auto rows = BasisField(here, fit_.model.emitters, fit_.attenuation_per_m).rows(points);
+            const auto rows =
+                fit_.model.over(here, fit_.model.height_offset_mm, fit_.attenuation_per_m).rows(points);
             all.insert(all.end(), rows.begin(), rows.end());
         }
-        rows_ = Eigen::Map<const Rows>(all.data(), static_cast<Eigen::Index>(all.size()) / BeamBasis::kSize,
-                                       BeamBasis::kSize);
+        const auto size = static_cast<Eigen::Index>(fit_.model.beam.size());
+        rows_ = Eigen::Map<const Rows>(all.data(), static_cast<Eigen::Index>(all.size()) / size, size);
     }
 
     const FitResult& fit_;

@@ -201,7 +201,7 @@ void ArrayStage::addBeside(ArrayQuestion& q) const {
         const auto* found = session().fitOf(sweep);
         if (found == nullptr || !*found) return;
         Companion companion;
-        companion.model = (*found)->model;
+        companion.model = (*found)->model.elsewhere();
         companion.height = q.height;
         const bool ends = choices_.side >= 2;
         const double off = 0.5 * companion.model.body_width_mm + kBesideGapMm;
@@ -228,7 +228,7 @@ void ArrayStage::addChannels(ArrayOrder& order) const {
 
 ArrayOrder ArrayStage::order() const {
     ArrayOrder order;
-    order.model = fit()->model;
+    order.model = fit()->model.elsewhere();
     order.fit = *fit();
     order.measured_runs = measuredRuns();
     if (!order.measured_runs.empty()) order.bench = session().bench();
@@ -289,7 +289,7 @@ void ArrayStage::take() {
 void ArrayStage::hang() {
     if (fit() == nullptr || verdicts() == nullptr || tank() == nullptr) return light_.clear();
     ArrayLight::Shown shown;
-    shown.model = fit()->model;
+    shown.model = fit()->model.elsewhere();
     shown.question = question();
     // What was moved by hand stays there, whatever is judged anew.
     const bool keep = by_hand_ && light_.shown() && light_.centres().size() == std::size_t(choices_.count);

@@ -46,6 +46,14 @@ HeightStage::HeightStage(Session& session)
     layout->addWidget(makeSchools());
     layout->addWidget(makeAnswer());
     layout->addWidget(makePlots(), 1);
+    nothing_ =
+        makeLabel(tr("Two heights or more of one plane show here how the light falls and spreads with the "
+                     "mounting height.\nPlan lays them out, Measure takes them."),
+                  TextRole::Muted);
+    nothing_->setObjectName(QStringLiteral("heightNothing"));
+    nothing_->setWordWrap(true);
+    nothing_->setAlignment(Qt::AlignCenter);
+    layout->addWidget(nothing_, 1);
     table_->setObjectName(QStringLiteral("heightEvidence"));
     layout->addWidget(table_);
     dissent_ = new QLineEdit;
@@ -110,7 +118,8 @@ QWidget* HeightStage::makeAnswer() {
 }
 
 QWidget* HeightStage::makePlots() {
-    auto* holder = new QWidget;
+    plots_ = new QWidget;
+    auto* holder = plots_;
     auto* layout = new QGridLayout(holder);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->setHorizontalSpacing(18);
@@ -217,6 +226,11 @@ void HeightStage::refresh() {
     reason_->setText(verdict == nullptr ? tr("Measure one plane at two heights or more.")
                                         : text(head.reason, session().unit()));
     limit_row_->setVisible(by_spill);
+    // Axes without a level would only show figures that mean nothing.
+    const bool levels = !v.evidence.empty();
+    plots_->setVisible(levels);
+    table_->setVisible(levels);
+    nothing_->setVisible(!levels);
     first_title_->setText(by_spill                                ? tr("Loss of the grid mean, %")
                           : head.school == HeightSchool::Flattest ? tr("Centre and edge apart, %")
                           : head.school == HeightSchool::BandFill

@@ -51,6 +51,8 @@ class HeightStage : public Stage {
     QLabel* reason_;
     QButtonGroup* limits_;
     QWidget* limit_row_ = nullptr;
+    QWidget* plots_ = nullptr;
+    QLabel* nothing_ = nullptr;  ///< in their place
     std::array<QPushButton*, kHeightSchools.size()> schools_{};
     QLabel* first_title_ = nullptr;
     QLineEdit* dissent_ = nullptr;

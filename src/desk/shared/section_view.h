@@ -17,6 +17,7 @@ class SectionView : public QWidget, public AccessibleCells {
     explicit SectionView(Session& session);
 
     void refresh();
+    const SectionData& shown() const { return data_; }
     /// The recommendation is shown where a verdict is the subject.
     void setShowsRecommendation(bool shows);
     QSize sizeHint() const override { return {320, 560}; }

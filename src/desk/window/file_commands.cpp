@@ -240,6 +240,9 @@ bool MainWindow::createProject(const QString& chosen) {
 
 void MainWindow::importFile(const QString& path) {
     if (session_.project() == nullptr) return session_.warn(tr("Open or make a project first."));
+    // Closing a file of our own drops the locks that the project holds on it.
+    if (QFileInfo(path) == QFileInfo(session_.project()->path()))
+        return session_.warn(tr("This is the project that is open."));
     const auto read = readFile(path, limits::kTableBytes);
     if (!read) return session_.warn(text(read.error()));
     const QByteArray& bytes = *read;

@@ -14,7 +14,9 @@
 namespace glumet {
 namespace {
 
-constexpr int kPreviewRows = 200;
+constexpr std::size_t kPreviewRows = 200;
+/// By which a table is known; the whole of a large one is read row by row.
+constexpr std::size_t kHeadBytes = 65'536;
 constexpr int kShownProblems = 100;
 
 QString delimiterWord(char delimiter) {
@@ -30,6 +32,13 @@ QString delimiterWord(char delimiter) {
     }
 }
 
+/// The first lines.
+std::string_view headOf(std::string_view text) {
+    if (text.size() <= kHeadBytes) return text;
+    const auto end = text.rfind('\n', kHeadBytes);
+    return end == std::string_view::npos ? text : text.substr(0, end + 1);
+}
+
 std::optional<Millimetre> lengthIn(const QLineEdit* edit, LengthUnit unit) {
     return edit == nullptr ? std::nullopt : parseLength(edit->text().toStdString(), unit);
 }
@@ -40,13 +49,14 @@ ImportDialog::ImportDialog(Session& session, const QString& name, const QByteArr
     : ScrolledDialog(parent, {760, 560}),
       session_(session),
       name_(name),
+      bytes_(bytes),
       understood_(makeLabel({}, TextRole::Body)),
       preview_(new QTableWidget),
       problems_(new QPlainTextEdit),
       sound_only_(new QPushButton(tr("Leave the bad rows out"))),
       import_(new QPushButton(tr("Import"))) {
     setWindowTitle(tr("Import %1").arg(name));
-    understand(bytes);
+    understand();
     auto* layout = new QVBoxLayout(body());
     layout->setContentsMargins(22, 18, 22, 10);
     layout->setSpacing(10);
@@ -89,18 +99,32 @@ ImportDialog::ImportDialog(Session& session, const QString& name, const QByteArr
     check();
 }
 
-void ImportDialog::understand(const QByteArray& bytes) {
-    auto split = splitDelimited(std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
+void ImportDialog::understand() {
+    const std::string_view text(bytes_.constData(), static_cast<std::size_t>(bytes_.size()));
+    if (const auto head = splitDelimited(headOf(text)); head && looksLikeReadings(*head)) return gather(text);
+    auto split = splitDelimited(text);
     if (!split) {
         table_.problems.push_back(split.error());
         return;
     }
-    text_ = std::move(*split);
-    is_sheet_ = !looksLikeReadings(text_);
-    if (is_sheet_)
-        sheet_ = readPlaneSheet(text_, session_.unit());
-    else
-        table_ = readReadings(text_);
+    is_sheet_ = !looksLikeReadings(*split);
+    if (!is_sheet_) return gather(text);
+    separators_ = *split;
+    sheet_ = readPlaneSheet(*split, session_.unit());
+}
+
+void ImportDialog::gather(std::string_view text) {
+    gathering_ = {};
+    first_rows_.clear();
+    count_ = 0;
+    RowMerge merge({}, gathering_);
+    table_ = streamReadings(text, [&](ReadingRow&& row) {
+        ++count_;
+        if (first_rows_.size() < kPreviewRows) first_rows_.push_back(row);
+        merge.add(std::move(row));
+    });
+    separators_ = table_;
+    gathered_ = merge.finish();
 }
 
 QWidget* ImportDialog::makeQuestions() {
@@ -162,19 +186,20 @@ SheetAnswers ImportDialog::answers() const {
     return answers;
 }
 
-Checked<std::vector<ReadingRow>> ImportDialog::rows() const {
-    if (is_sheet_) return rowsOfSheet(sheet_, answers());
-    if (!table_.problems.empty() && !(only_sound_ && !table_.rows.empty()))
-        return tl::make_unexpected(table_.problems);
-    if (table_.rows.empty())
+Checked<int> ImportDialog::ready() const {
+    if (is_sheet_)
+        return sheetRows().map(
+            [](const std::vector<ReadingRow>& rows) { return static_cast<int>(rows.size()); });
+    if (!table_.problems.empty() && !(only_sound_ && count_ > 0)) return tl::make_unexpected(table_.problems);
+    if (count_ == 0)
         return tl::make_unexpected(std::vector<Problem>{{"", asWords(tr("The file holds no reading."))}});
-    return table_.rows;
+    return count_;
 }
 
 QString ImportDialog::understoodSentence() const {
     const QString marks =
         tr("Columns parted by %1, numbers with a decimal %2.")
-            .arg(delimiterWord(text_.delimiter), text_.decimal_comma ? tr("comma") : tr("dot"));
+            .arg(delimiterWord(separators_.delimiter), separators_.decimal_comma ? tr("comma") : tr("dot"));
     if (is_sheet_) {
         int points = 0;
         for (const auto& block : sheet_.blocks)
@@ -182,15 +207,11 @@ QString ImportDialog::understoodSentence() const {
         return tr("A sheet of %1 planes, %2 points. %3").arg(sheet_.blocks.size()).arg(points).arg(marks);
     }
     std::set<std::string> runs;
-    std::set<std::string> fixtures;
-    for (const auto& row : table_.rows) {
-        runs.insert(row.run.label);
-        fixtures.insert(row.fixture);
-    }
+    for (const auto& run : gathered_.runs) runs.insert(run.label);
     QString sentence = tr("%1 readings in %2 runs of %3 fixtures. %4")
-                           .arg(table_.rows.size())
+                           .arg(count_)
                            .arg(runs.size())
-                           .arg(fixtures.size())
+                           .arg(gathered_.fixtures.size())
                            .arg(marks);
     if (!table_.unknown_columns.empty())
         sentence += tr(" Kept as they are: %1 more columns.").arg(table_.unknown_columns.size());
@@ -198,9 +219,9 @@ QString ImportDialog::understoodSentence() const {
 }
 
 void ImportDialog::check() {
-    const auto checked = rows();
+    const auto checked = ready();
     understood_->setText(understoodSentence());
-    sound_only_->setVisible(!is_sheet_ && !table_.problems.empty() && !table_.rows.empty());
+    sound_only_->setVisible(!is_sheet_ && !table_.problems.empty() && count_ > 0);
     import_->setEnabled(checked.has_value());
     QStringList lines;
     const auto& problems = checked ? table_.problems : checked.error();
@@ -213,13 +234,13 @@ void ImportDialog::check() {
     }
     problems_->setPlainText(lines.join(QLatin1Char('\n')));
     problems_->setVisible(!lines.isEmpty());
-    import_->setText(checked ? tr("Import %1 readings").arg(checked->size()) : tr("Import"));
-    if (checked)
-        showPreview(*checked);
-    else if (is_sheet_)
-        showBlocks();
+    import_->setText(checked ? tr("Import %1 readings").arg(*checked) : tr("Import"));
+    if (!is_sheet_)
+        showPreview(first_rows_);
+    else if (checked)
+        showPreview(*sheetRows());
     else
-        showPreview(table_.rows);
+        showBlocks();
 }
 
 void ImportDialog::showBlocks() {
@@ -245,7 +266,7 @@ void ImportDialog::showPreview(const std::vector<ReadingRow>& rows) {
                             tr("x"),   tr("y"),       tr("PPFD"),   tr("flag")};
     preview_->setColumnCount(static_cast<int>(heads.size()));
     preview_->setHorizontalHeaderLabels(heads);
-    preview_->setRowCount(qMin(kPreviewRows, static_cast<int>(rows.size())));
+    preview_->setRowCount(static_cast<int>(std::min(kPreviewRows, rows.size())));
     for (int i = 0; i < preview_->rowCount(); ++i) {
         const auto& row = rows[static_cast<std::size_t>(i)];
         const QStringList cells{text(row.run.label),
@@ -262,16 +283,22 @@ void ImportDialog::showPreview(const std::vector<ReadingRow>& rows) {
     preview_->resizeColumnsToContents();
 }
 
+Expected<MergeReport> ImportDialog::importInto(Project& project) {
+    if (!is_sheet_) return project.importReadings({}, std::move(gathered_), gathering_, name_);
+    return project.importRows(*sheetRows(), name_);
+}
+
 void ImportDialog::import() {
-    const auto checked = rows();
-    if (!checked) return;
+    if (!ready()) return;
     MergeReport report;
     const QString fault = session_.edit([&](Project& project) {
-        auto done = project.importRows(*checked, name_);
+        auto done = importInto(project);
         if (done) report = *done;
         return done;
     });
     if (!fault.isEmpty()) {
+        // What was gathered is given away; it can be tried again.
+        if (!is_sheet_) understand();
         problems_->setPlainText(fault);
         problems_->show();
         return;

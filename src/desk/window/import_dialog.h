@@ -22,11 +22,14 @@ class ImportDialog : public ScrolledDialog {
   public:
     ImportDialog(Session& session, const QString& name, const QByteArray& bytes, QWidget* parent);
 
-    /// Rows that would be imported now, or everything that is missing or wrong.
-    Checked<std::vector<ReadingRow>> rows() const;
+    /// How many readings would be imported now, or everything that is missing or wrong.
+    Checked<int> ready() const;
 
   private:
-    void understand(const QByteArray& bytes);
+    void understand();
+    void gather(std::string_view text);
+    Checked<std::vector<ReadingRow>> sheetRows() const { return rowsOfSheet(sheet_, answers()); }
+    Expected<MergeReport> importInto(Project& project);
     QWidget* makeQuestions();
     void check();
     void showPreview(const std::vector<ReadingRow>& rows);
@@ -37,9 +40,16 @@ class ImportDialog : public ScrolledDialog {
 
     Session& session_;
     QString name_;
-    DelimitedText text_;
-    ReadingTable table_;
+    QByteArray bytes_;
+    Separators separators_;
     PlaneSheet sheet_;
+    /// Of a readings table: what it holds as a bench of its own, which costs a fraction of its rows, and the
+    /// first rows to be shown.
+    ReadingTable table_;
+    Bench gathered_;
+    MergeReport gathering_;
+    std::vector<ReadingRow> first_rows_;
+    int count_ = 0;
     bool is_sheet_ = false;
     QLabel* understood_;
     QTableWidget* preview_;

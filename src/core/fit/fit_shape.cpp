@@ -1,0 +1,135 @@
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+#include "core/fit/fitter.h"
+
+namespace glumet {
+namespace {
+
+/// Strengths that are tried.
+constexpr std::array kOutward{0.02, 0.05, 0.1, 0.2, 0.4, 0.8};
+constexpr std::array kAbout{0.03, 0.1, 0.3, 1.0};
+/// Before the readings a beam is round by this much: what another shape must gain in log evidence.
+constexpr double kRoundBelieved = 3.0;
+/// On its axis a beam is the same in every azimuth; from here on it may turn freely.
+constexpr double kFreeFromDeg = 30.0;
+constexpr double kTiedOnAxis = 0.02;
+
+/// Second differences of one azimuth's coefficients, even about the axis.
+const Eigen::MatrixXd& outwardDifferences() {
+    static const Eigen::MatrixXd d = [] {
+        constexpr Eigen::Index kBells = BeamBasis::kSize;
+        Eigen::MatrixXd m = Eigen::MatrixXd::Zero(kBells - 1, kBells);
+        m(0, 0) = -2.0;
+        m(0, 1) = 2.0;
+        for (Eigen::Index k = 1; k + 1 < kBells; ++k) {
+            m(k, k - 1) = 1.0;
+            m(k, k) = -2.0;
+            m(k, k + 1) = 1.0;
+        }
+        return m;
+    }();
+    return d;
+}
+
+}  // namespace
+
+Eigen::MatrixXd Fitter::prior(const Smoothness& smoothness) const {
+    constexpr Eigen::Index kBells = BeamBasis::kSize;
+    const double mean = std::max(beam_.mean(), 1e-9);
+    const auto shares = BeamBasis::turnShares(shape_);
+    const auto azimuths = static_cast<Eigen::Index>(shares.size());
+    const Eigen::MatrixXd one =
+        outwardDifferences().transpose() * outwardDifferences() / std::pow(smoothness.outward * mean, 2) +
+        Eigen::MatrixXd::Identity(kBells, kBells) / std::pow(20.0 * mean, 2);
+    Eigen::MatrixXd out = Eigen::MatrixXd::Zero(bells(), bells());
+    // Each azimuth counts by its share of the turn: with all alike this is the prior of a round beam.
+    for (Eigen::Index a = 0; a < azimuths; ++a)
+        out.block(a * kBells, a * kBells, kBells, kBells) = shares[static_cast<std::size_t>(a)] * one;
+    const Eigen::Index neighbours = shape_ == BeamShape::Free ? azimuths : azimuths - 1;
+    for (Eigen::Index a = 0; a < neighbours; ++a)
+        for (Eigen::Index k = 0; k < kBells; ++k) {
+            const double theta = 90.0 * static_cast<double>(k) / BeamBasis::kIntervals;
+            const double freedom = std::clamp(theta / kFreeFromDeg, kTiedOnAxis, 1.0);
+            const double precision = 1.0 / std::pow(smoothness.about * mean * freedom, 2);
+            const auto i = a * kBells + k;
+            const auto j = (a + 1) % azimuths * kBells + k;
+            out(i, i) += precision;
+            out(j, j) += precision;
+            out(i, j) -= precision;
+            out(j, i) -= precision;
+        }
+    return out;
+}
+
+double Fitter::chooseSmoothness() {
+    const Eigen::MatrixXd x = whitened();
+    const Eigen::VectorXd y = weights_.cwiseSqrt().cwiseQuotient(noise_).cwiseProduct(values());
+    const Eigen::MatrixXd xx = x.transpose() * x;
+    const Eigen::VectorXd xy = x.transpose() * (y + x.rightCols(slopes_.cols()) * linearised_);
+    double best = -1e300;
+    const std::size_t turns = shape_ == BeamShape::Round ? 1 : kAbout.size();
+    for (const double outward : kOutward)
+        for (std::size_t turn = 0; turn < turns; ++turn) {
+            const Smoothness tried{outward, kAbout[turn]};
+            Eigen::MatrixXd precision = Eigen::MatrixXd::Zero(xx.rows(), xx.cols());
+            precision.topLeftCorner(bells(), bells()) = prior(tried);
+            for (Eigen::Index j = 0; j < slopes_.cols(); ++j)
+                precision(bells() + j, bells() + j) = 1.0 / std::pow(priorError(j), 2);
+            const Eigen::LLT<Eigen::MatrixXd> whole(xx + precision);
+            const Eigen::LLT<Eigen::MatrixXd> before(precision);
+            const double determinants = 2.0 * (before.matrixLLT().diagonal().array().log().sum() -
+                                               whole.matrixLLT().diagonal().array().log().sum());
+            const double evidence = 0.5 * (xy.dot(whole.solve(xy)) + determinants);
+            if (evidence <= best) continue;
+            best = evidence;
+            smoothness_ = tried;
+        }
+    return best;
+}
+
+void Fitter::setShape(BeamShape shape) {
+    // Every azimuth begins as the mean of what there was.
+    constexpr Eigen::Index kBells = BeamBasis::kSize;
+    Eigen::VectorXd mean = Eigen::VectorXd::Zero(kBells);
+    const auto shares = BeamBasis::turnShares(shape_);
+    for (std::size_t a = 0; a < shares.size(); ++a)
+        mean += shares[a] * beam_.segment(static_cast<Eigen::Index>(a) * kBells, kBells);
+    shape_ = shape;
+    beam_.resize(bells());
+    for (Eigen::Index a = 0; a < BeamBasis::azimuths(shape); ++a) beam_.segment(a * kBells, kBells) = mean;
+    design_ = designAt(nuisances_.shared);
+}
+
+void Fitter::considerShapes() {
+    const auto round = beam_;
+    const auto round_smoothness = smoothness_;
+    // The same linearisation and the same weights for all: only the beam's freedom differs.
+    double best = chooseSmoothness() + kRoundBelieved;
+    auto taken = BeamShape::Round;
+    Eigen::VectorXd beam = round;
+    Smoothness smoothness = round_smoothness;
+    for (const auto shape : {BeamShape::TwoPlanes, BeamShape::Free}) {
+        setShape(shape);
+        const double evidence = chooseSmoothness();
+        result_.shape_evidence.push_back({shape, evidence - best + kRoundBelieved});
+        // Two planes of symmetry are the more usual: none must beat them as they beat a round beam.
+        if (evidence > best) {
+            best = evidence + kRoundBelieved;
+            taken = shape;
+            beam = beam_;
+            smoothness = smoothness_;
+        }
+        shape_ = BeamShape::Round;
+        beam_ = round;
+    }
+    shape_ = taken;
+    beam_ = beam;
+    smoothness_ = smoothness;
+    design_ = designAt(nuisances_.shared);
+    if (taken == BeamShape::Round) return;
+    model_ = design_ * beam_;
+}
+
+}  // namespace glumet
