@@ -9,7 +9,7 @@ namespace {
 using std::numbers::pi;
 
 constexpr double kDegree = pi / 180.0;
-constexpr int kMirrored = 4;  ///< azimuths at 0, 30, 60 and 90 degrees
+constexpr int kMirrored = 7;  ///< azimuths at 0, 15 … 90 degrees
 constexpr int kPeriodic = 8;
 
 /// The four bells that are not zero at a place, and their heights.
@@ -80,7 +80,9 @@ std::vector<double> BeamBasis::turnShares(BeamShape shape) {
     if (shape == BeamShape::Round) return {1.0};
     if (shape == BeamShape::Free) return std::vector<double>(kPeriodic, 1.0 / kPeriodic);
     // The bells at 0° and 90° have no twin beyond their plane.
-    return {1.0 / 6.0, 1.0 / 3.0, 1.0 / 3.0, 1.0 / 6.0};
+    std::vector<double> shares(kMirrored, 1.0 / (kMirrored - 1));
+    shares.front() = shares.back() = 0.5 / (kMirrored - 1);
+    return shares;
 }
 
 void BeamBasis::addTo(BeamShape shape, double theta_deg, double phi, double weight, double* row) {

@@ -14,7 +14,7 @@ enum class BeamShape { Round, TwoPlanes, Free };
 
 /// Smooth beams as sums of bells. Over the angle from the axis: cubic B-splines on equal intervals of
 /// 90°/kIntervals, even about the axis (de Boor 1978, A Practical Guide to Splines). About the axis: the same
-/// over the azimuth, mirrored at 0° and 90° every 30° for two planes of symmetry, periodic every 45° for a
+/// over the azimuth, mirrored at 0° and 90° every 15° for two planes of symmetry, periodic every 45° for a
 /// free beam; one for a round one. Non-negative coefficients give a non-negative beam. A coefficient has the
 /// unit of intensity, µmol·s⁻¹·sr⁻¹; those of one azimuth stand together.
 class BeamBasis {

@@ -18,11 +18,12 @@ struct FitOptions {
     double placing_mm = 4.0;      ///< standard error of the probe's place, each direction
     double emitter_offset_mm =
         3.0;                ///< priors, standard deviations about 0: where light leaves the fixture …
-    double ruler_mm = 3.0;  ///< … the bench's ruler or water line, the same all evening …
+    double ruler_mm = 4.0;  ///< … the bench's ruler or water line, the same all evening …
     double position_mm = 10.0;
-    double run_height_mm = 2.0;       ///< … of each run's own height besides
-    double run_level = 0.004;         ///< … of each run's own output, relative
-    double reflectance = 0.1;         ///< … of painted walls about what is described, ≥ 0
+    double run_height_mm = 2.0;  ///< … of each run's own height besides
+    double run_level = 0.004;    ///< … of each run's own output, relative
+    double unevenness = 0.08;    ///< … of one half of the body against the middle, relative, ± at its ends
+    double reflectance = 0.1;    ///< … of painted walls about what is described, ≥ 0
     double attenuation_per_m = 0.15;  ///< … half normal, ≥ 0
     int most_iterations = 8;
     /// Of more readings so many are used, spread evenly over runs and planes, and that is said.
@@ -40,6 +41,8 @@ enum class FitQuantity {
     PlaceAcross,
     Attenuation,
     Reflectance,
+    UnevenAlong,
+    UnevenAcross,
     RunHeight,
     RunLevel
 };

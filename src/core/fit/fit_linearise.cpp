@@ -7,7 +7,10 @@ namespace glumet {
 namespace {
 
 /// Steps of the shared nuisances' slopes, in their units.
-constexpr std::array<double, kSharedCount> kSteps{1.0, 2.0, 2.0, 0.02, 0.02};
+constexpr std::array<double, kSharedCount> kSteps{1.0, 2.0, 2.0, 0.02, 0.02, 0.02, 0.02};
+
+/// A body whose emitters spread less from its middle has no halves to tell apart.
+constexpr double kLeastSpreadMm = 15.0;
 
 }  // namespace
 
@@ -27,6 +30,7 @@ LightScene Fitter::sceneOfRun(std::size_t run, const std::array<double, kSharedC
 
 Eigen::MatrixXd Fitter::designAt(const std::array<double, kSharedCount>& shared) const {
     Eigen::MatrixXd design(static_cast<Eigen::Index>(data_.size()), bells());
+    const auto emitters = unevenEmitters(shared);
     for (std::size_t run = 0; run < runs_.size(); ++run) {
         std::vector<BasisField::Point> points;
         std::vector<Eigen::Index> at;
@@ -37,7 +41,7 @@ Eigen::MatrixXd Fitter::designAt(const std::array<double, kSharedCount>& shared)
         }
         if (points.empty()) continue;
         const auto rows =
-            BasisField(sceneOfRun(run, shared), emitters_, std::max(0.0, shared[kAttenuation]), shape_)
+            BasisField(sceneOfRun(run, shared), emitters, std::max(0.0, shared[kAttenuation]), shape_)
                 .rows(points);
         const double level = std::exp(nuisances_.run_level[run]);
         for (std::size_t i = 0; i < at.size(); ++i)
@@ -56,7 +60,7 @@ void Fitter::addRow() {
     const double value = (row * beam_)(0);
     Eigen::RowVectorXd slope = Eigen::RowVectorXd::Zero(slopes_.cols());
     for (Eigen::Index j = 0; j < kSharedCount; ++j) {
-        if (j == kReflectance && !paintedWalls()) continue;
+        if (!matters(j)) continue;
         auto moved = nuisances_.shared;
         moved[static_cast<std::size_t>(j)] += kSteps[static_cast<std::size_t>(j)];
         slope(j) = ((designAt(moved) * beam_)(0) - value) / kSteps[static_cast<std::size_t>(j)];
@@ -82,7 +86,7 @@ void Fitter::linearise() {
     slopes_.resize(design_.rows(), kSharedCount + 2 * static_cast<Eigen::Index>(runs_.size()));
     slopes_.setZero();
     for (Eigen::Index j = 0; j < kSharedCount; ++j) {
-        if (j == kReflectance && !paintedWalls()) continue;
+        if (!matters(j)) continue;
         auto moved = nuisances_.shared;
         moved[static_cast<std::size_t>(j)] += kSteps[static_cast<std::size_t>(j)];
         slopes_.col(j) = (designAt(moved) * beam_ - model_) / kSteps[static_cast<std::size_t>(j)];
@@ -93,6 +97,40 @@ void Fitter::linearise() {
         slopes_(i, kSharedCount + 2 * run + 1) = model_(i);
     }
     weigh();
+}
+
+double Fitter::halfSpread(double ModelEmitter::*axis) const {
+    double most = 0.0;
+    for (const auto& emitter : emitters_) most = std::max(most, std::abs(emitter.*axis));
+    return most;
+}
+
+std::vector<ModelEmitter> Fitter::unevenEmitters(const std::array<double, kSharedCount>& shared) const {
+    const double along = halfSpread(&ModelEmitter::dx_mm);
+    const double across = halfSpread(&ModelEmitter::dy_mm);
+    auto out = emitters_;
+    double sum = 0.0;
+    for (auto& emitter : out) {
+        const double x = along > 0.0 ? emitter.dx_mm / along : 0.0;
+        const double y = across > 0.0 ? emitter.dy_mm / across : 0.0;
+        emitter.share *= std::max(0.0, 1.0 + shared[kUnevenAlong] * x + shared[kUnevenAcross] * y);
+        sum += emitter.share;
+    }
+    for (auto& emitter : out) emitter.share /= sum;
+    return out;
+}
+
+bool Fitter::matters(Eigen::Index shared) const {
+    switch (shared) {
+        case kReflectance:
+            return paintedWalls();
+        case kUnevenAlong:
+            return halfSpread(&ModelEmitter::dx_mm) >= kLeastSpreadMm;
+        case kUnevenAcross:
+            return halfSpread(&ModelEmitter::dy_mm) >= kLeastSpreadMm;
+        default:
+            return true;
+    }
 }
 
 bool Fitter::paintedWalls() const {

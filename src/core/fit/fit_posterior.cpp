@@ -35,7 +35,7 @@ void Fitter::finish() {
         result_.slips.push_back(
             {runs_[run].id, nuisances_.run_height[run], std::exp(nuisances_.run_level[run])});
     auto& model = result_.model;
-    model.emitters = emitters_;
+    model.emitters = unevenEmitters(nuisances_.shared);
     model.height_offset_mm = nuisances_.shared[kHeight];
     model.readings = static_cast<int>(n);
     model.relative_residual = std::sqrt(relative / std::max(1.0, counted));

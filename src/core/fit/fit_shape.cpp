@@ -9,11 +9,11 @@ namespace {
 
 /// Strengths that are tried.
 constexpr std::array kOutward{0.02, 0.05, 0.1, 0.2, 0.4, 0.8};
-constexpr std::array kAbout{0.03, 0.1, 0.3, 1.0};
+constexpr std::array kAbout{0.03, 0.1, 0.3, 1.0, 3.0};
 /// Before the readings a beam is round by this much: what another shape must gain in log evidence.
 constexpr double kRoundBelieved = 3.0;
 /// On its axis a beam is the same in every azimuth; from here on it may turn freely.
-constexpr double kFreeFromDeg = 30.0;
+constexpr double kFreeFromDeg = 15.0;
 constexpr double kTiedOnAxis = 0.02;
 
 /// Second differences of one azimuth's coefficients, even about the axis.

@@ -24,6 +24,9 @@ double Fitter::priorError(Eigen::Index nuisance) const {
             return options_.known_attenuation_per_m ? kKnownAttenuationError : options_.attenuation_per_m;
         case kReflectance:
             return options_.reflectance;
+        case kUnevenAlong:
+        case kUnevenAcross:
+            return options_.unevenness;
         default:
             return (nuisance - kSharedCount) % 2 == 0 ? options_.run_height_mm : options_.run_level;
     }

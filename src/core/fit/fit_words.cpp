@@ -25,6 +25,12 @@ void Fitter::addParameters(const Eigen::MatrixXd& covariance) {
     if (paintedWalls())
         add(FitQuantity::Reflectance, say(GLUMET_SAY("Core", "painted walls' reflectance")), "", kReflectance,
             1.0);
+    if (matters(kUnevenAlong))
+        add(FitQuantity::UnevenAlong, say(GLUMET_SAY("Core", "brighter at the right end")), "%", kUnevenAlong,
+            100.0);
+    if (matters(kUnevenAcross))
+        add(FitQuantity::UnevenAcross, say(GLUMET_SAY("Core", "brighter at the back")), "%", kUnevenAcross,
+            100.0);
     for (std::size_t run = 0; run < runs_.size(); ++run) {
         const auto at = kSharedCount + 2 * static_cast<Eigen::Index>(run);
         const auto& label = bench_.run(runs_[run].id).label;

@@ -25,7 +25,16 @@ struct Datum {
 };
 
 /// Nuisances that all runs share, in their order in the design; each run's height and level follow.
-enum Shared : Eigen::Index { kHeight, kX, kY, kAttenuation, kReflectance, kSharedCount };
+enum Shared : Eigen::Index {
+    kHeight,
+    kX,
+    kY,
+    kAttenuation,
+    kReflectance,
+    kUnevenAlong,
+    kUnevenAcross,
+    kSharedCount
+};
 
 struct Nuisances {
     std::array<double, kSharedCount> shared{};
@@ -53,6 +62,12 @@ class Fitter {
     void addPlaneTo(std::size_t run_number, const Plane& plane, std::set<long>& rings,
                     std::set<std::pair<long, long>>& planes);
     void layOutEmitters();
+    /// The emitters with one half brighter than the other, along the body and across it.
+    std::vector<ModelEmitter> unevenEmitters(const std::array<double, kSharedCount>& shared) const;
+    /// Half of what the emitters spread over along an axis, mm.
+    double halfSpread(double ModelEmitter::*axis) const;
+    /// Whether a nuisance can make a difference here.
+    bool matters(Eigen::Index shared) const;
     LightScene sceneOfRun(std::size_t run, const std::array<double, kSharedCount>& shared) const;
     /// Rows of all data for some nuisances, each run's level applied.
     Eigen::MatrixXd designAt(const std::array<double, kSharedCount>& shared) const;
