@@ -159,6 +159,7 @@ struct Score {
 /// Ruler off all evening, mm; and whether the fit is told where the emitters are.
 double ruler_mm = 0.0;
 bool unknown_layout = false;
+bool wrong_layout = false;  ///< or is told wrongly: a panel as a point, all else as a small panel
 
 Score trial(int number, std::uint64_t seed, std::vector<double>& pooled) {
     std::mt19937_64 random(seed);
@@ -223,6 +224,11 @@ Score trial(int number, std::uint64_t seed, std::vector<double>& pooled) {
         bench.runs.push_back(run);
     }
     const auto start = std::chrono::steady_clock::now();
+    if (wrong_layout) {
+        auto& told = bench.fixtures.front().emitters;
+        const bool wide = told.columns * told.rows > 40;
+        told = wide ? EmitterLattice{} : EmitterLattice{6, 5, Millimetre(50), Millimetre(50), Millimetre(0)};
+    }
     const auto fit = unknown_layout ? fitUnknownLayout(bench, {1, 2, 3}) : fitFixture(bench, {1, 2, 3});
     Score score;
     score.seconds = std::chrono::duration<double>(std::chrono::steady_clock::now() - start).count();
@@ -269,11 +275,11 @@ Score trial(int number, std::uint64_t seed, std::vector<double>& pooled) {
     score.inside = static_cast<double>(inside) / all;
     std::printf(
         "%-14s %7.2f%% %7.2f%% %7.1f%% %7.2f s  %s chi2 %.2f  offset %+.1f (%+.1f) K %.3f (%.3f) rho %.3f "
-        "(%.3f) distrusted %d rounds %d\n",
+        "(%.3f) distrusted %d rounds %d misfit %.1f%%\n",
         invented.kind, 100 * score.median, 100 * score.p95, 100 * score.inside, score.seconds,
         wordOf(fit->model.shape), fit->reduced_chi_square, fit->model.height_offset_mm, offset,
         fit->attenuation_per_m, attenuation, fit->reflectance, reflectance, fit->distrusted(),
-        fit->iterations);
+        fit->iterations, 100 * fit->model.misfit);
     return score;
 }
 
@@ -303,6 +309,7 @@ int main(int argc, char** argv) {
     const auto seed = argc > 2 ? static_cast<std::uint64_t>(std::atoll(argv[2])) : 1U;
     ruler_mm = argc > 3 ? std::atof(argv[3]) : 0.0;
     unknown_layout = argc > 4 && std::string(argv[4]) == "unknown";
+    wrong_layout = argc > 4 && std::string(argv[4]) == "wrong";
     std::printf("%-14s %8s %8s %8s %9s\n", "fixture", "median", "95th", "inside", "time");
     std::vector<double> pooled;
     double inside = 0.0;

@@ -1,6 +1,5 @@
 #include <fmt/format.h>
 
-#include <QFileInfo>
 #include <map>
 #include <nlohmann/json.hpp>
 
@@ -12,25 +11,13 @@
 #include "files.h"
 #include "formats/model_json.h"
 #include "formats/readings_csv.h"
+#include "formats/ring_csv.h"
 #include "verbs.h"
 
 namespace glumet::cli {
 namespace {
 
 using Json = nlohmann::ordered_json;
-
-Problem inFile(const std::string& name, const Problem& wrong) {
-    return {wrong.where.empty() ? name : name + ", " + wrong.where, wrong.what};
-}
-
-template <class Read>
-auto readFile(const std::string& name, Read read) -> decltype(read(std::string_view())) {
-    const auto bytes = bytesOf(name);
-    if (!bytes) return tl::make_unexpected(bytes.error());
-    auto value = read(std::string_view(*bytes));
-    if (!value) return tl::make_unexpected(inFile(name, value.error()));
-    return value;
-}
 
 /// A described tank as the bench has it.
 Tank tankOf(const LightScene& scene) {
@@ -44,15 +31,6 @@ Tank tankOf(const LightScene& scene) {
         tank.wall(side) = {scene.wall(side).kind,
                            scene.wall(side).clear() ? 0.05 : scene.wall(side).reflectance};
     return tank;
-}
-
-Expected<ModelScene> modelScene(const std::string& name) {
-    const auto folder = QFileInfo(path(name)).absolutePath();
-    return readFile(name, [&](std::string_view bytes) {
-        return readModelScene(bytes, [&](const std::string& beside) {
-            return bytesOf((folder + QLatin1Char('/') + path(beside)).toStdString());
-        });
-    });
 }
 
 /// The model's fixtures by the fit, all others as they are described.
@@ -103,18 +81,59 @@ Json distrustedJson(const Bench& bench, const FitResult& fit) {
     return list;
 }
 
-Expected<Bench> benchFor(const FitQuestion& q, FitOptions& options, bool& layout_known) {
-    auto table = readFile(q.file, [](std::string_view bytes) -> Expected<std::vector<ReadingRow>> {
-        auto read = readReadings(bytes);
+/// What the files hold: readings by the rows of one kind of file, means by those of the other.
+struct Read {
+    std::vector<ReadingRow> rows;
+    std::vector<RingTable> rings;
+};
+
+Expected<bool> readOne(const std::string& file, Read& into) {
+    return readAs(file, [&](std::string_view bytes) -> Expected<bool> {
+        const auto text = splitDelimited(bytes);
+        if (!text) return tl::make_unexpected(text.error());
+        if (looksLikeRings(*text)) {
+            into.rings.push_back(readRings(*text));
+            const auto& rings = into.rings.back();
+            if (!rings.problems.empty()) return tl::make_unexpected(rings.problems.front());
+            if (rings.means.empty()) return problem("", verbatim("holds no mean"));
+            return true;
+        }
+        auto read = readReadings(*text);
         if (!read.problems.empty()) return tl::make_unexpected(read.problems.front());
         if (read.rows.empty()) return problem("", verbatim("holds no reading"));
-        return std::move(read.rows);
+        std::move(read.rows.begin(), read.rows.end(), std::back_inserter(into.rows));
+        return true;
     });
-    if (!table) return tl::make_unexpected(table.error());
-    const auto tank = readFile(q.tank, readTank);
+}
+
+/// Adds others' means to the bench: their runs get ids of their own and the first fixture of the bench, whose
+/// model they speak of too.
+void addRings(const RingTable& rings, Bench& bench, FitOptions& options) {
+    if (bench.fixtures.empty()) bench.fixtures.push_back(rings.bench.fixtures.front());
+    const auto offset = static_cast<Id>(bench.runs.size());
+    for (auto run : rings.bench.runs) {
+        run.id += offset;
+        run.fixture = bench.fixtures.front().id;
+        run.accessory = 0;
+        bench.runs.push_back(run);
+    }
+    for (auto mean : rings.means) {
+        mean.run += offset;
+        options.means.push_back(std::move(mean));
+    }
+}
+
+Expected<Bench> benchFor(const FitQuestion& q, FitOptions& options, bool& layout_known) {
+    Read read;
+    for (const auto& file : q.files)
+        if (const auto done = readOne(file, read); !done) return tl::make_unexpected(done.error());
+    const auto tank = readAs(q.tank, readTank);
     if (!tank) return tl::make_unexpected(tank.error());
     MergeReport merged;
-    auto bench = withRows({}, *table, merged);
+    auto bench = withRows({}, read.rows, merged);
+    // What a merge adds has negative ids, in order.
+    for (std::size_t i = 0; i < bench.runs.size(); ++i) bench.runs[i].id = static_cast<Id>(i) + 1;
+    for (const auto& rings : read.rings) addRings(rings, bench, options);
     bench.tanks = {tankOf(*tank)};
     for (auto& run : bench.runs) {
         run.tank = 1;
@@ -123,7 +142,7 @@ Expected<Bench> benchFor(const FitQuestion& q, FitOptions& options, bool& layout
     if (tank->water.attenuation_per_m > 0.0) options.known_attenuation_per_m = tank->water.attenuation_per_m;
     layout_known = !q.fixture.empty();
     if (!layout_known) return bench;
-    const auto described = readFile(q.fixture, readFixtureFile);
+    const auto described = readAs(q.fixture, readFixtureFile);
     if (!described) return tl::make_unexpected(described.error());
     for (auto& fixture : bench.fixtures) {
         const auto id = fixture.id;
@@ -150,8 +169,14 @@ Json countsJson(const std::vector<CountRow>& rows) {
 
 Json percent(const std::optional<double>& share) { return share ? Json(*share * 100.0) : Json(nullptr); }
 
-/// The runs of the first configuration: one model is of one fixture as it was set.
-std::vector<Id> runsOf(const Bench& bench) { return sweepsOf(bench).front().runs; }
+/// The runs of the first configuration: one model is of one fixture as it was set. Others' means speak of it
+/// too, at whatever level they were read.
+std::vector<Id> runsOf(const Bench& bench, const FitOptions& options) {
+    auto runs = sweepsOf(bench).front().runs;
+    for (const auto& mean : options.means)
+        if (std::find(runs.begin(), runs.end(), mean.run) == runs.end()) runs.push_back(mean.run);
+    return runs;
+}
 
 }  // namespace
 
@@ -160,10 +185,10 @@ Expected<Output> fit(const FitQuestion& q) {
     bool layout_known = false;
     const auto bench = benchFor(q, options, layout_known);
     if (!bench) return tl::make_unexpected(bench.error());
-    const auto runs = runsOf(*bench);
+    const auto runs = runsOf(*bench, options);
     const auto fit =
         layout_known ? fitFixture(*bench, runs, options) : fitUnknownLayout(*bench, runs, options);
-    if (!fit) return tl::make_unexpected(inFile(q.file, fit.error()));
+    if (!fit) return tl::make_unexpected(inFile(q.files.front(), fit.error()));
     if (!q.out.empty())
         if (const auto done = writeText(path(q.out), writeModel(fit->model)); !done)
             return tl::make_unexpected(done.error());
@@ -174,11 +199,14 @@ Expected<Output> fit(const FitQuestion& q) {
         doubts.push_back(
             fmt::format("{:.0f} µmol/s from {:.0f} W cannot be: a unit seems off by a factor of {:g}.",
                         fit->model.flux(), fixture.rated_power->value(), *factor));
-    if (sweepsOf(*bench).size() > 1)
+    if (options.means.empty() && sweepsOf(*bench).size() > 1)
         doubts.push_back("The file holds several configurations; the first was fitted.");
     const Json json{{"fixture", fit->model.fixture},
                     {"configuration", fit->model.configuration},
                     {"readings", fit->model.readings},
+                    {"read_by_others", fit->means},
+                    {"beam", wordOf(fit->model.shape)},
+                    {"misfit", fit->model.misfit},
                     {"flux_umol_s", fit->model.flux()},
                     {"relative_residual", fit->model.relative_residual},
                     {"reduced_chi_square", fit->reduced_chi_square},
@@ -201,7 +229,7 @@ Expected<Output> fit(const FitQuestion& q) {
 }
 
 Expected<Output> predicted(const std::string& model_file, const std::string& scene_file) {
-    const auto model = readFile(model_file, readModel);
+    const auto model = readAs(model_file, readModel);
     if (!model) return tl::make_unexpected(model.error());
     const auto scene = modelScene(scene_file);
     if (!scene) return tl::make_unexpected(scene.error());
@@ -255,12 +283,12 @@ ArrayQuestion arrayQuestion(const SpacingQuestion& q, const LightScene& tank) {
 }  // namespace
 
 Expected<Output> spacingVerb(const SpacingQuestion& q) {
-    const auto model = readFile(q.model, readModel);
+    const auto model = readAs(q.model, readModel);
     if (!model) return tl::make_unexpected(model.error());
-    const auto tank = readFile(q.tank, readTank);
+    const auto tank = readAs(q.tank, readTank);
     if (!tank) return tl::make_unexpected(tank.error());
     const auto question = arrayQuestion(q, *tank);
-    const auto answer = spacing(*model, question);
+    const auto answer = spacing(model->elsewhere(), question);
     if (!answer) return problem("--" + answer.error().where, answer.error().what);
     Json evidence = Json::array();
     for (const auto& step : answer->steps)
@@ -308,7 +336,7 @@ Expected<Output> intensityVerb(const std::vector<std::string>& model_files, cons
     std::vector<std::string> names;
     std::vector<LitPoints> channels;
     for (const auto& file : model_files) {
-        const auto model = readFile(file, readModel);
+        const auto model = readAs(file, readModel);
         if (!model) return tl::make_unexpected(model.error());
         names.push_back(model->configuration);
         channels.emplace_back();

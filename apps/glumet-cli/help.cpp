@@ -34,6 +34,18 @@ constexpr Help kHelp[] = {
      "end)\n"
      "  makers-range  the maker's claim (--claim) against spill limit and peak cap, and where it fails\n"
      "lo_mm and hi_mm are 95 % intervals. A school that cannot speak has height_mm null and says why.\n"},
+    {"shadow",
+     "glumet-cli shadow [--model MODEL.json] SCENE.json [--json]\n\n"
+     "For each depth, as means over the middle ring of the scene's grid (over all points where it has "
+     "none):\n"
+     "  shadow        light under an opaque disc of 100 mm hung 100 mm above, over light without it: 0 under "
+     "a\n"
+     "                point, near 1 under a wide sheet\n"
+     "  shimmer       how much small ripple moves the light, against one point straight above: 1, less for "
+     "wide\n"
+     "                fixtures, more where light comes aslant\n"
+     "  colour_flash  the same for the difference of two channels: 0 where they shine from the same places\n"
+     "The surface's curvature has the autocorrelation exp(-r²/l²), l = 20 mm.\n"},
     {"fit",
      "glumet-cli fit READINGS.csv --tank TANK.json [--fixture FIXTURE.json] -o MODEL.json [--json]\n\n"
      "A light model of the fixture from its readings: beam, level, height offset, attenuation, painted "

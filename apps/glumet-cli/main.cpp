@@ -36,6 +36,8 @@ struct Arguments {
     bool budget = false;
 };
 
+constexpr int kManyFiles = 1000;
+
 CLI::App* addVerb(CLI::App& app, const std::string& verb, const std::string& what, Arguments& arguments,
                   int files) {
     auto* sub = app.add_subcommand(verb, what);
@@ -173,12 +175,13 @@ void addReadingVerbs(CLI::App& app, Arguments& a, Verbs& verbs) {
 }
 
 void addFitVerbs(CLI::App& app, Arguments& a, Verbs& verbs) {
-    auto* fit = addVerb(app, "fit", "a light model of a fixture from its readings", a, 1);
+    auto* fit = addVerb(app, "fit", "a light model of a fixture from readings or published ring means", a,
+                        kManyFiles);
     fit->add_option("--tank", a.fit.tank, "tank file")->required();
     fit->add_option("--fixture", a.fit.fixture, "fixture file: its emitters");
     fit->add_option("-o,--out", a.fit.out, "model file to write");
     verbs.push_back({fit, [&a] {
-                         a.fit.file = firstFile(a);
+                         a.fit.files = a.files;
                          return cli::fit(a.fit);
                      }});
     auto* predict =
@@ -230,7 +233,6 @@ void addSpacingVerb(CLI::App& app, Arguments& a, Verbs& verbs) {
 }
 
 void addProjectVerbs(CLI::App& app, Arguments& a, Verbs& verbs) {
-    constexpr int kManyFiles = 1000;
     auto* import = addVerb(app, "import", "add files to a project", a, kManyFiles);
     import->add_option("--into", a.into, "project")->required();
     addSheetOptions(*import, a);
@@ -258,6 +260,9 @@ void addLightVerbs(CLI::App& app, Arguments& a, Verbs& verbs) {
     auto* field = addVerb(app, "field", "the exact light field of a described scene", a, 1);
     field->add_flag("--budget", a.budget, "also where the photons go");
     verbs.push_back({field, [&a] { return cli::field(firstFile(a), a.budget); }});
+    auto* shadow = addVerb(app, "shadow", "how hard a scene is to shadow, and how it shimmers", a, 1);
+    shadow->add_option("--model", a.model, "model file of its fitted fixtures");
+    verbs.push_back({shadow, [&a] { return cli::shadow(a.model, firstFile(a)); }});
     auto* beam = addVerb(app, "beam", "a photometric file (LM-63) as a beam table", a, 1);
     beam->add_option("--out", a.out, "write it back as LM-63-2019");
     verbs.push_back({beam, [&a] { return cli::beam(firstFile(a), a.out); }});

@@ -56,8 +56,11 @@ Expected<Output> field(const std::string& scene, bool with_budget);
 /// A photometric file as a beam table; `target` not empty: written back as LM-63-2019.
 Expected<Output> beam(const std::string& file, const std::string& target);
 
+/// How hard a scene is to shadow, how it shimmers and how its colours flash; `model` for its fitted fixtures.
+Expected<Output> shadow(const std::string& model, const std::string& scene);
+
 struct FitQuestion {
-    std::string file;
+    std::vector<std::string> files;  ///< readings, or ring figures of others
     std::string tank;
     std::string fixture;  ///< empty: the layout is chosen by what fits
     std::string out;

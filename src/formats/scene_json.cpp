@@ -289,6 +289,8 @@ class SceneReader {
         const auto centres = cellCentres(Millimetre(scene.length_mm), Millimetre(scene.width_mm), nx, ny);
         for (const double y : centres.ys_mm)
             for (const double x : centres.xs_mm) file_.points.push_back({x, y});
+        file_.columns = nx;
+        file_.rows = ny;
     }
 
     std::array<double, 2> pointOf(const Node& node) const {

@@ -15,6 +15,8 @@ struct SceneFile {
     LightScene scene;
     std::vector<Millimetre> depths;
     std::vector<std::array<double, 2>> points;  ///< x, y, mm
+    int columns = 0;  ///< of the grid that the points are, row by row; 0: they are none
+    int rows = 0;
 };
 
 /// Bytes of a file that a scene names, or why there are none.

@@ -18,7 +18,7 @@ inline LightModel lamp() {
     for (std::size_t k = 0; k < model.beam.size(); ++k)
         model.beam[k] =
             100.0 * beam.intensity(std::cos(std::min(90.0, 5.0 * static_cast<double>(k)) * M_PI / 180.0));
-    model.covariance.assign(LightModel::kParameters * LightModel::kParameters, 0.0);
+    model.covariance.assign(model.parameters() * model.parameters(), 0.0);
     return model;
 }
 

@@ -148,13 +148,42 @@ class TestFit : public QObject {
 
     void bellsAreABeam() {
         // Equal coefficients are the same intensity everywhere, and their flux is that of half a sphere.
-        BeamBasis::Coefficients even;
-        even.fill(2.0);
-        for (const double theta : {0.0, 13.0, 45.0, 88.0, 90.0})
-            QVERIFY(std::abs(BeamBasis::intensity(even, theta) - 2.0) < 1e-12);
-        double flux = 0.0;
-        for (const double f : BeamBasis::fluxes()) flux += 2.0 * f;
-        QVERIFY(std::abs(flux - 2.0 * 2.0 * M_PI) < 1e-4);
+        for (const auto shape : {BeamShape::Round, BeamShape::TwoPlanes, BeamShape::Free}) {
+            const std::vector<double> even(static_cast<std::size_t>(BeamBasis::size(shape)), 2.0);
+            for (const double theta : {0.0, 13.0, 45.0, 88.0, 90.0})
+                for (const double phi : {-7.0, -0.3, 0.0, 0.8, M_PI / 2, 2.1, M_PI, 4.0, 6.2})
+                    QVERIFY(std::abs(BeamBasis::intensity(shape, even, theta, phi) - 2.0) < 1e-12);
+            double flux = 0.0;
+            for (const double f : BeamBasis::fluxes(shape)) flux += 2.0 * f;
+            QVERIFY(std::abs(flux - 2.0 * 2.0 * M_PI) < 1e-4);
+        }
+    }
+
+    /// Two planes of symmetry are kept, a free beam has none; the table of either is the beam, and gives the
+    /// flux of its bells.
+    void bellsTurnAboutTheAxis() {
+        for (const auto shape : {BeamShape::TwoPlanes, BeamShape::Free}) {
+            std::vector<double> beam;
+            for (int i = 0; i < BeamBasis::size(shape); ++i) beam.push_back(1.0 + std::sin(0.7 * i));
+            const auto at = [&](double phi) { return BeamBasis::intensity(shape, beam, 40.0, phi); };
+            QVERIFY(std::abs(at(0.4) - at(0.4 + 2 * M_PI)) < 1e-9);
+            const bool mirrored =
+                std::abs(at(0.4) - at(-0.4)) < 1e-9 && std::abs(at(0.4) - at(M_PI - 0.4)) < 1e-9;
+            QCOMPARE(mirrored, shape == BeamShape::TwoPlanes);
+            // Over all directions the intensity adds up to the bells' fluxes.
+            double summed = 0.0;
+            constexpr int kSteps = 180;
+            for (int i = 0; i < kSteps; ++i)
+                for (int j = 0; j < kSteps; ++j) {
+                    const double theta = (i + 0.5) * M_PI / 2.0 / kSteps;
+                    summed += BeamBasis::intensity(shape, beam, theta * 180.0 / M_PI,
+                                                   (j + 0.5) * 2 * M_PI / kSteps) *
+                              std::sin(theta) * (M_PI / 2.0 / kSteps) * (2 * M_PI / kSteps);
+                }
+            double flux = 0.0;
+            for (std::size_t i = 0; i < beam.size(); ++i) flux += beam[i] * BeamBasis::fluxes(shape)[i];
+            QVERIFY(std::abs(summed / flux - 1.0) < 1e-4);
+        }
     }
 
     void rowsTimesABeamAreTheExactField() {
@@ -164,7 +193,7 @@ class TestFit : public QObject {
         scene.fixtures[0].rotation_deg = 30.0;
         scene.fixtures[1].level = 0.6;
         // A beam that the bells can be: the sum of two of them.
-        BeamBasis::Coefficients beam{};
+        std::vector<double> beam(BeamBasis::kSize);
         for (std::size_t k = 0; k < beam.size(); ++k) beam[k] = std::exp(-0.03 * static_cast<double>(k * k));
         LightModel model;
         model.beam = beam;
@@ -175,7 +204,7 @@ class TestFit : public QObject {
         std::vector<double> relative;
         for (double at = 0.0; at <= 90.0; at += 0.05) {
             theta.push_back(at);
-            relative.push_back(BeamBasis::intensity(beam, at));
+            relative.push_back(BeamBasis::intensity(BeamShape::Round, beam, at, 0.0));
         }
         scene.beams = {*Beam::table(theta, relative)};
         for (auto& fixture : scene.fixtures)

@@ -15,7 +15,7 @@ namespace {
 /// The lamp with each coefficient and the height known so well.
 LightModel unsure(double relative, double height_mm) {
     auto model = lamp();
-    constexpr auto kSize = static_cast<std::size_t>(LightModel::kParameters);
+    const std::size_t kSize = model.parameters();
     for (std::size_t k = 0; k + 1 < kSize; ++k)
         model.covariance[k * kSize + k] = std::pow(relative * model.beam[k], 2);
     model.covariance.back() = height_mm * height_mm;

@@ -226,7 +226,7 @@ class TestVerdicts : public QObject {
     void theNextPlaneNarrowsTheHeightAndEnoughIsSaid() {
         auto model = lamp();
         for (std::size_t k = 0; k < model.beam.size(); ++k)
-            model.covariance[k * (LightModel::kParameters + 1)] = std::pow(0.05 * model.beam[k] + 0.2, 2);
+            model.covariance[k * (model.parameters() + 1)] = std::pow(0.05 * model.beam[k] + 0.2, 2);
         model.covariance.back() = 25.0;
         EnoughQuestion q;
         q.tank = over(600).tank;

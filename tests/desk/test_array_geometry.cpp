@@ -15,8 +15,8 @@ LightModel lamp() {
     model.emitters = {{0, 0, 1}};
     model.body_length_mm = 200;
     model.body_width_mm = 100;
-    model.beam.fill(20.0);
-    model.covariance.assign(LightModel::kParameters * LightModel::kParameters, 0.0);
+    model.beam.assign(BeamBasis::kSize, 20.0);
+    model.covariance.assign(model.parameters() * model.parameters(), 0.0);
     return model;
 }
 

@@ -11,6 +11,19 @@
 
 namespace glumet {
 
+/// A mean that somebody else published: of a ring of a grid, or of all its points.
+struct MeanReading {
+    Id run = 0;
+    Millimetre depth{0};
+    int columns = 6;
+    int rows = 6;
+    int ring = -1;  ///< 0 is the outermost; −1: all points
+    double ppfd = 0.0;
+    double relative_sd = 0.03;
+    std::string source;
+    bool operator==(const MeanReading&) const = default;
+};
+
 /// What the fit believes before it sees a reading, and how far it goes.
 struct FitOptions {
     double unknown_noise = 0.03;  ///< relative, of a reading without a swing of its own
@@ -23,11 +36,16 @@ struct FitOptions {
     double run_height_mm = 2.0;  ///< … of each run's own height besides
     double run_level = 0.004;    ///< … of each run's own output, relative
     double unevenness = 0.08;    ///< … of one half of the body against the middle, relative, ± at its ends
+    double spread = 0.0;         ///< … of how far the emitters spread, relative; 0: as described
     double reflectance = 0.1;    ///< … of painted walls about what is described, ≥ 0
     double attenuation_per_m = 0.15;  ///< … half normal, ≥ 0
     int most_iterations = 8;
+    bool shapes = true;  ///< whether beams that are not round are considered
     /// Of more readings so many are used, spread evenly over runs and planes, and that is said.
     std::size_t most_readings = limits::kFitReadings;
+    /// Means of these runs besides their readings, each a linear functional of the field as a reading is: its
+    /// row is the mean of its points' rows.
+    std::vector<MeanReading> means;
     std::vector<ModelEmitter> emitters;             ///< instead of the fixture's lattice; shares add up to 1
     std::optional<double> known_attenuation_per_m;  ///< of the water, where it is described
     std::stop_token stop;
@@ -71,6 +89,7 @@ struct FitResidual {
     double model = 0.0;
     double standard_errors = 0.0;
     bool distrusted = false;
+    std::optional<int> ring;  ///< of a mean: its ring, −1 all points; then x and y are the tank's middle
 };
 
 struct FitResult {
@@ -88,6 +107,7 @@ struct FitResult {
     std::vector<Slip> slips;
     std::vector<FitParameter> parameters;
     std::vector<FitResidual> residuals;  ///< in the order of runs, planes, readings
+    int means = 0;                       ///< of the readings, so many are means that others read
     std::vector<Words> cannot_tell;
     /// How much more probable the readings are under a beam that is not round, in logarithms of evidence.
     struct ShapeEvidence {
@@ -96,7 +116,7 @@ struct FitResult {
     };
     std::vector<ShapeEvidence> shape_evidence;
     double reduced_chi_square = 0.0;
-    double misfit = 0.0;              ///< Σ min(z², 36): what layouts are compared by
+    double evidence = 0.0;            ///< logarithm, of these readings; what layouts are compared by
     double reflectance = 0.0;         ///< of the painted wall that was described last
     double reflectance_change = 0.0;  ///< against what is described, the same for every painted wall
     double attenuation_per_m = 0.0;
@@ -120,8 +140,12 @@ std::vector<Id> runsOf(const FitResult& fit);
 /// reduced chi-square, which counts as 0.5 at least. Rounds end when a step changes nothing any more, else
 /// after `most_iterations`, and then `cannot_tell` says so.
 ///
-/// Fails in words: no tank, no reading, fewer than 24 readings or fewer than 3 rings of distance, a single
-/// plane.
+/// A described layout whose residuals are larger than they should be is doubted: when another explains the
+/// readings clearly better it is named, and what the two would light differently is in the model's misfit.
+/// Without another, what the residuals hold beyond the readings' noise is.
+///
+/// Fails in words: no tank, no reading, fewer than 24 readings (9 means) or fewer than 3 rings of distance, a
+/// single plane.
 Expected<FitResult> fitFixture(const Bench& bench, const std::vector<Id>& runs,
                                const FitOptions& options = {});
 
@@ -147,7 +171,9 @@ class StreamingFit {
 };
 
 /// The same when nobody knows the fixture's emitters: a point, clusters, bars, a pair and panels are tried,
-/// and the one with the least misfit is taken and named in FitResult::cannot_tell.
+/// how far each spreads is fitted, and the one with the most evidence is taken and named in
+/// FitResult::cannot_tell. Where others explain the readings nearly as well, what they would light
+/// differently (two fixtures over a tank twice as long) is in the model's misfit, each by its likelihood.
 Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<Id>& runs,
                                      const FitOptions& options = {});
 

@@ -2,6 +2,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "core/bench/grid.h"
 #include "core/bench/sweep.h"
 #include "core/fit/fitter.h"
 
@@ -9,6 +10,7 @@ namespace glumet {
 namespace {
 
 constexpr int kLeastReadings = 24;
+constexpr int kLeastMeans = 9;
 constexpr int kLeastRings = 3;
 constexpr double kStartHalfAngle = 50.0;
 
@@ -51,10 +53,11 @@ std::optional<Problem> Fitter::gather() {
         runs_.push_back({id, scene});
         for (const auto& plane : run.planes) addPlaneTo(runs_.size() - 1, plane, rings, planes);
     }
+    if (const auto wrong = addMeans(rings, planes)) return wrong;
     nuisances_.run_height.assign(runs_.size(), 0.0);
     nuisances_.run_level.assign(runs_.size(), 0.0);
     if (data_.empty()) return Problem{"", say(GLUMET_SAY("Core", "there is no reading to fit"))};
-    if (data_.size() < kLeastReadings)
+    if (data_.size() < kLeastReadings && result_.means < kLeastMeans)
         return Problem{
             "",
             sayCounted(
@@ -73,6 +76,40 @@ std::optional<Problem> Fitter::gather() {
     return std::nullopt;
 }
 
+/// Each mean is one datum over its ring's cell centres.
+std::optional<Problem> Fitter::addMeans(std::set<long>& rings, std::set<std::pair<long, long>>& planes) {
+    for (const auto& mean : options_.means) {
+        const auto at =
+            std::find_if(runs_.begin(), runs_.end(), [&](const RunScene& run) { return run.id == mean.run; });
+        if (at == runs_.end()) continue;
+        const auto& scene = at->scene;
+        const auto& run = bench_.run(mean.run);
+        const auto grid =
+            cellCentres(Millimetre(scene.length_mm), Millimetre(scene.width_mm), mean.columns, mean.rows);
+        Datum datum{static_cast<std::size_t>(at - runs_.begin()),
+                    {},
+                    mean.ppfd,
+                    std::max(options_.least_noise, mean.relative_sd),
+                    {mean.run, mean.depth, Millimetre(scene.length_mm / 2), Millimetre(scene.width_mm / 2),
+                     mean.ppfd, 0, 0, false, mean.ring}};
+        for (int j = 0; j < mean.rows; ++j)
+            for (int i = 0; i < mean.columns; ++i)
+                if (mean.ring < 0 || std::min({i, j, mean.columns - 1 - i, mean.rows - 1 - j}) == mean.ring)
+                    datum.points.push_back({grid.xs_mm[static_cast<std::size_t>(i)],
+                                            grid.ys_mm[static_cast<std::size_t>(j)], mean.depth.value()});
+        if (datum.points.empty())
+            return Problem{run.label, say(GLUMET_SAY("Core", "a grid of {} × {} points has no ring {}"),
+                                          Count{mean.columns}, Count{mean.rows}, Count{mean.ring})};
+        if (!(mean.ppfd > 0.0)) continue;
+        // Every ring is a distance of its own, the whole plane one more.
+        rings.insert(-1 - mean.ring);
+        planes.insert({std::lround(run.height.value()), std::lround(mean.depth.value())});
+        data_.push_back(std::move(datum));
+        ++result_.means;
+    }
+    return std::nullopt;
+}
+
 void Fitter::addPlaneTo(std::size_t run_number, const Plane& plane, std::set<long>& rings,
                         std::set<std::pair<long, long>>& planes) {
     const auto& scene = runs_[run_number].scene;
@@ -82,12 +119,19 @@ void Fitter::addPlaneTo(std::size_t run_number, const Plane& plane, std::set<lon
         if (!reading.counts() || !inside || !(reading.mean.value() > 0.0) || !isTaken()) continue;
         const double noise =
             std::max(options_.least_noise, reading.relativeStandardError().value_or(options_.unknown_noise));
-        data_.push_back(
-            {run_number,
-             {reading.x.value(), reading.y.value(), plane.depth.value()},
-             reading.mean.value(),
-             noise,
-             {runs_[run_number].id, plane.depth, reading.x, reading.y, reading.mean.value(), 0, 0, false}});
+        data_.push_back({run_number,
+                         {{reading.x.value(), reading.y.value(), plane.depth.value()}},
+                         reading.mean.value(),
+                         noise,
+                         {runs_[run_number].id,
+                          plane.depth,
+                          reading.x,
+                          reading.y,
+                          reading.mean.value(),
+                          0,
+                          0,
+                          false,
+                          {}}});
         const double away =
             std::hypot(reading.x.value() - scene.length_mm / 2, reading.y.value() - scene.width_mm / 2);
         rings.insert(std::lround(away / 10.0));

@@ -7,7 +7,7 @@ namespace glumet {
 namespace {
 
 /// Steps of the shared nuisances' slopes, in their units.
-constexpr std::array<double, kSharedCount> kSteps{1.0, 2.0, 2.0, 0.02, 0.02, 0.02, 0.02};
+constexpr std::array<double, kSharedCount> kSteps{1.0, 2.0, 2.0, 0.02, 0.02, 0.02, 0.02, 0.05, 0.05};
 
 /// A body whose emitters spread less from its middle has no halves to tell apart.
 constexpr double kLeastSpreadMm = 15.0;
@@ -30,13 +30,13 @@ LightScene Fitter::sceneOfRun(std::size_t run, const std::array<double, kSharedC
 
 Eigen::MatrixXd Fitter::designAt(const std::array<double, kSharedCount>& shared) const {
     Eigen::MatrixXd design(static_cast<Eigen::Index>(data_.size()), bells());
-    const auto emitters = unevenEmitters(shared);
+    const auto emitters = emittersBy(shared);
     for (std::size_t run = 0; run < runs_.size(); ++run) {
         std::vector<BasisField::Point> points;
         std::vector<Eigen::Index> at;
         for (std::size_t i = 0; i < data_.size(); ++i) {
             if (data_[i].run != run) continue;
-            points.push_back(data_[i].point);
+            points.insert(points.end(), data_[i].points.begin(), data_[i].points.end());
             at.push_back(static_cast<Eigen::Index>(i));
         }
         if (points.empty()) continue;
@@ -44,9 +44,14 @@ Eigen::MatrixXd Fitter::designAt(const std::array<double, kSharedCount>& shared)
             BasisField(sceneOfRun(run, shared), emitters, std::max(0.0, shared[kAttenuation]), shape_)
                 .rows(points);
         const double level = std::exp(nuisances_.run_level[run]);
-        for (std::size_t i = 0; i < at.size(); ++i)
-            design.row(at[i]) = level * Eigen::Map<const Eigen::RowVectorXd>(
-                                            rows.data() + static_cast<Eigen::Index>(i) * bells(), bells());
+        const Eigen::Map<const Eigen::Matrix<double, Eigen::Dynamic, Eigen::Dynamic, Eigen::RowMajor>> all(
+            rows.data(), static_cast<Eigen::Index>(points.size()), bells());
+        Eigen::Index next = 0;
+        for (const auto i : at) {
+            const auto count = static_cast<Eigen::Index>(data_[static_cast<std::size_t>(i)].points.size());
+            design.row(i) = level * all.middleRows(next, count).colwise().mean();
+            next += count;
+        }
     }
     return design;
 }
@@ -105,7 +110,7 @@ double Fitter::halfSpread(double ModelEmitter::*axis) const {
     return most;
 }
 
-std::vector<ModelEmitter> Fitter::unevenEmitters(const std::array<double, kSharedCount>& shared) const {
+std::vector<ModelEmitter> Fitter::emittersBy(const std::array<double, kSharedCount>& shared) const {
     const double along = halfSpread(&ModelEmitter::dx_mm);
     const double across = halfSpread(&ModelEmitter::dy_mm);
     auto out = emitters_;
@@ -115,6 +120,8 @@ std::vector<ModelEmitter> Fitter::unevenEmitters(const std::array<double, kShare
         const double y = across > 0.0 ? emitter.dy_mm / across : 0.0;
         emitter.share *= std::max(0.0, 1.0 + shared[kUnevenAlong] * x + shared[kUnevenAcross] * y);
         sum += emitter.share;
+        emitter.dx_mm *= std::exp(shared[kSpreadAlong]);
+        emitter.dy_mm *= std::exp(shared[kSpreadAcross]);
     }
     for (auto& emitter : out) emitter.share /= sum;
     return out;
@@ -128,6 +135,10 @@ bool Fitter::matters(Eigen::Index shared) const {
             return halfSpread(&ModelEmitter::dx_mm) >= kLeastSpreadMm;
         case kUnevenAcross:
             return halfSpread(&ModelEmitter::dy_mm) >= kLeastSpreadMm;
+        case kSpreadAlong:
+            return options_.spread > 0.0 && halfSpread(&ModelEmitter::dx_mm) > 0.0;
+        case kSpreadAcross:
+            return options_.spread > 0.0 && halfSpread(&ModelEmitter::dy_mm) > 0.0;
         default:
             return true;
     }

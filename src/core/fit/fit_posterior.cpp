@@ -15,7 +15,6 @@ void Fitter::finish() {
         place.model = model_(i);
         place.standard_errors = z(i);
         place.distrusted = std::abs(z(i)) > kDistrusted;
-        result_.misfit += std::min(z(i) * z(i), kBiweight * kBiweight);
         if (!place.distrusted) {
             chi += z(i) * z(i);
             relative += std::pow(place.reading / place.model - 1.0, 2);
@@ -35,7 +34,7 @@ void Fitter::finish() {
         result_.slips.push_back(
             {runs_[run].id, nuisances_.run_height[run], std::exp(nuisances_.run_level[run])});
     auto& model = result_.model;
-    model.emitters = unevenEmitters(nuisances_.shared);
+    model.emitters = emittersBy(nuisances_.shared);
     model.height_offset_mm = nuisances_.shared[kHeight];
     model.readings = static_cast<int>(n);
     model.relative_residual = std::sqrt(relative / std::max(1.0, counted));

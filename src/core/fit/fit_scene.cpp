@@ -45,7 +45,7 @@ std::vector<FitResidual> residualsAgainst(const FitResult& fit, const Bench& ben
     std::vector<double> noise;
     for (const auto& reading : plane.readings) {
         if (!reading.counts() || reading.x > tank->length || reading.y > tank->width) continue;
-        out.push_back({run, plane.depth, reading.x, reading.y, reading.mean.value(), 0, 0, false});
+        out.push_back({run, plane.depth, reading.x, reading.y, reading.mean.value(), 0, 0, false, {}});
         noise.push_back(
             std::max(options.least_noise, reading.relativeStandardError().value_or(options.unknown_noise)));
         const double x = reading.x.value();

@@ -65,9 +65,12 @@ Eigen::MatrixXd Fitter::prior(const Smoothness& smoothness) const {
 
 double Fitter::chooseSmoothness() {
     const Eigen::MatrixXd x = whitened();
-    const Eigen::VectorXd y = weights_.cwiseSqrt().cwiseQuotient(noise_).cwiseProduct(values());
+    const Eigen::VectorXd y = weights_.cwiseSqrt().cwiseQuotient(noise_).cwiseProduct(values()) +
+                              x.rightCols(slopes_.cols()) * linearised_;
     const Eigen::MatrixXd xx = x.transpose() * x;
-    const Eigen::VectorXd xy = x.transpose() * (y + x.rightCols(slopes_.cols()) * linearised_);
+    const Eigen::VectorXd xy = x.transpose() * y;
+    // The same for every strength, not for every layout.
+    const double constant = -0.5 * y.squaredNorm() - noise_.array().log().sum();
     double best = -1e300;
     const std::size_t turns = shape_ == BeamShape::Round ? 1 : kAbout.size();
     for (const double outward : kOutward)
@@ -81,7 +84,7 @@ double Fitter::chooseSmoothness() {
             const Eigen::LLT<Eigen::MatrixXd> before(precision);
             const double determinants = 2.0 * (before.matrixLLT().diagonal().array().log().sum() -
                                                whole.matrixLLT().diagonal().array().log().sum());
-            const double evidence = 0.5 * (xy.dot(whole.solve(xy)) + determinants);
+            const double evidence = constant + 0.5 * (xy.dot(whole.solve(xy)) + determinants);
             if (evidence <= best) continue;
             best = evidence;
             smoothness_ = tried;

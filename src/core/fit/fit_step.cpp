@@ -27,6 +27,9 @@ double Fitter::priorError(Eigen::Index nuisance) const {
         case kUnevenAlong:
         case kUnevenAcross:
             return options_.unevenness;
+        case kSpreadAlong:
+        case kSpreadAcross:
+            return std::max(options_.spread, 1e-6);
         default:
             return (nuisance - kSharedCount) % 2 == 0 ? options_.run_height_mm : options_.run_level;
     }
@@ -103,10 +106,11 @@ Expected<FitResult> Fitter::fit() {
     linearise();
     bool converged = false;
     if (!settle(converged)) return tl::make_unexpected(cancelled);
-    considerShapes();
+    if (options_.shapes) considerShapes();
     if (shape_ != BeamShape::Round && !settle(converged)) return tl::make_unexpected(cancelled);
     if (!beam_.allFinite())
         return problem("", say(GLUMET_SAY("Core", "the readings contradict each other: no beam gives them")));
+    result_.evidence = chooseSmoothness();
     finish();
     if (!converged)
         result_.cannot_tell.push_back(
@@ -135,9 +139,11 @@ Expected<FitResult> Fitter::add(Id run_id, Millimetre depth, const Reading& read
     model_ = design_ * beam_ + slopes_ * (nuisanceVector() - linearised_);
     const auto model = result_.model;
     const auto shapes = result_.shape_evidence;
+    const auto means = result_.means;
     result_ = {};
     result_.model = model;
     result_.shape_evidence = shapes;
+    result_.means = means;
     result_.model.covariance.clear();
     finish();
     return result_;

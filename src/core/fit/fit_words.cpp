@@ -42,6 +42,12 @@ void Fitter::addParameters(const Eigen::MatrixXd& covariance) {
 }
 
 void Fitter::tellApart(const Eigen::MatrixXd& covariance) {
+    if (result_.means > 0)
+        result_.cannot_tell.push_back(sayCounted(
+            GLUMET_SAY_N("Core",
+                         "{} of the readings are means read by others: their meter and their heights are "
+                         "taken as they say."),
+            Count{result_.means}));
     for (const auto& p : result_.parameters)
         if ((p.what == FitQuantity::HeightOffset || p.what == FitQuantity::Attenuation ||
              p.what == FitQuantity::Reflectance) &&

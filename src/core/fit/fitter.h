@@ -17,8 +17,8 @@ inline constexpr double kDistrusted = 4.0;  // standard errors
 
 /// One reading with where it was taken.
 struct Datum {
-    std::size_t run;  // index into Fitter::runs_
-    BasisField::Point point;
+    std::size_t run;                        // index into Fitter::runs_
+    std::vector<BasisField::Point> points;  ///< one, or those a mean is taken over
     double value;
     double own_noise;
     FitResidual place;
@@ -33,6 +33,8 @@ enum Shared : Eigen::Index {
     kReflectance,
     kUnevenAlong,
     kUnevenAcross,
+    kSpreadAlong,
+    kSpreadAcross,
     kSharedCount
 };
 
@@ -41,6 +43,10 @@ struct Nuisances {
     std::vector<double> run_height;
     std::vector<double> run_level;
 };
+
+/// Doubts the described layout where the readings do: names a likelier one, and takes what the two would
+/// light differently into the model's misfit.
+void doubtLayout(FitResult& fit, const Bench& bench, const std::vector<Id>& runs, const FitOptions& options);
 
 class Fitter {
   public:
@@ -58,12 +64,14 @@ class Fitter {
 
     std::optional<Problem> gather();
     void setBudget();
+    std::optional<Problem> addMeans(std::set<long>& rings, std::set<std::pair<long, long>>& planes);
     bool isTaken();
     void addPlaneTo(std::size_t run_number, const Plane& plane, std::set<long>& rings,
                     std::set<std::pair<long, long>>& planes);
     void layOutEmitters();
-    /// The emitters with one half brighter than the other, along the body and across it.
-    std::vector<ModelEmitter> unevenEmitters(const std::array<double, kSharedCount>& shared) const;
+    /// The emitters as these nuisances have them: one half brighter than the other, and spread wider or less
+    /// wide, along the body and across it.
+    std::vector<ModelEmitter> emittersBy(const std::array<double, kSharedCount>& shared) const;
     /// Half of what the emitters spread over along an axis, mm.
     double halfSpread(double ModelEmitter::*axis) const;
     /// Whether a nuisance can make a difference here.

@@ -63,7 +63,7 @@ T wallsLeft(const Target& target, const T& cos_x, const T& cos_y) {
 }
 
 template <class T>
-struct Arrival {
+struct Incoming {
     T per_flux;                 ///< PPFD of one µmol/s, 1/m²
     double without_beam = 0.0;  ///< the same without I(θ, φ)
     Beam::Ray ray;
@@ -87,8 +87,8 @@ double passes(const Target& target, const PointSource& source, double entry_x, d
 /// What one source sends to one image; nothing when the ray does not enter through the footprint. `x`, `y`
 /// and `height` are the source's, with derivatives where they are wanted.
 template <class T>
-std::optional<Arrival<T>> arrival(const Target& target, const PointSource& source, const T& x, const T& y,
-                                  const T& height) {
+std::optional<Incoming<T>> arrival(const Target& target, const PointSource& source, const T& x, const T& y,
+                                   const T& height) {
     using std::abs;
     const auto& beam = target.scene.beams[source.beam];
     const auto& attenuation = target.scene.channels[source.channel].attenuation;
@@ -111,7 +111,7 @@ std::optional<Arrival<T>> arrival(const Target& target, const PointSource& sourc
              attenuation.transmittance(T(target.depth_mm * 1e-3 / ray.cos_water));
     if (target.along.index != 0 || target.across.index != 0)
         rest = rest * wallsLeft<T>(target, ray.sine_per_mm * abs(dx), ray.sine_per_mm * abs(dy));
-    return Arrival<T>{
+    return Incoming<T>{
         intensity * rest, valueOf(rest) * pass, {std::min(valueOf(ray.cos_air), 1.0), valueOf(phi)}};
 }
 
@@ -147,6 +147,24 @@ Ppfd ExactField::at(Millimetre x, Millimetre y, Millimetre depth) const {
         });
     }
     return Ppfd(sum);
+}
+
+std::vector<ExactField::Arrival> ExactField::arrivals(Millimetre x, Millimetre y, Millimetre depth) const {
+    std::vector<Arrival> out;
+    const double n = scene_.water.refractive_index;
+    for (std::size_t i = 0; i < sources_.size(); ++i) {
+        const auto& source = sources_[i];
+        forEachTarget(scene_, source, x.value(), y.value(), depth.value(), [&](const Target& target) {
+            const auto light = arrival<double>(target, source, source.x_mm, source.y_mm, source.height_mm);
+            if (!light) return;
+            const double dx = target.x_mm - source.x_mm;
+            const double dy = target.y_mm - source.y_mm;
+            const auto ray = crossSurface(source.height_mm, target.depth_mm, dx * dx + dy * dy, n);
+            out.push_back({i, source.flux_umol_s * light->per_flux, source.x_mm + dx * ray.air_share,
+                           source.y_mm + dy * ray.air_share, ray.cos_air, ray.cos_water, std::atan2(dy, dx)});
+        });
+    }
+    return out;
 }
 
 ExactField::Slopes ExactField::slopesAt(Millimetre x, Millimetre y, Millimetre depth) const {

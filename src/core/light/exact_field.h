@@ -21,6 +21,19 @@ class ExactField {
     explicit ExactField(LightScene scene);
 
     Ppfd at(Millimetre x, Millimetre y, Millimetre depth) const;
+
+    /// One way of light to a point: straight from an emitter, or by way of walls.
+    struct Arrival {
+        std::size_t source = 0;  ///< index into sources()
+        double ppfd = 0.0;
+        double entry_x_mm = 0.0;  ///< where it enters the water
+        double entry_y_mm = 0.0;
+        double cos_air = 1.0;
+        double cos_water = 1.0;
+        double phi = 0.0;  ///< azimuth of its way in air, radians
+    };
+    std::vector<Arrival> arrivals(Millimetre x, Millimetre y, Millimetre depth) const;
+
     const LightScene& scene() const { return scene_; }
     const std::vector<PointSource>& sources() const { return sources_; }
 

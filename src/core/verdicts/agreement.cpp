@@ -41,7 +41,7 @@ class Overlay {
     void collect(const Plane& plane) {
         for (const auto& r : plane.readings) {
             if (!r.counts() || r.x > tank_.length || r.y > tank_.width) continue;
-            out_.residuals.push_back({index_, plane.depth, r.x, r.y, r.mean.value(), 0, 0, false});
+            out_.residuals.push_back({index_, plane.depth, r.x, r.y, r.mean.value(), 0, 0, false, {}});
             points_.push_back({r.x.value(), r.y.value(), plane.depth.value()});
             noise_.push_back(
                 std::max(options_.least_noise, r.relativeStandardError().value_or(options_.unknown_noise)));

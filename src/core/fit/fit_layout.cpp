@@ -1,0 +1,196 @@
+#include <algorithm>
+#include <cmath>
+
+#include "core/bench/grid.h"
+#include "core/fit/bench_scene.h"
+#include "core/fit/fit.h"
+#include "core/fit/fitter.h"
+
+namespace glumet {
+namespace {
+
+/// Candidates for emitters nobody described. The sizes are where their spread begins; it is fitted.
+struct Layout {
+    const char* name;
+    int columns, rows;
+    double pitch_x, pitch_y, size;
+};
+constexpr std::array kLayouts{Layout{GLUMET_SAY("Core", "a point"), 1, 1, 0, 0, 0},
+                              Layout{GLUMET_SAY("Core", "a cluster"), 3, 2, 36, 36, 0},
+                              Layout{GLUMET_SAY("Core", "a short bar"), 6, 1, 50, 0, 0},
+                              Layout{GLUMET_SAY("Core", "a long bar"), 9, 1, 62, 0, 0},
+                              Layout{GLUMET_SAY("Core", "two clusters apart"), 2, 1, 240, 0, 30},
+                              Layout{GLUMET_SAY("Core", "two bars side by side"), 8, 2, 66, 80, 0},
+                              Layout{GLUMET_SAY("Core", "a small panel"), 4, 4, 60, 60, 0},
+                              Layout{GLUMET_SAY("Core", "a large panel"), 6, 4, 78, 84, 0}};
+
+constexpr double kSpread = 0.3;      // prior of a candidate's spread, relative
+constexpr int kQuickRounds = 5;      // of a candidate with a round beam
+constexpr std::size_t kWeighed = 3;  // candidates that are fitted in full and weighed
+/// A difference of evidence counts so much less than were the readings independent and the model true.
+constexpr double kTempered = 4.0;
+/// Where light leaves a body nobody described and which way it goes are told apart no better than this: what
+/// held-out arrays of tubes and linear bars were off by.
+constexpr double kUntoldApart = 0.06;
+/// From this reduced chi-square on other layouts than the described are tried; sooner where the beam came out
+/// turning about its axis, as it does when it must make up for a wrong layout.
+constexpr double kTriedFrom = 1.15;
+constexpr double kTriedFromUnround = 1.08;
+/// Another must have this much more evidence to be named …
+constexpr double kClearlyBetter = 10.0;
+/// … and without one the scatter itself is said from here on.
+constexpr double kScattered = 1.4;
+
+std::vector<ModelEmitter> emittersOf(const Layout& layout) {
+    Fixture f;
+    f.emitters.columns = layout.columns;
+    f.emitters.rows = layout.rows;
+    f.emitters.pitch_x = Millimetre(layout.pitch_x);
+    f.emitters.pitch_y = Millimetre(layout.pitch_y);
+    f.emitters.size = Millimetre(layout.size);
+    std::vector<ModelEmitter> out;
+    for (const auto& e : latticeEmitters(f, PhotonFlux(1.0), 0))
+        out.push_back({e.dx_mm, e.dy_mm, e.flux_umol_s});
+    return out;
+}
+
+struct Candidate {
+    const Layout* layout;
+    FitResult fit;
+};
+
+/// What a model says of two fixtures over a tank twice as long as that of a run: the use it is made for.
+std::vector<double> arrayBy(const FitResult& fit, const Bench& bench, Id run_id) {
+    constexpr int kAlong = 8;
+    constexpr int kAcross = 4;
+    const auto& run = bench.run(run_id);
+    const auto* tank = byId(bench.tanks, run.tank);
+    auto scene = tankByFit(fit, *tank, run.water == WaterState::Dry);
+    scene.length_mm *= 2.0;
+    hangInRow(scene, 2, run.height, 1.0, {});
+    std::vector<BasisField::Point> points;
+    for (const double depth : {0.3, 0.7})
+        for (int i = 0; i < kAlong; ++i)
+            for (int j = 0; j < kAcross; ++j)
+                points.push_back({(i + 0.5) * scene.length_mm / kAlong, (j + 0.5) * scene.width_mm / kAcross,
+                                  depth * scene.water_depth_mm});
+    std::vector<double> out;
+    for (const auto& value : predict(fit.model, scene, points)) out.push_back(value.ppfd);
+    return out;
+}
+
+/// How far the second's array is from the first's, relative, root mean square.
+double apartFrom(const std::vector<Candidate>& two, const Bench& bench, Id run) {
+    const auto own = arrayBy(two.front().fit, bench, run);
+    const auto other = arrayBy(two.back().fit, bench, run);
+    double squares = 0.0;
+    for (std::size_t k = 0; k < own.size(); ++k)
+        squares += std::pow(other[k] / std::max(own[k], 1e-9) - 1.0, 2) / static_cast<double>(own.size());
+    return std::sqrt(squares);
+}
+
+/// What the residuals hold beyond the readings' own noise, relative, twice as much where nobody read.
+double relativeMisfit(const FitResult& fit) {
+    constexpr double kBeyondTheReadings = 2.0;
+    const double rms = fit.model.relative_residual;
+    return kBeyondTheReadings * rms * std::sqrt(std::max(0.0, 1.0 - 1.0 / fit.reduced_chi_square));
+}
+
+/// How far the others' arrays are from the best one's, relative, root mean square, each by its likelihood.
+double disagreement(const std::vector<Candidate>& candidates, const Bench& bench, Id run) {
+    const auto& best = candidates.front().fit;
+    double squares = 0.0;
+    double weights = 1.0;
+    for (std::size_t i = 1; i < candidates.size(); ++i) {
+        const double worse = best.evidence - candidates[i].fit.evidence;
+        const double weight = std::exp(-worse / (kTempered * std::max(1.0, best.reduced_chi_square)));
+        squares += weight * std::pow(apartFrom({candidates.front(), candidates[i]}, bench, run), 2);
+        weights += weight;
+    }
+    return std::sqrt(squares / weights);
+}
+
+/// All layouts by round beams, then the likeliest in full, the likeliest of them first.
+Expected<std::vector<Candidate>> likeliest(const Bench& bench, const std::vector<Id>& runs,
+                                           const FitOptions& options) {
+    std::vector<Candidate> candidates;
+    double done = 0.0;
+    constexpr double kAll = kLayouts.size() + 2.0 * kWeighed;
+    const auto fitted = [&](const Layout& layout, bool whole) {
+        auto asked = options;
+        asked.emitters = emittersOf(layout);
+        asked.spread = kSpread;
+        asked.shapes = whole;
+        if (!whole) asked.most_iterations = kQuickRounds;
+        const double share = whole ? 2.0 : 1.0;
+        asked.progress = [&, share](double of_it) { options.progress((done + share * of_it) / kAll); };
+        auto fit = fitFixture(bench, runs, asked);
+        done += share;
+        return fit;
+    };
+    for (const auto& layout : kLayouts) {
+        auto fit = fitted(layout, false);
+        if (!fit) return tl::make_unexpected(fit.error());
+        candidates.push_back({&layout, std::move(*fit)});
+    }
+    const auto better = [](const Candidate& a, const Candidate& b) {
+        return a.fit.evidence > b.fit.evidence;
+    };
+    std::sort(candidates.begin(), candidates.end(), better);
+    candidates.erase(candidates.begin() + kWeighed, candidates.end());
+    for (auto& candidate : candidates) {
+        auto fit = fitted(*candidate.layout, true);
+        if (!fit) return tl::make_unexpected(fit.error());
+        candidate.fit = std::move(*fit);
+    }
+    std::sort(candidates.begin(), candidates.end(), better);
+    return candidates;
+}
+
+}  // namespace
+
+Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<Id>& runs,
+                                     const FitOptions& options) {
+    const auto candidates = likeliest(bench, runs, options);
+    if (!candidates) return tl::make_unexpected(candidates.error());
+    auto best = candidates->front().fit;
+    best.model.misfit = std::hypot(best.model.misfit, disagreement(*candidates, bench, runs.front()));
+    best.cannot_tell.push_back(
+        say(GLUMET_SAY("Core", "The fixture's emitters are not described; {} fits the readings best."),
+            say(candidates->front().layout->name)));
+    if (best.model.shape != BeamShape::Round) {
+        best.model.misfit = std::max(best.model.misfit, kUntoldApart);
+        best.cannot_tell.push_back(
+            say(GLUMET_SAY("Core",
+                           "Its light is not round, and where it leaves the body cannot be "
+                           "told from where it goes: describe the emitters in Bench.")));
+    }
+    return best;
+}
+
+void doubtLayout(FitResult& fit, const Bench& bench, const std::vector<Id>& runs, const FitOptions& options) {
+    const bool round = fit.model.shape == BeamShape::Round;
+    if (fit.reduced_chi_square < (round ? kTriedFrom : kTriedFromUnround)) return;
+    auto quiet = options;
+    quiet.progress = [](double) {};
+    const auto candidates = likeliest(bench, runs, quiet);
+    if (!candidates || candidates->front().fit.evidence < fit.evidence + kClearlyBetter) {
+        if (fit.reduced_chi_square < kScattered) return;
+        fit.model.misfit = std::max(fit.model.misfit, relativeMisfit(fit));
+        fit.cannot_tell.push_back(
+            say(GLUMET_SAY("Core",
+                           "The readings scatter {} times as widely as they should, and no other layout "
+                           "explains them: predictions allow {} for what the model does not hold."),
+                Figure{std::sqrt(fit.reduced_chi_square), 1}, Share{fit.model.misfit}));
+        return;
+    }
+    const std::vector<Candidate> both{{nullptr, fit}, candidates->front()};
+    fit.model.misfit = std::max(relativeMisfit(fit), apartFrom(both, bench, runs.front()));
+    fit.cannot_tell.push_back(
+        say(GLUMET_SAY("Core",
+                       "The emitters as described do not explain the readings; {} does it better. Look at "
+                       "the layout in Bench: until then predictions allow {} for it."),
+            say(candidates->front().layout->name), Share{fit.model.misfit}));
+}
+
+}  // namespace glumet
