@@ -122,30 +122,6 @@
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>a cluster of 9 × 6 cm</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>a bar of 27 cm</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>a bar of 54 cm</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>two clusters 24 cm apart</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>a panel of 20 × 20 cm</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>a panel of 42 × 28 cm</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>The fixture&apos;s emitters are not described; {} fits the readings best.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2459,6 +2435,137 @@
             <numerusform></numerusform>
         </translation>
     </message>
+    <message>
+        <source>needs two azimuths or more and a list of relative for each</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must run from 0 to 90, 180 or 360, runs from {} to {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must ascend by {} or more, value {} does not</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the list at 360° must be that at 0°</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>has {} values, at most {} are read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a grid of {} × {} points has no ring {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a cluster</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a short bar</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a long bar</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>two clusters apart</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>two bars side by side</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a small panel</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a large panel</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Its light is not round, and where it leaves the body cannot be told from where it goes: describe the emitters in Bench.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The readings scatter {} times as widely as they should, and no other layout explains them: predictions allow {} for what the model does not hold.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The emitters as described do not explain the readings; {} does it better. Look at the layout in Bench: until then predictions allow {} for it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>brighter at the right end</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>brighter at the back</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>{} of the readings are means read by others: their meter and their heights are taken as they say.</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Ring means do not tell whether the light is round: it is taken to be, and predictions allow {} for it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be more than from_mm in x, y and depth</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>lies where no light passes, outside the tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the obstacle lies around an emitter of fixture {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>holds more than {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be a list of lists</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is not round, two-planes or free</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be a whole number</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>has no column {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is not still, moving or dry</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} contradicts {} at line {}, the same ring</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be three numbers [x, y, depth]</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; is not box or disc</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
@@ -2500,6 +2607,41 @@
     </message>
     <message>
         <source>maker&apos;s coverage</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>shroud, length</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>of its lower edge</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>shroud, width</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>shroud, under the emitters</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>ImportDialog</name>
+    <message>
+        <source>semicolons</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>tabs</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>spaces</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>commas</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -3885,10 +4027,6 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>; its planes differ by up to %1 and were averaged</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>More of the fixture</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3906,6 +4044,14 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>More of the tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 in %2 planes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>; its %1 planes differ by up to %2 and are kept</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -4336,10 +4482,6 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>%1 readings lie %2 off the fit; reduced chi-square %3. Painted walls reflect %4.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>flux</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4417,6 +4559,30 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>%1 | %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 readings lie %2 off the fit; reduced chi-square %3. Painted walls reflect %4. %5</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The light is round: no other beam explains the readings better.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The light is not round: it spreads otherwise along the fixture than across it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The light is not round, nor alike to both sides.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>right end</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>back</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -4652,25 +4818,15 @@ Best at %7: %8; %9 do about as well.</source>
         <source>fitting … %1</source>
         <translation>Anpassung läuft … %1</translation>
     </message>
+    <message>
+        <source>Two heights or more of one plane show here how the light falls and spreads with the mounting height.
+Plan lays them out, Measure takes them.</source>
+        <translation>Zwei Höhen oder mehr einer Ebene zeigen hier, wie das Licht mit der Montagehöhe fällt und sich ausbreitet.
+Planen legt sie fest, Messen nimmt sie auf.</translation>
+    </message>
 </context>
 <context>
     <name>glumet::ImportDialog</name>
-    <message>
-        <source>semicolons</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>tabs</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>spaces</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>commas</source>
-        <translation type="unfinished"></translation>
-    </message>
     <message>
         <source>Leave the bad rows out</source>
         <translation type="unfinished"></translation>
@@ -5577,6 +5733,10 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>%1 is open already</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>This is the project that is open.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

@@ -170,15 +170,15 @@ class TestShadow : public QObject {
     }
 
     void theDiscHangsOverEachReceiverByItself() {
-        const auto scene = lampsOver({{-200, 0}, {200, 0}}, 200.0);
+        const auto scene = lampsOver({{-500, 0}, {500, 0}}, 200.0);
         const std::vector<Point> one{{2000, 2000}};
-        const std::vector<Point> two{{2000, 2000}, {2400, 2000}};
+        const std::vector<Point> two{{2000, 2000}, {2500, 2000}};
         const double middle = shadowFigure(scene, Millimetre(300), one);
         QVERIFY(middle > 0.99);  // between the two, both pass the disc
         const double both = shadowFigure(scene, Millimetre(300), two);
         QVERIFY(both < middle && both > 0.4);
         ShadowDisc wide;
-        wide.diameter = Millimetre(900);
+        wide.diameter = Millimetre(400);
         QCOMPARE(shadowFigure(scene, Millimetre(300), one, wide), 0.0);
     }
 

@@ -32,14 +32,15 @@ constexpr double kTempered = 4.0;
 /// Where light leaves a body nobody described and which way it goes are told apart no better than this: what
 /// held-out arrays of tubes and linear bars were off by.
 constexpr double kUntoldApart = 0.06;
-/// From this reduced chi-square on other layouts than the described are tried; sooner where the beam came out
-/// turning about its axis, as it does when it must make up for a wrong layout.
-constexpr double kTriedFrom = 1.15;
-constexpr double kTriedFromUnround = 1.08;
+/// So many of its own standard deviations above 1 a reduced chi-square makes other layouts than the described
+/// be tried; fewer where the beam came out turning about its axis, as it does when it must make up for a
+/// wrong layout.
+constexpr double kTriedFrom = 1.9;
+constexpr double kTriedFromUnround = 1.0;
 /// Another must have this much more evidence to be named …
 constexpr double kClearlyBetter = 10.0;
 /// … and without one the scatter itself is said from here on.
-constexpr double kScattered = 1.4;
+constexpr double kScattered = 5.0;
 
 std::vector<ModelEmitter> emittersOf(const Layout& layout) {
     Fixture f;
@@ -169,13 +170,15 @@ Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<Id>& 
 }
 
 void doubtLayout(FitResult& fit, const Bench& bench, const std::vector<Id>& runs, const FitOptions& options) {
+    if (fit.means == fit.model.readings) return;  // rings say too little of a layout
     const bool round = fit.model.shape == BeamShape::Round;
-    if (fit.reduced_chi_square < (round ? kTriedFrom : kTriedFromUnround)) return;
+    const double above = (fit.reduced_chi_square - 1.0) / std::sqrt(2.0 / std::max(1, fit.model.readings));
+    if (above < (round ? kTriedFrom : kTriedFromUnround)) return;
     auto quiet = options;
     quiet.progress = [](double) {};
     const auto candidates = likeliest(bench, runs, quiet);
     if (!candidates || candidates->front().fit.evidence < fit.evidence + kClearlyBetter) {
-        if (fit.reduced_chi_square < kScattered) return;
+        if (above < kScattered) return;
         fit.model.misfit = std::max(fit.model.misfit, relativeMisfit(fit));
         fit.cannot_tell.push_back(
             say(GLUMET_SAY("Core",

@@ -4,6 +4,13 @@
 #include "core/fit/fitter.h"
 
 namespace glumet {
+namespace {
+
+/// What a beam taken as round may be off by over an array, relative, when only ring means were read.
+constexpr double kRoundAssumed = 0.05;
+
+}  // namespace
+
 void Fitter::finish() {
     const auto n = static_cast<double>(data_.size());
     const Eigen::VectorXd z = (values() - model_).cwiseQuotient(noise_);
@@ -22,7 +29,8 @@ void Fitter::finish() {
         }
         result_.residuals.push_back(place);
     }
-    const double freedom = std::max(1.0, counted - 12.0);
+    // Of many readings the beam and what stands around it take about a dozen, of few the priors bear a part.
+    const double freedom = std::max({1.0, 0.5 * counted, counted - 12.0});
     result_.reduced_chi_square = chi / freedom;
     result_.reflectance = nuisances_.shared[kReflectance];
     result_.reflectance_change = result_.reflectance - described_reflectance_;
@@ -63,6 +71,9 @@ void Fitter::posterior() {
     keep.push_back(bells() + kHeight);
     for (const auto i : keep)
         for (const auto j : keep) result_.model.covariance.push_back(covariance(i, j));
+    // Rings are the same all about: a beam that is not round gives the same means.
+    if (result_.means > 0 && result_.means == result_.model.readings)
+        result_.model.misfit = std::max(result_.model.misfit, kRoundAssumed);
     addParameters(covariance);
     tellApart(covariance);
 }

@@ -48,6 +48,12 @@ void Fitter::tellApart(const Eigen::MatrixXd& covariance) {
                          "{} of the readings are means read by others: their meter and their heights are "
                          "taken as they say."),
             Count{result_.means}));
+    if (result_.means > 0 && result_.means == result_.model.readings)
+        result_.cannot_tell.push_back(
+            say(GLUMET_SAY("Core",
+                           "Ring means do not tell whether the light is round: it is taken to be, and "
+                           "predictions allow {} for it."),
+                Share{result_.model.misfit}));
     for (const auto& p : result_.parameters)
         if ((p.what == FitQuantity::HeightOffset || p.what == FitQuantity::Attenuation ||
              p.what == FitQuantity::Reflectance) &&

@@ -58,17 +58,30 @@ FitReport::FitReport(Session& session)
 }
 
 void FitReport::refresh(const FitResult& fit) {
-    summary_->setText(tr("%1 readings lie %2 off the fit; reduced chi-square %3. Painted walls reflect %4.")
+    summary_->setText(tr("%1 readings lie %2 off the fit; reduced chi-square %3. Painted walls reflect %4. %5")
                           .arg(fit.model.readings)
                           .arg(text(percentText(fit.model.relative_residual)))
                           .arg(fit.reduced_chi_square, 0, 'f', 2)
-                          .arg(text(percentText(fit.reflectance))));
+                          .arg(text(percentText(fit.reflectance)), shapeWords(fit)));
     showParameters(fit);
     showOutliers(fit);
     QStringList untold;
     for (const auto& sentence : fit.cannot_tell) untold << text(sentence, session_.unit());
     untold_->setText(untold.join(QLatin1Char(' ')));
     untold_->setVisible(!untold.isEmpty());
+}
+
+/// Which beam the readings asked for.
+QString FitReport::shapeWords(const FitResult& fit) {
+    switch (fit.model.shape) {
+        case BeamShape::Round:
+            return tr("The light is round: no other beam explains the readings better.");
+        case BeamShape::TwoPlanes:
+            return tr("The light is not round: it spreads otherwise along the fixture than across it.");
+        case BeamShape::Free:
+            return tr("The light is not round, nor alike to both sides.");
+    }
+    return {};
 }
 
 /// Short enough for its column.
@@ -87,6 +100,10 @@ QString FitReport::nameOf(const FitParameter& parameter) const {
             return tr("water");
         case FitQuantity::Reflectance:
             return tr("walls");
+        case FitQuantity::UnevenAlong:
+            return tr("right end");
+        case FitQuantity::UnevenAcross:
+            return tr("back");
         case FitQuantity::RunHeight:
             return tr("lamp %1").arg(height());
         case FitQuantity::RunLevel:

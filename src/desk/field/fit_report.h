@@ -17,6 +17,7 @@ class FitReport : public QWidget {
     void refresh(const FitResult& fit);
 
   private:
+    static QString shapeWords(const FitResult& fit);
     QString nameOf(const FitParameter& parameter) const;
     void showParameters(const FitResult& fit);
     void showOutliers(const FitResult& fit);

@@ -1,0 +1,255 @@
+#include <QTest>
+
+#include "core/fit_maker.h"
+#include "core/words/sentence.h"
+
+using namespace glumet;
+using namespace glumet::testing;
+
+namespace {
+
+/// Narrow across (y), wide along (x).
+Beam linearLens() {
+    std::vector<double> theta;
+    const std::vector<double> phi{0, 15, 30, 45, 60, 75, 90};
+    std::vector<std::vector<double>> relative;
+    for (int degree = 0; degree <= 90; degree += 5) theta.push_back(degree);
+    for (const double p : phi) {
+        auto& list = relative.emplace_back();
+        for (const double t : theta) {
+            const double q = std::tan(std::min(t, 89.0) * M_PI / 180.0);
+            const double x = q * std::cos(p * M_PI / 180.0) / std::tan(50.0 * M_PI / 180.0);
+            const double y = q * std::sin(p * M_PI / 180.0) / std::tan(26.0 * M_PI / 180.0);
+            list.push_back(std::exp(-std::log(2.0) * (x * x + y * y)) * std::cos(t * M_PI / 180.0));
+        }
+    }
+    return *Beam::planes(theta, phi, relative);
+}
+
+EmitterLattice lattice(int columns, int rows, double pitch_x, double pitch_y) {
+    return {columns, rows, Millimetre(pitch_x), Millimetre(pitch_y), Millimetre(0)};
+}
+
+/// The demonstration's tank under a fixture with such emitters.
+Bench benchUnder(const EmitterLattice& emitters) {
+    auto bench = demoBench();
+    bench.fixtures.resize(1);
+    bench.fixtures.front().emitters = emitters;
+    return bench;
+}
+
+const std::vector<double> kHeights{150, 210, 270};
+const std::vector<double> kDepths{150, 300, 450};
+
+/// Twelve means: four heights, one depth, three rings.
+std::vector<MeanReading> ringMeans(Bench& bench, const Truth& truth) {
+    std::vector<MeanReading> means;
+    std::vector<Run> made;
+    auto unread = bench;
+    unread.runs.clear();
+    for (auto run : readOver(unread, truth, 0.0, {150, 200, 250, 300}, {300}).runs) {
+        run.id += static_cast<Id>(bench.runs.size());
+        std::array<double, 3> sums{};
+        std::array<double, 3> counts{};
+        for (const auto& reading : run.planes[0].readings) {
+            const int i = static_cast<int>(reading.x.value() / 100.0);
+            const int j = static_cast<int>(reading.y.value() / 100.0);
+            const auto ring = static_cast<std::size_t>(std::min({i, j, 5 - i, 5 - j}));
+            sums[ring] += reading.mean.value();
+            ++counts[ring];
+        }
+        run.planes.clear();
+        made.push_back(run);
+        for (int ring = 0; ring < 3; ++ring) {
+            const auto at = static_cast<std::size_t>(ring);
+            means.push_back({run.id, Millimetre(300), 6, 6, ring, sums[at] / counts[at], 0.02, "a chart"});
+        }
+    }
+    bench.runs.insert(bench.runs.end(), made.begin(), made.end());
+    return means;
+}
+
+}  // namespace
+
+/// What the fit makes of fixtures, rulers and layouts that are not as the plain picture has them.
+class TestFitTruth : public QObject {
+    Q_OBJECT
+
+  private slots:
+    void aLinearLensIsTold() {
+        Truth truth;
+        truth.beam = linearLens();
+        const auto bench = readOver(benchUnder(lattice(10, 1, 40, 0)), truth, 0.02, kHeights, kDepths);
+        const auto fit = fitFixture(bench, allRuns(bench));
+        QVERIFY(fit);
+        QCOMPARE(fit->model.shape, BeamShape::TwoPlanes);
+        FitOptions round;
+        round.shapes = false;
+        const auto forced = fitFixture(bench, allRuns(bench), round);
+        const auto error = arrayError(bench, truth, fit->model);
+        QVERIFY2(error.median < 0.02, qPrintable(QString::number(error.median)));
+        QVERIFY2(error.inside > 0.85, qPrintable(QString::number(error.inside)));
+        QVERIFY(arrayError(bench, truth, forced->model).median > 2.0 * error.median);
+        // Along the fixture it reaches farther than across it.
+        const auto at = [&](double phi) {
+            return BeamBasis::intensity(fit->model.shape, fit->model.beam, 40.0, phi);
+        };
+        QVERIFY(at(0.0) > 2.0 * at(M_PI / 2));
+    }
+
+    void aRoundBeamIsLeftRound() {
+        const Truth truth;
+        const auto bench = read(truth, 0.03, kHeights, kDepths);
+        const auto fit = fitFixture(bench, allRuns(bench));
+        QCOMPARE(fit->model.shape, BeamShape::Round);
+        QCOMPARE(fit->shape_evidence.size(), std::size_t{2});
+        QCOMPARE(fit->model.beam.size(), std::size_t{BeamBasis::kSize});
+    }
+
+    /// Readings see the fixture's own offset and the ruler's as one; only the first goes along.
+    void theRulerStaysBehind() {
+        Truth truth;
+        truth.height_offset = 0.0;
+        truth.ruler = 8.0;
+        const auto bench = read(truth, 0.01, kHeights, kDepths);
+        const auto fit = fitFixture(bench, allRuns(bench));
+        const auto there = fit->model.elsewhere();
+        QVERIFY2(fit->model.height_offset_mm > 1.5, qPrintable(QString::number(fit->model.height_offset_mm)));
+        QVERIFY(std::abs(there.height_offset_mm) < std::abs(fit->model.height_offset_mm));
+        QVERIFY(there.covariance.back() > 4.0 * 4.0);
+        QVERIFY(there.covariance.back() > fit->model.covariance.back());
+        // Elsewhere the interval holds the truth where the bench's own is sure of what does not hold.
+        const auto sure = arrayError(bench, truth, fit->model);
+        const auto honest = arrayError(bench, truth, there);
+        QVERIFY2(honest.inside > 0.95, qPrintable(QString::number(honest.inside)));
+        QVERIFY(sure.inside < honest.inside);
+        // Once there, it is there.
+        QCOMPARE(there.elsewhere(), there);
+    }
+
+    void checksOfRulerAndEmittersMakeItSurer() {
+        const Truth truth;
+        const auto bench = read(truth, 0.02, kHeights, kDepths);
+        FitOptions checked;
+        checked.ruler_mm = 1.0;
+        const auto loose = fitFixture(bench, allRuns(bench))->model.elsewhere();
+        const auto tight = fitFixture(bench, allRuns(bench), checked)->model.elsewhere();
+        QVERIFY(tight.covariance.back() < 0.5 * loose.covariance.back());
+    }
+
+    void oneHalfThatIsBrighterIsFound() {
+        Truth truth;
+        truth.brighter_right = 0.15;
+        auto pair = lattice(2, 1, 240, 0);
+        pair.size = Millimetre(60);
+        const auto bench = readOver(benchUnder(pair), truth, 0.02, kHeights, kDepths);
+        const auto fit = fitFixture(bench, allRuns(bench));
+        const auto uneven = std::find_if(fit->parameters.begin(), fit->parameters.end(),
+                                         [](const auto& p) { return p.what == FitQuantity::UnevenAlong; });
+        QVERIFY(uneven != fit->parameters.end());
+        QVERIFY2(std::abs(uneven->value - 15.0) < 4.0, qPrintable(QString::number(uneven->value)));
+        const auto error = arrayError(bench, truth, fit->model);
+        QVERIFY2(error.median < 0.02, qPrintable(QString::number(error.median)));
+    }
+
+    void aDescribedShroudIsKept() {
+        Truth truth;
+        truth.beam = *Beam::cosinePower(1.0);
+        auto with = benchUnder(lattice(8, 5, 40, 40));
+        with.fixtures.front().shroud_length = Millimetre(340);
+        with.fixtures.front().shroud_width = Millimetre(220);
+        with.fixtures.front().shroud_drop = Millimetre(45);
+        const auto bench = readOver(with, truth, 0.01, kHeights, kDepths);
+        const auto fit = fitFixture(bench, allRuns(bench));
+        QVERIFY(fit->model.shroud.has_value());
+        const auto error = arrayError(bench, truth, fit->model);
+        QVERIFY2(error.median < 0.015, qPrintable(QString::number(error.median)));
+        // The same readings under a fixture without one.
+        auto without = bench;
+        without.fixtures.front().shroud_length = Millimetre(0);
+        FitOptions round;
+        round.shapes = false;
+        const auto bare = fitFixture(without, allRuns(without), round);
+        QVERIFY(bare->reduced_chi_square > fit->reduced_chi_square);
+    }
+
+    void aWrongLayoutIsDoubtedAndAllowedFor() {
+        Truth truth;
+        truth.emitters = lattice(10, 6, 45, 45);
+        truth.beam = *Beam::cosinePower(1.1);
+        // Told as a point.
+        const auto bench = readOver(benchUnder(lattice(1, 1, 0, 0)), truth, 0.03, kHeights, kDepths);
+        const auto fit = fitFixture(bench, allRuns(bench));
+        QVERIFY(fit);
+        QVERIFY(saysOf(*fit, "as described do not explain the readings"));
+        QVERIFY(fit->model.misfit > 0.02);
+        const auto error = arrayError(bench, truth, fit->model);
+        QVERIFY2(error.inside > 0.9, qPrintable(QString::number(error.inside)));
+    }
+
+    void nobodyNeedDescribeTheEmitters() {
+        Truth truth;
+        truth.emitters = lattice(6, 4, 80, 80);
+        truth.beam = *Beam::cosinePower(1.1);
+        const auto bench = readOver(benchUnder(lattice(1, 1, 0, 0)), truth, 0.02, kHeights, kDepths);
+        const auto fit = fitUnknownLayout(bench, allRuns(bench));
+        QVERIFY(fit);
+        QVERIFY(saysOf(*fit, "emitters are not described"));
+        const auto error = arrayError(bench, truth, fit->model);
+        QVERIFY2(error.median < 0.04, qPrintable(QString::number(error.median)));
+        QVERIFY2(error.inside > 0.75, qPrintable(QString::number(error.inside)));
+    }
+
+    void twelveRingMeansGiveAField() {
+        Truth truth;
+        truth.attenuation = 0.0;
+        auto bench = demoBench();
+        bench.fixtures.resize(1);
+        FitOptions options;
+        options.means = ringMeans(bench, truth);
+        const auto fit = fitFixture(bench, allRuns(bench), options);
+        QVERIFY2(fit, fit ? "" : english(fit.error()).c_str());
+        QCOMPARE(fit->means, 12);
+        QCOMPARE(fit->residuals[1].ring, std::optional<int>(1));
+        QVERIFY(saysOf(*fit, "12 of the readings are means read by others"));
+        QVERIFY(saysOf(*fit, "do not tell whether the light is round"));
+        const auto error = arrayError(bench, truth, fit->model.elsewhere());
+        QVERIFY2(error.median < 0.05, qPrintable(QString::number(error.median)));
+        QVERIFY2(error.inside > 0.9, qPrintable(QString::number(error.inside)));
+    }
+
+    void whatMeansCannotCarryIsRefused() {
+        const Truth truth;
+        auto bench = demoBench();
+        bench.fixtures.resize(1);
+        FitOptions options;
+        options.means = ringMeans(bench, truth);
+        const auto why = [&] {
+            const auto fit = fitFixture(bench, allRuns(bench), options);
+            return fit ? std::string("fitted") : english(fit.error());
+        };
+        options.means[4].ring = 3;
+        QVERIFY2(why().find("a grid of 6 × 6 points has no ring 3") != std::string::npos, why().c_str());
+        options.means[4].ring = 1;
+        options.means.resize(6);
+        QVERIFY2(why().find("too few") != std::string::npos, why().c_str());
+    }
+
+    /// Means and readings of one's own are weighed together, each by its own uncertainty.
+    void meansAndReadingsAreFittedTogether() {
+        const Truth truth;
+        auto bench = read(truth, 0.02, kHeights, kDepths);
+        const auto alone = fitFixture(bench, allRuns(bench));
+        FitOptions options;
+        options.means = ringMeans(bench, truth);
+        const auto both = fitFixture(bench, allRuns(bench), options);
+        QVERIFY(both);
+        QCOMPARE(both->model.readings, alone->model.readings + 12);
+        QCOMPARE(both->means, 12);
+        QVERIFY(!saysOf(*both, "whether the light is round"));
+        QVERIFY(std::abs(both->model.flux() / alone->model.flux() - 1.0) < 0.02);
+    }
+};
+
+QTEST_GUILESS_MAIN(TestFitTruth)
+#include "test_fit_truth.moc"
