@@ -4,6 +4,7 @@
 #include "core/bench/grid.h"
 #include "core/fit/bench_scene.h"
 #include "core/fit/described_model.h"
+#include "core/fit/shadow_finding.h"
 #include "core/light/exact_field.h"
 #include "core/simulation/demo_scenario.h"
 #include "core/words/finding.h"
@@ -78,6 +79,42 @@ class TestDescribedModel : public QObject {
         QCOMPARE(*fits->cell, *cellAt(*bench.runs[0].planes[0].grid, reading.x, reading.y));
         QVERIFY(titled(findings, "Readings imply"));
         QVERIFY(titled(findings, "of the water in 150–300"));
+    }
+
+    /// A wide panel is harder to shadow than a cluster in its place, and the finding says both.
+    void theShadowOfAColonyIsSaid() {
+        auto bench = readBench(1.0);
+        auto shadow = [&] {
+            const auto model = DescribedModel::of(bench, bench.runs[0]);
+            return shadowFinding(bench, bench.runs[0].id, *model);
+        };
+        const auto cluster = shadow();
+        QVERIFY(cluster.has_value());
+        QVERIFY(english(cluster->title).find("leaves no light under it") != std::string::npos);
+        QVERIFY(english(cluster->body).find("a single cluster") == std::string::npos);
+        QVERIFY(english(cluster->body).find("28") != std::string::npos);
+        bench.fixtures[0].emitters = {17, 9, Millimetre(60), Millimetre(60), Millimetre(0)};
+        const auto panel = shadow();
+        QVERIFY(english(panel->body).find("A single cluster in its place would keep") != std::string::npos);
+        const auto title = english(panel->title);
+        QVERIFY2(std::stod(title.substr(title.find("keeps ") + 6)) > 5.0, title.c_str());
+        // So many emitters would keep a reader waiting.
+        bench.fixtures[0].emitters = {30, 30, Millimetre(15), Millimetre(15), Millimetre(0)};
+        QVERIFY(!shadow().has_value());
+    }
+
+    void aDescribedShroudIsInTheScene() {
+        auto bench = readBench(1.0);
+        bench.fixtures[0].shroud_length = Millimetre(120);
+        bench.fixtures[0].shroud_width = Millimetre(90);
+        bench.fixtures[0].shroud_drop = Millimetre(30);
+        const auto scene = describedScene(bench, bench.runs[0]);
+        QVERIFY(scene.has_value());
+        QCOMPARE(scene->fixtures[0].shroud->drop_mm, 30.0);
+        // One that would hang into the water is refused by name.
+        bench.fixtures[0].shroud_drop = Millimetre(900);
+        const auto drowned = describedScene(bench, bench.runs[0]);
+        QVERIFY(!drowned && drowned.error().where.find("shroud") != std::string::npos);
     }
 
     void anotherBeamIsAnotherShape() {

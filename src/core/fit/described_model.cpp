@@ -6,6 +6,7 @@
 #include "core/bench/placement.h"
 #include "core/bench/sweep.h"
 #include "core/fit/bench_scene.h"
+#include "core/fit/shadow_finding.h"
 #include "core/words/finding.h"
 
 namespace glumet {
@@ -49,6 +50,7 @@ Expected<LightScene> describedScene(const Bench& bench, const Run& run) {
     const auto emitters = latticeEmitters(*fixture, flux, 0);
     hangAt(scene, hangingPlaces(run, scene.length_mm), run.height, run.level_pct.value_or(100.0) / 100.0,
            emitters);
+    for (auto& hung : scene.fixtures) hung.shroud = sceneShroud(*fixture);
     if (const auto wrong = wrongWith(scene)) return tl::make_unexpected(*wrong);
     return scene;
 }
@@ -237,6 +239,7 @@ std::vector<Finding> modelFindings(const Bench& bench, Id run, Expected<Describe
                 say(GLUMET_SAY("Core", "By the model, in cells of {}."), Millimetre(kVolumePitchMm));
             out.push_back(volume);
         }
+    if (auto shadow = shadowFinding(bench, run, *model)) out.push_back(std::move(*shadow));
     return out;
 }
 

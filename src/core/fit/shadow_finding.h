@@ -1,0 +1,16 @@
+#pragma once
+
+#include <optional>
+
+#include "core/bench/bench.h"
+#include "core/fit/described_model.h"
+#include "core/words/finding.h"
+
+namespace glumet {
+
+/// How hard the run's fixture is to shadow, and how it shimmers, at half the water's depth over the middle
+/// ring of the run's grid; beside it what a single cluster in its place would leave. Nothing for a scene of
+/// so many emitters that it would keep a reader waiting.
+std::optional<Finding> shadowFinding(const Bench& bench, Id run, const DescribedModel& model);
+
+}  // namespace glumet
