@@ -47,7 +47,8 @@ constexpr Help kHelp[] = {
      "  colour_flash  the same for the difference of two channels: 0 where they shine from the same places\n"
      "The surface's curvature has the autocorrelation exp(-r²/l²), l = 20 mm.\n"},
     {"fit",
-     "glumet-cli fit READINGS.csv --tank TANK.json [--fixture FIXTURE.json] -o MODEL.json [--json]\n\n"
+     "glumet-cli fit READINGS.csv|RINGS.csv… --tank TANK.json [--fixture FIXTURE.json] -o MODEL.json "
+     "[--json]\n\n"
      "A light model of the fixture from its readings: beam, level, height offset, attenuation, painted "
      "walls' "
      "reflectance,\n"
@@ -59,7 +60,10 @@ constexpr Help kHelp[] = {
      "lattice\n"
      "(emitter_columns, emitter_rows, emitter_pitch_x_mm, emitter_pitch_y_mm, emitter_size_mm), "
      "length_mm, width_mm,\n"
-     "rated_power_w; without one the layout that fits best is taken and named.\n"},
+     "rated_power_w, optionally a shroud; without one the layout that fits best is taken and named. "
+     "RINGS.csv holds\n"
+     "means that others published (run,fixture,height_mm,depth_mm,nx,ny,ring,ppfd); they are counted as read "
+     "by others.\n"},
     {"predict",
      "glumet-cli predict --model MODEL.json SCENE.json [--json]\n\n"
      "As field, for a scene whose fixtures say \"use\": \"model\" instead of emitters, plus lo and hi of "

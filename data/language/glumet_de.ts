@@ -2566,6 +2566,26 @@
         <source>&quot;{}&quot; is not box or disc</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>A hand&apos;s breadth of colony leaves no light under it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A hand&apos;s breadth of colony keeps {} of its light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>By the model, under an opaque disc of {} hung {} above the probe, {} under water.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A single cluster in its place would keep {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Small ripple moves the light {} times as much as that of one point.</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
@@ -4989,6 +5009,10 @@ Planen legt sie fest, Messen nimmt sie auf.</translation>
     </message>
     <message>
         <source>, %1 replace an earlier value</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>These are ring means, no readings: glumet-cli fit makes a light model of them.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

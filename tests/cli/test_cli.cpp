@@ -7,26 +7,17 @@
 #include <QTest>
 #include <cmath>
 
+#include "cli/cli_runner.h"
+
+using namespace glumet::testing;
+
 namespace {
 
 const QString kDemo = QStringLiteral(GLUMET_SOURCE_DIR "/data/demo/nursery.glumet");
 
-struct Result {
-    int code = -1;
-    QByteArray out;
-    QString err;
-    QJsonObject json() const { return QJsonDocument::fromJson(out).object(); }
-};
-
-Result run(const QStringList& arguments) {
-    QProcess process;
-    process.start(QStringLiteral(GLUMET_BINARY_DIR "/glumet-cli"), arguments);
-    process.waitForFinished(-1);
-    return {process.exitCode(), process.readAllStandardOutput(),
-            QString::fromUtf8(process.readAllStandardError())};
-}
-
-QStringList words(const QString& line) { return line.split(QLatin1Char(' ')); }
+using Result = CliResult;
+constexpr auto run = runCli;
+constexpr auto words = cliWords;
 
 }  // namespace
 

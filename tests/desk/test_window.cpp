@@ -200,6 +200,20 @@ class TestWindow : public QObject {
         QCOMPARE(readingCount(w_->session.bench()), std::size_t{4000});
     }
 
+    /// Others' ring means are no readings, and taken for none.
+    void ringMeansAreToldFromReadings() {
+        QVERIFY(w_->create());
+        ImportDialog dialog(w_->session, QStringLiteral("rings.csv"),
+                            "run,fixture,height_mm,depth_mm,nx,ny,ring,ppfd\nA,F,200,150,6,6,0,80\n",
+                            &w_->window);
+        dialog.show();
+        QVERIFY(!dialog.findChild<QPushButton*>(QStringLiteral("importButton"))->isEnabled());
+        QVERIFY(dialog.findChild<QPlainTextEdit*>(QStringLiteral("importProblems"))
+                    ->toPlainText()
+                    .contains(QStringLiteral("These are ring means")));
+        QVERIFY(!dialog.ready().has_value());
+    }
+
     /// To read the open project's own file and close it would drop its locks.
     void theOpenProjectIsNoFileToImport() {
         QVERIFY(w_->create());

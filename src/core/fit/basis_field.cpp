@@ -35,8 +35,7 @@ double wallsLeft(const LightScene& scene, const AxisImage& along, const AxisImag
 
 }  // namespace
 
-/// What a ray does between one height and one depth, by its horizontal distance.
-struct BasisField::Table {
+struct RayTables::Table {
     struct Entry {
         double light;  ///< spreading × attenuation, 1/m²
         double theta_deg;
@@ -72,12 +71,25 @@ struct BasisField::Table {
     }
 };
 
+RayTables::RayTables() = default;
+RayTables::~RayTables() = default;
+void RayTables::clear() { tables_.clear(); }
+
+const RayTables::Table& RayTables::at(const Key& key) {
+    auto& table = tables_[key];
+    if (!table)
+        table = std::make_unique<Table>(key.height, key.depth, key.refractive_index, key.attenuation,
+                                        key.farthest);
+    return *table;
+}
+
 BasisField::BasisField(const LightScene& scene, std::vector<ModelEmitter> emitters, double attenuation_per_m,
-                       BeamShape shape)
+                       BeamShape shape, RayTables* tables)
     : scene_(scene),
       attenuation_(scene.water.dry() ? 0.0 : attenuation_per_m),
       shape_(shape),
-      clear_(scene.obstacles.empty()) {
+      clear_(scene.obstacles.empty()),
+      tables_(tables) {
     for (std::size_t f = 0; f < scene.fixtures.size(); ++f) {
         const auto& fixture = scene.fixtures[f];
         clear_ = clear_ && !fixture.shroud;
@@ -89,24 +101,6 @@ BasisField::BasisField(const LightScene& scene, std::vector<ModelEmitter> emitte
         if (std::find(heights_.begin(), heights_.end(), fixture.height_mm) == heights_.end())
             heights_.push_back(fixture.height_mm);
     }
-}
-
-std::vector<double> BasisField::rows(const std::vector<Point>& points) const {
-    std::vector<double> depths;
-    for (const auto& point : points) depths.push_back(point.depth_mm);
-    std::sort(depths.begin(), depths.end());
-    depths.erase(std::unique(depths.begin(), depths.end()), depths.end());
-    std::map<double, std::vector<Table>> tables;
-    const double farthest = 2.2 * std::hypot(scene_.length_mm, scene_.width_mm) + 4.0 * scene_.water_depth_mm;
-    for (const double depth : depths)
-        for (const double height : heights_)
-            tables[depth].emplace_back(height, depth, scene_.water.refractive_index, attenuation_, farthest);
-    const auto size = static_cast<std::size_t>(BeamBasis::size(shape_));
-    std::vector<double> out(points.size() * size, 0.0);
-    forEachIndex(points.size(), 0, [&](std::size_t i) {
-        addRow(points[i], tables.at(points[i].depth_mm), out.data() + i * size);
-    });
-    return out;
 }
 
 double BasisField::passes(const Source& source, const AxisImage& along, const AxisImage& across,
@@ -123,12 +117,13 @@ double BasisField::passes(const Source& source, const AxisImage& along, const Ax
     return obstaclesPass(scene_, along, across, {source.x, source.y, -source.height}, entry, receiver);
 }
 
-void BasisField::addRow(const Point& point, const std::vector<Table>& tables, double* row) const {
+template <class See>
+void BasisField::forEachRay(const Point& point, const std::vector<const Table*>& tables, See see) const {
     static const Beam everywhere = *Beam::cosinePower(0.0);
     const double n = scene_.water.refractive_index;
-    for (const auto& table : tables) {
+    for (const auto* table : tables) {
         const auto images = [&](double size, Side low, Side high) {
-            return axisImages(size, waterReach(everywhere, table.height, point.depth_mm, n, size),
+            return axisImages(size, waterReach(everywhere, table->height, point.depth_mm, n, size),
                               scene_.wall(low), scene_.wall(high));
         };
         const auto along = images(scene_.length_mm, Side::Left, Side::Right);
@@ -138,11 +133,11 @@ void BasisField::addRow(const Point& point, const std::vector<Table>& tables, do
                 const double x = a.sign * point.x_mm + a.offset;
                 const double y = b.sign * point.y_mm + b.offset;
                 for (const auto& source : sources_) {
-                    if (source.height != table.height) continue;
+                    if (source.height != table->height) continue;
                     const double dx = x - source.x;
                     const double dy = y - source.y;
                     const double r = std::sqrt(dx * dx + dy * dy);
-                    const auto ray = table.at(r);
+                    const auto ray = table->at(r);
                     const double entry_x = source.x + dx * ray.air_share;
                     const double entry_y = source.y + dy * ray.air_share;
                     if (entry_x < 0.0 || entry_x > scene_.length_mm || entry_y < 0.0 ||
@@ -155,10 +150,48 @@ void BasisField::addRow(const Point& point, const std::vector<Table>& tables, do
                     if (!clear_)
                         light *= passes(source, a, b, {entry_x, entry_y, 0.0}, {x, y, point.depth_mm});
                     const double phi = shape_ == BeamShape::Round ? 0.0 : std::atan2(dy, dx) - source.turn;
-                    if (light > 0.0) BeamBasis::addTo(shape_, ray.theta_deg, phi, light, row);
+                    if (light > 0.0) see(ray.theta_deg, phi, light);
                 }
             }
     }
+}
+
+BasisField::Tables BasisField::tablesFor(const std::vector<Point>& points, RayTables& tables) const {
+    const double farthest = 2.2 * std::hypot(scene_.length_mm, scene_.width_mm) + 4.0 * scene_.water_depth_mm;
+    Tables out;
+    for (const auto& point : points) {
+        auto& of_depth = out[point.depth_mm];
+        if (!of_depth.empty()) continue;
+        for (const double height : heights_)
+            of_depth.push_back(
+                &tables.at({height, point.depth_mm, scene_.water.refractive_index, attenuation_, farthest}));
+    }
+    return out;
+}
+
+std::vector<double> BasisField::rows(const std::vector<Point>& points) const {
+    RayTables own;
+    const auto tables = tablesFor(points, tables_ != nullptr ? *tables_ : own);
+    const auto size = static_cast<std::size_t>(BeamBasis::size(shape_));
+    std::vector<double> out(points.size() * size, 0.0);
+    forEachIndex(points.size(), 0, [&](std::size_t i) {
+        forEachRay(points[i], tables.at(points[i].depth_mm), [&](double theta_deg, double phi, double light) {
+            BeamBasis::addTo(shape_, theta_deg, phi, light, out.data() + i * size);
+        });
+    });
+    return out;
+}
+
+std::vector<double> BasisField::values(const std::vector<Point>& points, std::span<const double> beam) const {
+    RayTables own;
+    const auto tables = tablesFor(points, tables_ != nullptr ? *tables_ : own);
+    std::vector<double> out(points.size(), 0.0);
+    forEachIndex(points.size(), 0, [&](std::size_t i) {
+        forEachRay(points[i], tables.at(points[i].depth_mm), [&](double theta_deg, double phi, double light) {
+            out[i] += light * BeamBasis::intensity(shape_, beam, theta_deg, phi);
+        });
+    });
+    return out;
 }
 
 }  // namespace glumet

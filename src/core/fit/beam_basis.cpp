@@ -100,10 +100,17 @@ void BeamBasis::addTo(BeamShape shape, double theta_deg, double phi, double weig
 }
 
 double BeamBasis::intensity(BeamShape shape, std::span<const double> beam, double theta_deg, double phi) {
-    std::vector<double> row(beam.size(), 0.0);
-    addTo(shape, theta_deg, phi, 1.0, row.data());
+    const auto theta = overTheta(theta_deg);
+    const auto outward = [&](const double* coefficients) {
+        double sum = 0.0;
+        for (std::size_t i = 0; i < 4; ++i) sum += theta.height[i] * coefficients[theta.at[i]];
+        return sum;
+    };
+    if (shape == BeamShape::Round) return outward(beam.data());
+    const auto azimuth = overAzimuth(shape, phi);
     double sum = 0.0;
-    for (std::size_t i = 0; i < row.size(); ++i) sum += row[i] * beam[i];
+    for (std::size_t j = 0; j < 4; ++j)
+        sum += azimuth.height[j] * outward(beam.data() + azimuth.at[j] * kSize);
     return sum;
 }
 

@@ -28,8 +28,9 @@ LightScene Fitter::sceneOfRun(std::size_t run, const std::array<double, kSharedC
     return scene;
 }
 
-Eigen::MatrixXd Fitter::designAt(const std::array<double, kSharedCount>& shared) const {
-    Eigen::MatrixXd design(static_cast<Eigen::Index>(data_.size()), bells());
+/// Calls `take` for each run with its field, its points, which data they belong to and its level.
+template <class Take>
+void Fitter::forEachRun(const std::array<double, kSharedCount>& shared, Take take) const {
     const auto emitters = emittersBy(shared);
     for (std::size_t run = 0; run < runs_.size(); ++run) {
         std::vector<BasisField::Point> points;
@@ -40,10 +41,16 @@ Eigen::MatrixXd Fitter::designAt(const std::array<double, kSharedCount>& shared)
             at.push_back(static_cast<Eigen::Index>(i));
         }
         if (points.empty()) continue;
-        const auto rows =
-            BasisField(sceneOfRun(run, shared), emitters, std::max(0.0, shared[kAttenuation]), shape_)
-                .rows(points);
-        const double level = std::exp(nuisances_.run_level[run]);
+        const BasisField field(sceneOfRun(run, shared), emitters, std::max(0.0, shared[kAttenuation]), shape_,
+                               &tables_);
+        take(field, points, at, std::exp(nuisances_.run_level[run]));
+    }
+}
+
+Eigen::MatrixXd Fitter::designAt(const std::array<double, kSharedCount>& shared) const {
+    Eigen::MatrixXd design(static_cast<Eigen::Index>(data_.size()), bells());
+    forEachRun(shared, [&](const BasisField& field, const auto& points, const auto& at, double level) {
+        const auto rows = field.rows(points);
         const Eigen::Map<const Eigen::Matrix<double, Eigen::Dynamic, Eigen::Dynamic, Eigen::RowMajor>> all(
             rows.data(), static_cast<Eigen::Index>(points.size()), bells());
         Eigen::Index next = 0;
@@ -52,8 +59,24 @@ Eigen::MatrixXd Fitter::designAt(const std::array<double, kSharedCount>& shared)
             design.row(i) = level * all.middleRows(next, count).colwise().mean();
             next += count;
         }
-    }
+    });
     return design;
+}
+
+Eigen::VectorXd Fitter::modelAt(const std::array<double, kSharedCount>& shared) const {
+    Eigen::VectorXd model(static_cast<Eigen::Index>(data_.size()));
+    const std::span<const double> beam(beam_.data(), static_cast<std::size_t>(beam_.size()));
+    forEachRun(shared, [&](const BasisField& field, const auto& points, const auto& at, double level) {
+        const auto values = field.values(points, beam);
+        const Eigen::Map<const Eigen::VectorXd> all(values.data(), static_cast<Eigen::Index>(values.size()));
+        Eigen::Index next = 0;
+        for (const auto i : at) {
+            const auto count = static_cast<Eigen::Index>(data_[static_cast<std::size_t>(i)].points.size());
+            model(i) = level * all.segment(next, count).mean();
+            next += count;
+        }
+    });
+    return model;
 }
 
 void Fitter::addRow() {
@@ -68,7 +91,7 @@ void Fitter::addRow() {
         if (!matters(j)) continue;
         auto moved = nuisances_.shared;
         moved[static_cast<std::size_t>(j)] += kSteps[static_cast<std::size_t>(j)];
-        slope(j) = ((designAt(moved) * beam_)(0) - value) / kSteps[static_cast<std::size_t>(j)];
+        slope(j) = (modelAt(moved)(0) - value) / kSteps[static_cast<std::size_t>(j)];
     }
     const auto run = static_cast<Eigen::Index>(whole.back().run);
     slope(kSharedCount + 2 * run) = slope(kHeight);
@@ -85,6 +108,7 @@ void Fitter::addRow() {
 
 void Fitter::linearise() {
     at_linearisation_ = nuisances_;
+    tables_.clear();
     linearised_ = nuisanceVectorOf(kSharedCount + 2 * static_cast<Eigen::Index>(runs_.size()));
     design_ = designAt(nuisances_.shared);
     model_ = design_ * beam_;
@@ -94,7 +118,7 @@ void Fitter::linearise() {
         if (!matters(j)) continue;
         auto moved = nuisances_.shared;
         moved[static_cast<std::size_t>(j)] += kSteps[static_cast<std::size_t>(j)];
-        slopes_.col(j) = (designAt(moved) * beam_ - model_) / kSteps[static_cast<std::size_t>(j)];
+        slopes_.col(j) = (modelAt(moved) - model_) / kSteps[static_cast<std::size_t>(j)];
     }
     for (Eigen::Index i = 0; i < design_.rows(); ++i) {
         const auto run = static_cast<Eigen::Index>(data_[static_cast<std::size_t>(i)].run);

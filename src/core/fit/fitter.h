@@ -77,8 +77,11 @@ class Fitter {
     /// Whether a nuisance can make a difference here.
     bool matters(Eigen::Index shared) const;
     LightScene sceneOfRun(std::size_t run, const std::array<double, kSharedCount>& shared) const;
-    /// Rows of all data for some nuisances, each run's level applied.
+    /// Rows of all data for some nuisances, each run's level applied; and the same times the present beam.
     Eigen::MatrixXd designAt(const std::array<double, kSharedCount>& shared) const;
+    Eigen::VectorXd modelAt(const std::array<double, kSharedCount>& shared) const;
+    template <class Take>
+    void forEachRun(const std::array<double, kSharedCount>& shared, Take take) const;
     /// Row and slopes of the datum that came last, where the others were linearised.
     void addRow();
     void linearise();
@@ -141,6 +144,7 @@ class Fitter {
     Eigen::MatrixXd slopes_;
     Eigen::VectorXd noise_;
     Eigen::VectorXd weights_;
+    mutable RayTables tables_;
     FitResult result_;
 };
 

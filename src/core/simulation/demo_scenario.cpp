@@ -4,6 +4,7 @@
 
 #include <array>
 #include <cmath>
+#include <numbers>
 
 #include "core/bench/grid.h"
 #include "core/bench/placement.h"
@@ -54,10 +55,11 @@ void claim(Fixture& f, double low, double high, const char* coverage, double pri
 std::vector<Fixture> demoFixtures() {
     std::vector<Fixture> all{
         fixture(kOsier, "Osier 60", "Withy & Fen", "single cluster", 180, 130, 4, 3, 28, 28, 62),
-        fixture(kSallow, "Sallow 110", "Carr Lamps", "long bar", 540, 80, 20, 1, 27, 0, 110),
+        fixture(kSallow, "Sallow 110", "Carr Lamps", "long bar, linear lens", 540, 80, 20, 1, 27, 0, 110),
         fixture(kSedge, "Sedge Panel", "Withy & Fen", "wide panel", 420, 300, 12, 8, 34, 34, 96),
         fixture(kAlder, "Twin Alder", "Holm Bench Works", "pair of clusters", 460, 150, 2, 1, 300, 0, 88),
-        fixture(kRushlight, "Rushlight 2T", "Old Mere", "two diffuse tubes", 560, 160, 28, 2, 20, 80, 48),
+        fixture(kRushlight, "Rushlight 2T", "Old Mere", "two tubes with reflectors", 560, 160, 28, 2, 20, 80,
+                48),
         fixture(kOsierAged, "Osier 60, 9000 h", "Withy & Fen", "single cluster, aged", 180, 130, 4, 3, 28, 28,
                 62)};
     claim(all[0], 130, 180, "60 × 60 cm", 210, 1.4);
@@ -79,6 +81,44 @@ std::vector<Fixture> demoFixtures() {
     all[1].emitters.size = Millimetre(14);
     all[3].emitters.size = Millimetre(70);
     return all;
+}
+
+/// A beam with two planes of symmetry from its intensity over angle and azimuth, both in radians.
+template <class Intensity>
+Beam twoPlanes(Intensity intensity) {
+    constexpr double kDegree = std::numbers::pi / 180.0;
+    std::vector<double> theta;
+    std::vector<double> phi;
+    std::vector<std::vector<double>> relative;
+    for (int degree = 0; degree <= 90; degree += 3) theta.push_back(degree);
+    for (int degree = 0; degree <= 90; degree += 15) {
+        phi.push_back(degree);
+        auto& list = relative.emplace_back();
+        for (const double at : theta)
+            list.push_back(std::max(0.0, intensity(at * kDegree, degree * kDegree)));
+    }
+    return *Beam::planes(theta, phi, relative);
+}
+
+/// Half as bright at 30° across the bar and at 58° along it.
+Beam linearLens() {
+    constexpr double kAcross = 0.577;  // tan 30°
+    constexpr double kAlong = 1.600;   // tan 58°
+    return twoPlanes([](double theta, double phi) {
+        const double q = std::tan(std::min(theta, 1.55));
+        return std::cos(theta) * std::exp2(-(std::pow(q * std::cos(phi) / kAlong, 2) +
+                                             std::pow(q * std::sin(phi) / kAcross, 2)));
+    });
+}
+
+/// A tube's own light, and across it the hump of its reflector at 40°.
+Beam tubeInReflector() {
+    return twoPlanes([](double theta, double phi) {
+        const double along = std::sqrt(1.0 - std::pow(std::sin(theta) * std::cos(phi), 2));
+        const double across = std::atan2(std::sin(theta) * std::sin(phi), std::cos(theta));
+        const double hump = std::exp(-std::pow((across - 0.7) / 0.28, 2));
+        return std::cos(theta) * along * (0.6 + 0.64 * hump);
+    });
 }
 
 /// A channel of the cluster by itself: its own lenses, its share of the light.
@@ -108,13 +148,13 @@ FixtureTruth truthOf(const Bench& bench, const Run& run) {
                 return {*Beam::halfAngle(channel.half_angle_deg), flux(1.95 * channel.share)};
     if (name == "Osier 60") return {*Beam::halfAngle(44.0), flux(1.95)};
     if (name == "Osier 60, 9000 h") return {*Beam::halfAngle(45.0), flux(1.70)};
-    if (name == "Sallow 110") return {*Beam::halfAngle(55.0), flux(1.80)};
+    if (name == "Sallow 110") return {linearLens(), flux(1.80)};
     if (name == "Sedge Panel") return {*Beam::cosinePower(1.0), flux(1.90)};
     // A batwing: more light at 35° than straight down.
     if (name == "Twin Alder")
         return {*Beam::table({0, 15, 30, 38, 50, 65, 80, 90}, {0.72, 0.8, 0.96, 1.0, 0.72, 0.28, 0.05, 0.0}),
                 flux(1.85)};
-    if (name == "Rushlight 2T") return {*Beam::cosinePower(0.8), flux(1.05)};
+    if (name == "Rushlight 2T") return {tubeInReflector(), flux(1.05)};
     if (f != nullptr && f->beam) return {*f->beam, f->flux.value_or(flux(kInventedEfficacy))};
     return {*Beam::halfAngle(50.0), flux(kInventedEfficacy)};
 }

@@ -9,6 +9,7 @@
 
 #include "core/words/wording.h"
 #include "desk/shared/theme.h"
+#include "formats/ring_csv.h"
 #include "report/text.h"
 
 namespace glumet {
@@ -101,7 +102,14 @@ ImportDialog::ImportDialog(Session& session, const QString& name, const QByteArr
 
 void ImportDialog::understand() {
     const std::string_view text(bytes_.constData(), static_cast<std::size_t>(bytes_.size()));
-    if (const auto head = splitDelimited(headOf(text)); head && looksLikeReadings(*head)) return gather(text);
+    const auto head = splitDelimited(headOf(text));
+    if (head && looksLikeReadings(*head)) return gather(text);
+    if (head && looksLikeRings(*head)) {
+        table_.problems.push_back(
+            {"line 1",
+             asWords(tr("These are ring means, no readings: glumet-cli fit makes a light model of them."))});
+        return;
+    }
     auto split = splitDelimited(text);
     if (!split) {
         table_.problems.push_back(split.error());
