@@ -103,13 +103,13 @@ ImportDialog::ImportDialog(Session& session, const QString& name, const QByteArr
 void ImportDialog::understand() {
     const std::string_view text(bytes_.constData(), static_cast<std::size_t>(bytes_.size()));
     const auto head = splitDelimited(headOf(text));
-    if (head && looksLikeReadings(*head)) return gather(text);
     if (head && looksLikeRings(*head)) {
         table_.problems.push_back(
             {"line 1",
              asWords(tr("These are ring means, no readings: glumet-cli fit makes a light model of them."))});
         return;
     }
+    if (head && looksLikeReadings(*head)) return gather(text);
     auto split = splitDelimited(text);
     if (!split) {
         table_.problems.push_back(split.error());
