@@ -8,6 +8,8 @@ namespace {
 
 /// What a beam taken as round may be off by over an array, relative, when only ring means were read.
 constexpr double kRoundAssumed = 0.05;
+/// Readings see a coefficient that they tell from the beam's mean by two of their standard errors.
+constexpr double kSeen = 4.0;
 /// No beam of bells, walls and water is a fixture over a tank to better than this, relative: what the
 /// intervals of held-out arrays lacked where the fit was at its surest.
 constexpr double kNeverExact = 0.006;
@@ -65,9 +67,11 @@ void Fitter::posterior() {
     // What the readings say is worth as much as their scatter shows; the priors are worth what they were.
     noise_ *= std::sqrt(std::max(0.5, result_.reduced_chi_square));
     normal(h, g);
-    // A coefficient at its bound is known to be there.
+    // A coefficient at its bound is known to be there, where the readings see it at all.
+    const Eigen::VectorXd seen = whitened().leftCols(bells()).colwise().squaredNorm();
     for (Eigen::Index k = 0; k < bells(); ++k)
-        if (beam_(k) <= 1e-9 * beam_.maxCoeff()) h(k, k) *= 1e3;
+        if (beam_(k) <= 1e-9 * beam_.maxCoeff() && seen(k) * std::pow(beam_.mean(), 2) > kSeen)
+            h(k, k) *= 1e3;
     const Eigen::MatrixXd covariance = h.llt().solve(Eigen::MatrixXd::Identity(h.rows(), h.cols()));
     std::vector<Eigen::Index> keep;
     for (Eigen::Index k = 0; k < bells(); ++k) keep.push_back(k);
