@@ -272,6 +272,11 @@ int main(int argc, char** argv) {
         changes(dir.filePath(QStringLiteral("large.glumet")));
         return 0;
     }
+    // "stages PROJECT": of a project that is there, a million readings of scale_report's kind, say.
+    if (part == QLatin1String("stages") && argc > 3) {
+        changes(QString::fromLocal8Bit(argv[3]));
+        return 0;
+    }
     if (!qEnvironmentVariableIsEmpty("DISPLAY")) startUp("xcb", "bar 3");
     startUp("offscreen", "");
     largeProject(dir.filePath(QStringLiteral("large.glumet")));

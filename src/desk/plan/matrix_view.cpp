@@ -29,11 +29,12 @@ MatrixView::MatrixView(Session& session) : session_(session) {
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
 }
 
-void MatrixView::refresh() {
-    rows_.clear();
-    const auto& bench = session_.bench();
-    for (std::size_t s = 0; s < session_.sweeps().size(); ++s) {
-        const auto& sweep = session_.sweeps()[s];
+/// Each configuration's runs with what is read of them and what is doubtful.
+std::vector<MatrixView::Row> MatrixView::rowsOf(const Session& session) {
+    std::vector<Row> rows;
+    const auto& bench = session.bench();
+    for (std::size_t s = 0; s < session.sweeps().size(); ++s) {
+        const auto& sweep = session.sweeps()[s];
         Row row{s, text(configurationName(bench, sweep.configuration)), {}, 1};
         for (const auto run : sweep.runs) {
             Box box{run, {}, 0};
@@ -45,8 +46,15 @@ void MatrixView::refresh() {
                 box.doubts += finding.kind == FindingKind::Doubt ? 1 : 0;
             row.boxes.push_back(std::move(box));
         }
-        rows_.push_back(std::move(row));
+        rows.push_back(std::move(row));
     }
+    return rows;
+}
+
+void MatrixView::refresh() {
+    // All readings are gone through: once for what the bench holds now.
+    rows_ = session_.answers().now<std::vector<Row>>(
+        {"matrix"}, session_.revision(), [&](const std::vector<Row>*) { return rowsOf(session_); });
     layOut();
     updateGeometry();
     update();

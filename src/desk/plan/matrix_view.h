@@ -47,6 +47,7 @@ class MatrixView : public QWidget, public AccessibleCells {
         int lines = 1;  ///< of boxes, where they do not fit side by side
     };
 
+    static std::vector<Row> rowsOf(const Session& session);
     int boxesPerLine() const;
     int rowHeight(const Row& row) const;
     QRect boxRect(std::size_t row, std::size_t box) const;

@@ -112,7 +112,10 @@ void PlanStage::refresh() {
     const auto& bench = session().bench();
     int planned = 0;
     int read = 0;
-    for (const auto& plane : surveyProgress(bench)) {
+    using Progress = std::vector<PlaneProgress>;
+    const auto& progress = session().answers().now<Progress>(
+        {"survey progress"}, session().revision(), [&](const Progress*) { return surveyProgress(bench); });
+    for (const auto& plane : progress) {
         planned += plane.planned;
         read += plane.read;
     }
@@ -133,7 +136,10 @@ void PlanStage::refresh() {
 }
 
 std::vector<Finding> PlanStage::findings() const {
-    auto out = planFindings(session().bench());
+    using Findings = std::vector<Finding>;
+    auto out =
+        session().answers().now<Findings>({"plan findings"}, session().revision(),
+                                          [&](const Findings*) { return planFindings(session().bench()); });
     if (session().run() != nullptr) {
         const auto checks =
             commissionFindings(session().bench(), session().runId(), session().now().toStdString());
