@@ -2642,7 +2642,11 @@
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>shroud, under the emitters</source>
+        <source>shroud, drop</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>under the emitters</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

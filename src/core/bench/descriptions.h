@@ -223,7 +223,7 @@ constexpr auto fieldsOf(Of<Fixture>) {
         field("shroud_drop_mm", &Fixture::shroud_drop)
             .orUnstated()
             .from(7)
-            .row(GLUMET_SAY("Described", "shroud, under the emitters"))
+            .row(GLUMET_SAY("Described", "shroud, drop"), GLUMET_SAY("Described", "under the emitters"))
             .seldomWanted(),
         children("channel_list", "fixture", &Fixture::channels, 5),
         children("presets", "fixture", &Fixture::presets, 5)};
