@@ -156,8 +156,8 @@ class TestLightField : public QObject {
         const double edge = 220.0 - 20.0 / 50.0 * (200.0 + depth);
         QCOMPARE(exactAt(left, edge - 1.0, 300, depth), 0.0);
         QVERIFY(near(exactAt(left, edge + 1.0, 300, depth), exactAt(open, edge + 1.0, 300, depth), 1e-12));
-        // The other one passes it.
-        QVERIFY(exactAt(scene, edge - 1.0, 300, depth) == 0.0 || exactAt(scene, 500, 300, depth) > 0.0);
+        // The other one's rim on that side lies far out: its light passes.
+        QVERIFY(exactAt(scene, edge - 1.0, 300, depth) > 0.0);
         const double lost = lightBudget(left, {}).shrouded;
         QVERIFY(lost > 0.0 && lost < 50.0);
     }
