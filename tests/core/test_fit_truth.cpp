@@ -187,6 +187,26 @@ class TestFitTruth : public QObject {
         QVERIFY2(error.inside > 0.9, qPrintable(QString::number(error.inside)));
     }
 
+    /// Emitters listed one by one are doubted as a lattice is, and the doubt outlives a reading more.
+    void aDoubtStaysWhenAReadingIsAdded() {
+        Truth truth;
+        truth.emitters = lattice(10, 6, 45, 45);
+        truth.beam = *Beam::cosinePower(1.1);
+        auto bench = readOver(benchUnder(lattice(10, 6, 45, 45)), truth, 0.03, kHeights, kDepths);
+        auto& plane = bench.runs[2].planes[2];
+        const auto last = plane.readings.back();
+        plane.readings.pop_back();
+        FitOptions told;
+        told.emitters = {{0.0, 0.0, 1.0}};
+        auto stream = StreamingFit::begin(bench, allRuns(bench), told);
+        QVERIFY(stream);
+        QVERIFY(saysOf(stream->result(), "as described do not explain the readings"));
+        const double misfit = stream->result().model.misfit;
+        QVERIFY(stream->add(3, plane.depth, last));
+        QVERIFY(saysOf(stream->result(), "as described do not explain the readings"));
+        QVERIFY(stream->result().model.misfit >= misfit);
+    }
+
     void nobodyNeedDescribeTheEmitters() {
         Truth truth;
         truth.emitters = lattice(6, 4, 80, 80);

@@ -39,6 +39,33 @@ double binMean(const ExactField& field, double x, double y, double depth, double
     return sum / (kAcross * kAcross);
 }
 
+/// Calls `see` with every point of a reference scene: what the reference says of it, its place, the exact
+/// field and what the fast field has there. How many there were; 0 when the scene cannot be read.
+template <class See>
+int forEachReferencePoint(const QString& name, See see) {
+    const auto file = readScene(bytesOf(name + QStringLiteral(".scene.json")), noFile);
+    if (!file) return 0;
+    const auto reference = Json::parse(bytesOf(name + QStringLiteral(".field.json")));
+    const ExactField exact(file->scene);
+    FastField fast(file->scene);
+    const auto tabulated = fast.onPlanes(file->depths, file->points);
+    int seen = 0;
+    for (std::size_t d = 0; d < file->depths.size(); ++d)
+        for (std::size_t i = 0; i < file->points.size(); ++i, ++seen)
+            see(reference, reference["planes"][d]["points"][i], file->points[i], file->depths[d], exact,
+                tabulated[d][i]);
+    return seen;
+}
+
+QString apart(const std::array<double, 2>& at, Millimetre depth, double ours, double known) {
+    return QStringLiteral("%1 | %2 at %3: %4 against %5")
+        .arg(at[0])
+        .arg(at[1])
+        .arg(depth.value())
+        .arg(ours)
+        .arg(known);
+}
+
 }  // namespace
 
 class TestSceneJson : public QObject {
@@ -53,37 +80,19 @@ class TestSceneJson : public QObject {
     }
     void agreesWithTheTracedReference() {
         QFETCH(QString, name);
-        const auto file = readScene(bytesOf(name + QStringLiteral(".scene.json")), noFile);
-        QVERIFY(file.has_value());
-        const auto reference = Json::parse(bytesOf(name + QStringLiteral(".field.json")));
-        const ExactField exact(file->scene);
-        FastField fast(file->scene);
-        const auto tabulated = fast.onPlanes(file->depths, file->points);
-        int compared = 0;
-        for (std::size_t d = 0; d < file->depths.size(); ++d)
-            for (std::size_t i = 0; i < file->points.size(); ++i) {
-                const auto& point = reference["planes"][d]["points"][i];
-                const double x = point["x_mm"];
-                const double y = point["y_mm"];
-                QCOMPARE(x, file->points[i][0]);
+        const int seen =
+            forEachReferencePoint(name, [](const Json& reference, const Json& point, const auto& at,
+                                           Millimetre depth, const ExactField& exact, double fast) {
+                QCOMPARE(point["x_mm"].get<double>(), at[0]);
                 const double traced = point["ppfd_umol_m2_s"];
                 const double allowed = std::max(3.5 * point["se"].get<double>(), 0.005 * traced);
                 const bool edge = point.value("edge", false);
-                const double depth = file->depths[d].value();
-                const double ours = edge ? binMean(exact, x, y, depth, reference["bin_mm"])
-                                         : exact.at(Millimetre(x), Millimetre(y), file->depths[d]).value();
-                QVERIFY2(std::abs(ours - traced) <= allowed,
-                         qPrintable(QStringLiteral("%1 | %2 at %3: %4 against %5 ± %6")
-                                        .arg(x)
-                                        .arg(y)
-                                        .arg(depth)
-                                        .arg(ours)
-                                        .arg(traced)
-                                        .arg(allowed)));
-                if (!edge) QVERIFY(std::abs(tabulated[d][i] - traced) <= allowed * 1.001);
-                ++compared;
-            }
-        QVERIFY(compared >= 108);
+                const double ours = edge ? binMean(exact, at[0], at[1], depth.value(), reference["bin_mm"])
+                                         : exact.at(Millimetre(at[0]), Millimetre(at[1]), depth).value();
+                QVERIFY2(std::abs(ours - traced) <= allowed, qPrintable(apart(at, depth, ours, traced)));
+                if (!edge) QVERIFY(std::abs(fast - traced) <= allowed * 1.001);
+            });
+        QVERIFY(seen >= 108);
     }
 
     /// Beams by planes, turned fixtures, things in the way and a shroud, computed by another hand: within 0.3
@@ -94,30 +103,16 @@ class TestSceneJson : public QObject {
     }
     void agreesWithTheExactReference() {
         QFETCH(QString, name);
-        const auto file = readScene(bytesOf(name + QStringLiteral(".scene.json")), noFile);
-        QVERIFY(file.has_value());
-        const auto reference = Json::parse(bytesOf(name + QStringLiteral(".field.json")));
-        const ExactField exact(file->scene);
-        FastField fast(file->scene);
-        const auto tabulated = fast.onPlanes(file->depths, file->points);
         int compared = 0;
-        for (std::size_t d = 0; d < file->depths.size(); ++d)
-            for (std::size_t i = 0; i < file->points.size(); ++i) {
-                const auto& point = reference["planes"][d]["points"][i];
-                if (point.value("edge", false)) continue;
-                const double truth = point["ppfd_umol_m2_s"];
-                const auto& at = file->points[i];
-                const double ours = exact.at(Millimetre(at[0]), Millimetre(at[1]), file->depths[d]).value();
-                QVERIFY2(std::abs(ours - truth) <= 0.003 * truth,
-                         qPrintable(QStringLiteral("%1 | %2 at %3: %4 against %5")
-                                        .arg(at[0])
-                                        .arg(at[1])
-                                        .arg(file->depths[d].value())
-                                        .arg(ours)
-                                        .arg(truth)));
-                QVERIFY(std::abs(tabulated[d][i] - truth) <= 0.003 * truth);
-                ++compared;
-            }
+        forEachReferencePoint(name, [&](const Json&, const Json& point, const auto& at, Millimetre depth,
+                                        const ExactField& exact, double fast) {
+            if (point.value("edge", false)) return;
+            const double truth = point["ppfd_umol_m2_s"];
+            const double ours = exact.at(Millimetre(at[0]), Millimetre(at[1]), depth).value();
+            QVERIFY2(std::abs(ours - truth) <= 0.003 * truth, qPrintable(apart(at, depth, ours, truth)));
+            QVERIFY(std::abs(fast - truth) <= 0.003 * truth);
+            ++compared;
+        });
         QVERIFY(compared >= 60);
     }
 

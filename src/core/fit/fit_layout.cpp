@@ -188,7 +188,8 @@ void doubtLayout(FitResult& fit, const Bench& bench, const std::vector<Id>& runs
         return;
     }
     const std::vector<Candidate> both{{nullptr, fit}, candidates->front()};
-    fit.model.misfit = std::max(relativeMisfit(fit), apartFrom(both, bench, runs.front()));
+    fit.model.misfit =
+        std::max({fit.model.misfit, relativeMisfit(fit), apartFrom(both, bench, runs.front())});
     fit.cannot_tell.push_back(
         say(GLUMET_SAY("Core",
                        "The emitters as described do not explain the readings; {} does it better. Look at "

@@ -109,14 +109,15 @@ void Fitter::considerShapes() {
     const auto round = beam_;
     const auto round_smoothness = smoothness_;
     // The same linearisation and the same weights for all: only the beam's freedom differs.
-    double best = chooseSmoothness() + kRoundBelieved;
+    const double plain = chooseSmoothness();
+    double best = plain + kRoundBelieved;
     auto taken = BeamShape::Round;
     Eigen::VectorXd beam = round;
     Smoothness smoothness = round_smoothness;
     for (const auto shape : {BeamShape::TwoPlanes, BeamShape::Free}) {
         setShape(shape);
         const double evidence = chooseSmoothness();
-        result_.shape_evidence.push_back({shape, evidence - best + kRoundBelieved});
+        result_.shape_evidence.push_back({shape, evidence - plain});
         // Two planes of symmetry are the more usual: none must beat them as they beat a round beam.
         if (evidence > best) {
             best = evidence + kRoundBelieved;

@@ -107,7 +107,7 @@ double shadowFigure(const LightScene& scene, Millimetre depth, std::span<const s
 }
 
 double shimmerAt(const ExactField& field, Millimetre x, Millimetre y, Millimetre depth,
-                 const Ripple2d& ripple) {
+                 const SurfaceRipple& ripple) {
     const double all = field.at(x, y, depth).value();
     if (!(all > 0.0)) return 0.0;
     return deviation(waysTo(field, x, y, depth, [all](std::size_t) { return 1.0 / all; }),
@@ -115,7 +115,7 @@ double shimmerAt(const ExactField& field, Millimetre x, Millimetre y, Millimetre
 }
 
 double colourFlashAt(const ExactField& field, Millimetre x, Millimetre y, Millimetre depth,
-                     std::size_t channel_a, std::size_t channel_b, const Ripple2d& ripple) {
+                     std::size_t channel_a, std::size_t channel_b, const SurfaceRipple& ripple) {
     double a = 0.0;
     double b = 0.0;
     for (const auto& way : field.arrivals(x, y, depth)) {

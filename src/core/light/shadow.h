@@ -22,7 +22,7 @@ double shadowFigure(const LightScene& scene, Millimetre depth, std::span<const s
 
 /// The ripple of a surface as far as figures of shimmer need it: the curvature's autocorrelation
 ///   ρ(Δ) = exp(−Δ²/ℓ²).
-struct Ripple2d {
+struct SurfaceRipple {
     Millimetre correlation{20};  ///< ℓ
 };
 
@@ -39,12 +39,12 @@ struct Ripple2d {
 /// over the spectrum of that ρ: exp(−k²ℓ²/4), all directions alike. Without obliquity that is √(Σ Σ w w
 /// ρ(Δ)). 0 in a dry tank, at the surface and in the dark.
 double shimmerAt(const ExactField& field, Millimetre x, Millimetre y, Millimetre depth,
-                 const Ripple2d& ripple = {});
+                 const SurfaceRipple& ripple = {});
 
 /// The same with wᵃ − wᵇ in place of w, the shares within each channel: 0 where two channels shine from the
 /// same places.
 double colourFlashAt(const ExactField& field, Millimetre x, Millimetre y, Millimetre depth,
-                     std::size_t channel_a, std::size_t channel_b, const Ripple2d& ripple = {});
+                     std::size_t channel_a, std::size_t channel_b, const SurfaceRipple& ripple = {});
 
 /// The points of the innermost ring of a grid of columns × rows points, row by row; all points without one.
 std::vector<std::array<double, 2>> middleRing(std::span<const std::array<double, 2>> points, int columns,
