@@ -252,11 +252,13 @@ Score trial(int number, std::uint64_t seed, std::vector<double>& pooled) {
                     sums[ring] += field.onPlane(Millimetre(300), {&p, 1}).front();
                     ++counts[ring];
                 }
+            run.read_by = "report";
+            run.planes = {Plane{}};
+            run.planes[0].depth = Millimetre(300);
             for (int ring = 0; ring < 3; ++ring) {
                 const auto at = static_cast<std::size_t>(ring);
-                options.means.push_back({run.id, Millimetre(300), 6, 6, ring,
-                                         sums[at] / counts[at] * (1.0 + 0.02 * normal(random)), 0.02,
-                                         "report"});
+                run.planes[0].means.push_back(
+                    {0, 6, 6, {ring}, Ppfd(sums[at] / counts[at] * (1.0 + 0.02 * normal(random))), 0.02});
             }
             runs.push_back(run.id);
             bench.runs.push_back(run);

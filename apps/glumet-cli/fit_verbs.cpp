@@ -95,7 +95,7 @@ Expected<bool> readOne(const std::string& file, Read& into) {
             into.rings.push_back(readRings(*text));
             const auto& rings = into.rings.back();
             if (!rings.problems.empty()) return tl::make_unexpected(rings.problems.front());
-            if (rings.means.empty()) return problem("", verbatim("holds no mean"));
+            if (rings.means == 0) return problem("", verbatim("holds no mean"));
             return true;
         }
         auto read = readReadings(*text);
@@ -108,18 +108,14 @@ Expected<bool> readOne(const std::string& file, Read& into) {
 
 /// Adds others' means to the bench: their runs get ids of their own and the first fixture of the bench, whose
 /// model they speak of too.
-void addRings(const RingTable& rings, Bench& bench, FitOptions& options) {
+void addRings(const RingTable& rings, Bench& bench) {
     if (bench.fixtures.empty()) bench.fixtures.push_back(rings.bench.fixtures.front());
-    const auto offset = static_cast<Id>(bench.runs.size());
     for (auto run : rings.bench.runs) {
-        run.id += offset;
+        run.id = static_cast<Id>(bench.runs.size()) + 1;
         run.fixture = bench.fixtures.front().id;
         run.accessory = 0;
+        run.preset = 0;
         bench.runs.push_back(run);
-    }
-    for (auto mean : rings.means) {
-        mean.run += offset;
-        options.means.push_back(std::move(mean));
     }
 }
 
@@ -133,7 +129,7 @@ Expected<Bench> benchFor(const FitQuestion& q, FitOptions& options, bool& layout
     auto bench = withRows({}, read.rows, merged);
     // What a merge adds has negative ids, in order.
     for (std::size_t i = 0; i < bench.runs.size(); ++i) bench.runs[i].id = static_cast<Id>(i) + 1;
-    for (const auto& rings : read.rings) addRings(rings, bench, options);
+    for (const auto& rings : read.rings) addRings(rings, bench);
     bench.tanks = {tankOf(*tank)};
     for (auto& run : bench.runs) {
         run.tank = 1;
@@ -171,12 +167,16 @@ Json percent(const std::optional<double>& share) { return share ? Json(*share * 
 
 /// The runs of the first configuration: one model is of one fixture as it was set. Others' means speak of it
 /// too, at whatever level they were read.
-std::vector<Id> runsOf(const Bench& bench, const FitOptions& options) {
-    auto runs = sweepsOf(bench).front().runs;
-    for (const auto& mean : options.means)
-        if (std::find(runs.begin(), runs.end(), mean.run) == runs.end()) runs.push_back(mean.run);
+std::vector<Id> runsToFit(const Bench& bench) {
+    auto runs = sweepsOf(bench).front().forFit();
+    for (const auto& run : bench.runs)
+        if (run.byOthers() && std::find(runs.begin(), runs.end(), run.id) == runs.end())
+            runs.push_back(run.id);
     return runs;
 }
+
+/// Whether the bench holds runs that were left out.
+bool leftSome(const Bench& bench, const std::vector<Id>& runs) { return runs.size() < bench.runs.size(); }
 
 }  // namespace
 
@@ -185,7 +185,7 @@ Expected<Output> fit(const FitQuestion& q) {
     bool layout_known = false;
     const auto bench = benchFor(q, options, layout_known);
     if (!bench) return tl::make_unexpected(bench.error());
-    const auto runs = runsOf(*bench, options);
+    const auto runs = runsToFit(*bench);
     const auto fit =
         layout_known ? fitFixture(*bench, runs, options) : fitUnknownLayout(*bench, runs, options);
     if (!fit) return tl::make_unexpected(inFile(q.files.front(), fit.error()));
@@ -199,7 +199,7 @@ Expected<Output> fit(const FitQuestion& q) {
         doubts.push_back(
             fmt::format("{:.0f} µmol/s from {:.0f} W cannot be: a unit seems off by a factor of {:g}.",
                         fit->model.flux(), fixture.rated_power->value(), *factor));
-    if (options.means.empty() && sweepsOf(*bench).size() > 1)
+    if (leftSome(*bench, runs))
         doubts.push_back("The file holds several configurations; the first was fitted.");
     const Json json{{"fixture", fit->model.fixture},
                     {"configuration", fit->model.configuration},

@@ -157,6 +157,8 @@ QString Rig::plant(const QString& name, std::optional<double> value) {
         faults.room_light = value.value_or(8.0);
     else if (name == QLatin1String("mode"))
         faults.mode_factor = value.value_or(1.0 / 1.32);
+    else if (name == QLatin1String("ruler"))
+        faults.ruler_mm = value.value_or(4.0);
     else if (name == QLatin1String("slip"))
         faults.slip_mm = value.value_or(40.0);
     else if (name == QLatin1String("tilt"))

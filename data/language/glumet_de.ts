@@ -972,10 +972,6 @@
         <translation>Nach der Anpassung {} ± {}</translation>
     </message>
     <message>
-        <source>The spill limit&apos;s height as the fitted model has it.</source>
-        <translation>Die Höhe der Verlustgrenze, wie das angepasste Modell sie hat.</translation>
-    </message>
-    <message>
         <source>Reading {} at {} deep tells most</source>
         <translation>{} in {} Tiefe zu messen sagt am meisten</translation>
     </message>
@@ -1925,10 +1921,6 @@
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>The spill limit&apos;s height; more readings will hardly move it.</source>
-        <translation>Die Höhe der Verlustgrenze; weitere Messwerte werden sie kaum verschieben.</translation>
-    </message>
-    <message>
         <source> and </source>
         <translation> und </translation>
     </message>
@@ -2585,6 +2577,38 @@
     <message>
         <source>Small ripple moves the light {} times as much as that of one point.</source>
         <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is no ring: name its number from outside, all, min or max</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The samples read there swung by ± {} about their means.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The lamp hung {} mm higher than the ruler says.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The lamp hung {} mm lower than the ruler says.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The school&apos;s height; more readings will hardly move it.</source>
+        <translation>Die Höhe der Schule; weitere Messungen werden sie kaum verschieben.</translation>
+    </message>
+    <message>
+        <source>The school&apos;s height as the fitted model has it.</source>
+        <translation>Die Höhe der Schule, wie das angepasste Modell sie hat.</translation>
+    </message>
+    <message>
+        <source>Reading {} at {} deep, turned a quarter, tells most</source>
+        <translation>{} bei {} Tiefe, um ein Viertel gedreht, sagt am meisten</translation>
+    </message>
+    <message>
+        <source>It would bring the height to ± {}; no run is planned like that yet: Bench, New run.</source>
+        <translation>Das brächte die Höhe auf ± {}; so ist noch kein Durchgang geplant: Bank, Neuer Durchgang.</translation>
     </message>
 </context>
 <context>
@@ -4078,6 +4102,34 @@ Best at %7: %8; %9 do about as well.</source>
         <source>; its %1 planes differ by up to %2 and are kept</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>Type a published chart…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+Shift+R</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Type a chart…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Means that somebody else published, instead of readings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a chart by %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The chart is kept; Field shows its rings, and Height and Array go by its fit.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>means</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::ChannelRows</name>
@@ -4119,6 +4171,133 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>not stated: taken as of the whole fixture</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::ChartDialog</name>
+    <message>
+        <source>Keep the chart</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A published chart</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fixture</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Read by</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Level, %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Points, columns × rows</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Each mean is good to ±, %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Heights, %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Depths, %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Means of the rings, µmol/m²s</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Means of the rings, µmol/m²s. A cell left empty was not published.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Cancel</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>outer ring</source>
+        <translation type="unfinished">Außenring</translation>
+    </message>
+    <message>
+        <source>centre</source>
+        <translation type="unfinished">Mitte</translation>
+    </message>
+    <message>
+        <source>ring %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>all points</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>lamp at %1, %2 under water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Name the fixture</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Describe the tank it was read in first, in Bench</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Say who read it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The level is a percentage above 0</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>“%1” is no mean of 0 or more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Points are columns × rows, up to %1 each</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>How good a mean is, is a percentage above 0</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Heights are lengths above 0, parted by semicolons</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Depths are lengths of 0 or more, parted by semicolons</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Up to %1 planes can be typed; import a file of more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 %2, %3</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 is deeper than the water of %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Type the means into the table</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -4336,10 +4515,6 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>Field: readings, model, difference, depths in band</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>contours</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4349,14 +4524,6 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>model</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>difference, %</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>depths in band</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4481,6 +4648,42 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>No model yet: neither a flux nor a reading says how bright it is.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>shadow, %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>How much of its light each point keeps under a hand&apos;s breadth of colony, by the model</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>read by %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Means of rings have no cross-section; the model has.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>   ripple moves it %1 × as much as one point&apos;s light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, read ± %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Field: readings, model, difference, band depths, shadow</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>off, %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>in band</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -4848,6 +5051,22 @@ Plan lays them out, Measure takes them.</source>
         <translation>Zwei Höhen oder mehr einer Ebene zeigen hier, wie das Licht mit der Montagehöhe fällt und sich ausbreitet.
 Planen legt sie fest, Messen nimmt sie auf.</translation>
     </message>
+    <message>
+        <source>Means that %1 read are being fitted; they answer by the fit alone.</source>
+        <translation>Mittel, die %1 gemessen hat, werden angepasst; sie antworten allein durch die Anpassung.</translation>
+    </message>
+    <message>
+        <source>The fit of the means that %1 read gives this school no answer.</source>
+        <translation>Die Anpassung der Mittel, die %1 gemessen hat, gibt dieser Schule keine Antwort.</translation>
+    </message>
+    <message>
+        <source>modelled, not measured</source>
+        <translation>modelliert, nicht gemessen</translation>
+    </message>
+    <message>
+        <source>Rests on %1 means of rings that %2 read: their meter and their heights are taken as stated. No reading of your own stands behind it.</source>
+        <translation>Beruht auf %1 Ringmitteln, die %2 gemessen hat: Messgerät und Höhen gelten wie angegeben. Keine eigene Messung steht dahinter.</translation>
+    </message>
 </context>
 <context>
     <name>glumet::ImportDialog</name>
@@ -5016,7 +5235,39 @@ Planen legt sie fest, Messen nimmt sie auf.</translation>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>These are ring means, no readings: glumet-cli fit makes a light model of them.</source>
+        <source>tank, where not said</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 means of rings in %2 runs, read by %3. They are fitted as means and stay apart from readings of your own. %4</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Import %1 means</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 × %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>points</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>ring</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>±</source>
+        <translation type="unfinished">±</translation>
+    </message>
+    <message>
+        <source>read by</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 means imported; Field shows them, and Height and Array go by their fit</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -6524,6 +6775,30 @@ once more</source>
         <source>delivered, µmol/s</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>all points</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>least</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>greatest</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>read by %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>± %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>means of %1 × %2 points</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::PlaneSheetView</name>
@@ -6580,6 +6855,10 @@ once more</source>
     </message>
     <message>
         <source>removal of a run</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1: ring %2 contradicts what is there: %3, and %4 before</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -6815,6 +7094,14 @@ once more</source>
     </message>
     <message>
         <source>Depths lie within the water, parted by semicolons; a grid is columns × rows</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Turned, °</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A fixture is turned by 0 to 360 degrees</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

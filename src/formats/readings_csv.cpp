@@ -49,7 +49,9 @@ constexpr auto columnsOfRow() {
                       fieldAt("note", reading(&Reading::note)),
                       fieldAt("time", reading(&Reading::time)),
                       field("tank", &ReadingRow::tank),
-                      fieldAt("water", run(&Run::water))};
+                      fieldAt("water", run(&Run::water)),
+                      fieldAt("turn_deg", run(&Run::turn_deg)).atLeast(0).atMost(360),
+                      fieldAt("read_by", run(&Run::read_by))};
 }
 
 template <class Work>
@@ -65,6 +67,10 @@ std::string wordList(E) {
     for (std::size_t i = 0; i < words.size(); ++i)
         list += std::string(i == 0 ? "" : i + 1 == words.size() ? " or " : ", ") + words[i].second;
     return list;
+}
+
+bool isRequired(std::string_view column) {
+    return std::find(kRequired.begin(), kRequired.end(), column) != kRequired.end();
 }
 
 /// Where each column stands; found by a name that need not be a string of its own.
@@ -130,7 +136,10 @@ class RowReader {
         } else if constexpr (requires { value.reset(); }) {
             if (const auto found = number(column)) value = typename Value::value_type(*found);
         } else {
-            if (word(column.key).empty()) return blame(column.key, say(GLUMET_SAY("Core", "is empty")));
+            if (word(column.key).empty()) {
+                if (isRequired(column.key)) blame(column.key, say(GLUMET_SAY("Core", "is empty")));
+                return;
+            }
             value = Value(number(column).value_or(0.0));
         }
     }

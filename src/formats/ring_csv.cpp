@@ -12,7 +12,6 @@ namespace glumet {
 namespace {
 
 constexpr std::array kRequired{"run", "fixture", "height_mm", "depth_mm", "nx", "ny", "ring", "ppfd"};
-constexpr int kMostCells = 200;
 constexpr double kDefaultSd = 0.03;
 constexpr double kContradict = 4.0;  // standard deviations of a difference
 
@@ -62,12 +61,12 @@ class Row {
 };
 
 template <class T>
-Id named(std::vector<T>& list, const std::string& name) {
+Id named(std::vector<T>& list, const std::string& name, Id& next) {
     if (name.empty()) return 0;
     for (const auto& item : list)
         if (item.name == name) return item.id;
     T made;
-    made.id = static_cast<Id>(list.size()) + 1;
+    made.id = next--;
     made.name = name;
     list.push_back(std::move(made));
     return list.back().id;
@@ -99,65 +98,91 @@ class Reader {
 
   private:
     void take(Row& row) {
-        MeanReading mean;
+        RingMean mean;
         const auto height = Millimetre(row.number("height_mm", 0.1, limits::kLengthMm));
-        mean.depth = Millimetre(row.number("depth_mm", 0.0, limits::kLengthMm));
-        mean.columns = row.count("nx", 1, kMostCells);
-        mean.rows = row.count("ny", 1, kMostCells);
-        mean.ppfd = row.number("ppfd", 0.0, limits::kPpfd);
+        const auto depth = Millimetre(row.number("depth_mm", 0.0, limits::kLengthMm));
+        mean.columns = row.count("nx", 1, limits::kAlongRings);
+        mean.rows = row.count("ny", 1, limits::kAlongRings);
+        mean.ppfd = Ppfd(row.number("ppfd", 0.0, limits::kPpfd));
         mean.relative_sd = row.number("rel_sd", 1e-4, 1.0, kDefaultSd);
-        mean.source = row.word("source");
-        const auto ring = row.word("ring");
         if (row.word("run").empty()) row.fail("run", say(GLUMET_SAY("Core", "is missing")));
         if (row.word("fixture").empty()) row.fail("fixture", say(GLUMET_SAY("Core", "is missing")));
         if (!row.sound()) return;
-        if (ring == "min" || ring == "max") {
-            ++out_.extremes;
-            return;
-        }
-        if (ring != "all") mean.ring = row.count("ring", 0, (std::min(mean.columns, mean.rows) - 1) / 2);
+        mean.ring = RingName::of(row.word("ring"));
+        if (mean.ring.number == RingName::kUnread || mean.ring.number >= 0)
+            mean.ring.number = row.count("ring", 0, (std::min(mean.columns, mean.rows) - 1) / 2);
         if (!row.sound()) return;
-        mean.run = runOf(row, height);
-        if (!row.sound() || contradicts(row, mean)) return;
-        lines_[{mean.run, mean.depth.value(), mean.columns, mean.rows, mean.ring}] = {row.line(), mean};
-        out_.means.push_back(std::move(mean));
+        auto* run = runOf(row, height);
+        if (!row.sound() || contradicts(row, run->id, depth, mean)) return;
+        lines_[keyOf(run->id, depth, mean)] = {row.line(), mean};
+        ++(mean.ring.isMean() ? out_.means : out_.extremes);
+        planeOf(*run, depth).means.push_back(mean);
     }
 
-    Id runOf(Row& row, Millimetre height) {
+    Plane& planeOf(Run& run, Millimetre depth) {
+        for (auto& plane : run.planes)
+            if (plane.depth == depth) return plane;
+        Plane plane;
+        plane.id = next_--;
+        plane.depth = depth;
+        run.planes.push_back(plane);
+        return run.planes.back();
+    }
+
+    Id presetOf(Id fixture, const std::string& name) {
+        auto* of = byId(out_.bench.fixtures, fixture);
+        return of == nullptr ? 0 : named(of->presets, name, next_);
+    }
+
+    Run* runOf(Row& row, Millimetre height) {
         Run run;
         run.label = row.word("run");
-        run.fixture = named(out_.bench.fixtures, row.word("fixture"));
-        run.accessory = named(out_.bench.accessories, row.word("accessory"));
+        run.fixture = named(out_.bench.fixtures, row.word("fixture"), next_);
+        run.accessory = named(out_.bench.accessories, row.word("accessory"), next_);
+        run.tank = named(out_.bench.tanks, row.word("tank"), next_);
+        run.preset = presetOf(run.fixture, row.word("preset"));
+        run.placement = Placement::of(row.word("placement"));
+        run.turn_deg = row.number("turn_deg", 0.0, 360.0, 0.0);
+        run.read_by = row.word("source").empty() ? "others" : row.word("source");
+        run.note = row.word("note");
         run.height = height;
         run.fixtures = row.count("fixtures", 1, limits::kFixtures, 1.0);
         if (!row.word("level_pct").empty()) run.level_pct = row.number("level_pct", 0.0, 100.0);
         if (!row.word("water").empty() && !readWord(row.word("water"), run.water))
             row.fail("water", say(GLUMET_SAY("Core", "is not still, moving or dry")));
-        for (const auto& other : out_.bench.runs)
-            if (other.label == run.label && other.height == height && other.fixture == run.fixture &&
-                other.accessory == run.accessory && other.level_pct == run.level_pct)
-                return other.id;
-        run.id = static_cast<Id>(out_.bench.runs.size()) + 1;
+        for (auto& other : out_.bench.runs)
+            if (other.label == run.label && other.height == height &&
+                static_cast<const RunSettings&>(other) == run)
+                return &other;
+        run.id = next_--;
         out_.bench.runs.push_back(run);
-        return run.id;
+        return &out_.bench.runs.back();
     }
 
-    bool contradicts(Row& row, const MeanReading& mean) {
-        const auto before = lines_.find({mean.run, mean.depth.value(), mean.columns, mean.rows, mean.ring});
+    using MeanKey = std::tuple<Id, double, int, int, int>;
+    static MeanKey keyOf(Id run, Millimetre depth, const RingMean& mean) {
+        return {run, depth.value(), mean.columns, mean.rows, mean.ring.number};
+    }
+
+    bool contradicts(Row& row, Id run, Millimetre depth, const RingMean& mean) {
+        const auto before = lines_.find(keyOf(run, depth, mean));
         if (before == lines_.end()) return false;
         const auto& [line, other] = before->second;
-        const double apart = std::abs(mean.ppfd - other.ppfd);
-        const double doubt = std::hypot(mean.relative_sd * mean.ppfd, other.relative_sd * other.ppfd);
-        if (apart <= kContradict * doubt) return false;
-        row.fail("ppfd", say(GLUMET_SAY("Core", "{} contradicts {} at line {}, the same ring"),
-                             Figure{mean.ppfd}, Figure{other.ppfd}, Count{line}));
+        const double now = mean.ppfd.value();
+        const double then = other.ppfd.value();
+        if (std::abs(now - then) <=
+            kContradict * std::hypot(mean.relative_sd * now, other.relative_sd * then))
+            return false;
+        row.fail("ppfd", say(GLUMET_SAY("Core", "{} contradicts {} at line {}, the same ring"), Figure{now},
+                             Figure{then}, Count{line}));
         return true;
     }
 
     const DelimitedText& text_;
     RingTable out_;
     std::map<std::string, std::size_t> columns_;
-    std::map<std::tuple<Id, double, int, int, int>, std::pair<int, MeanReading>> lines_;
+    std::map<MeanKey, std::pair<int, RingMean>> lines_;
+    Id next_ = -1;
 };
 
 }  // namespace

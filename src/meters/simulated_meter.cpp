@@ -9,6 +9,7 @@ constexpr int kTickMs = 50;
 constexpr double kSlipChance = 1.0 / 12.0;
 constexpr double kLeastSlip = 35.0;  // mm
 constexpr double kMostSlip = 70.0;
+constexpr double kRulerMm = 4.0;  // standard deviation
 
 }  // namespace
 
@@ -28,6 +29,11 @@ void SimulatedMeter::stop() {
     emit stateChanged(MeterState::Idle);
 }
 
+void SimulatedMeter::setPlants(bool plants) {
+    plants_ = plants;
+    ruler_mm_ = plants ? kRulerMm * chance_.normal() : 0.0;
+}
+
 void SimulatedMeter::setScene(LightScene scene) {
     bench_.emplace(std::move(scene), BenchNoise{}, seed_++);
     placed_ = false;
@@ -36,6 +42,7 @@ void SimulatedMeter::setScene(LightScene scene) {
 void SimulatedMeter::probeMoved(Millimetre x, Millimetre y, Millimetre depth) {
     if (!bench_) return;
     BenchFaults faults;
+    faults.ruler_mm = ruler_mm_;
     const auto here = [&](const PlantedSlip& slip) {
         return slip.x == x && slip.y == y && slip.depth == depth;
     };

@@ -26,10 +26,12 @@ class SimulatedMeter : public Meter {
 
     /// What shines over the probe from now on.
     void setScene(LightScene scene);
-    /// Practice: about one placing in twelve slips, without a word; reading the point again mends it.
-    void setPlants(bool plants) { plants_ = plants; }
+    /// Practice: about one placing in twelve slips, without a word; reading the point again mends it. And the
+    /// ruler is off by a few millimetres, the same all evening.
+    void setPlants(bool plants);
     bool plants() const { return plants_; }
     const std::vector<PlantedSlip>& planted() const { return planted_; }
+    double rulerMm() const { return ruler_mm_; }
     /// Sends the samples of the next `seconds`; none before a scene and a place are known.
     void advance(double seconds);
 
@@ -38,6 +40,7 @@ class SimulatedMeter : public Meter {
     std::optional<SimulatedBench> bench_;
     bool placed_ = false;
     bool plants_ = false;
+    double ruler_mm_ = 0.0;
     Noise chance_;
     std::vector<PlantedSlip> planted_;
     QTimer timer_;

@@ -2,6 +2,7 @@
 
 #include <QScopeGuard>
 #include <algorithm>
+#include <cmath>
 #include <exception>
 #include <map>
 
@@ -345,6 +346,41 @@ bool holdsNothing(const Bench& bench) {
            bench.meters.empty() && bench.runs.empty();
 }
 
+bool samePlace(Millimetre a, Millimetre b) { return std::abs((a - b).value()) <= kSamePointMm; }
+
+/// Means that others published and a known run does not have yet. Throws SqlFault where two contradict each
+/// other.
+void adoptMeans(const Run& described, Run& known) {
+    constexpr double kContradict = 4.0;  // standard deviations of a difference
+    for (const auto& plane : described.planes) {
+        if (plane.means.empty()) continue;
+        const auto same_depth = [&](const Plane& other) { return samePlace(other.depth, plane.depth); };
+        const auto at = std::find_if(known.planes.begin(), known.planes.end(), same_depth);
+        if (at == known.planes.end()) {
+            known.planes.push_back(plane);
+            continue;
+        }
+        for (const auto& mean : plane.means) {
+            const auto same_ring = [&](const RingMean& other) {
+                return other.columns == mean.columns && other.rows == mean.rows && other.ring == mean.ring;
+            };
+            const auto before = std::find_if(at->means.begin(), at->means.end(), same_ring);
+            if (before == at->means.end()) {
+                at->means.push_back(mean);
+                continue;
+            }
+            const double apart = std::abs((before->ppfd - mean.ppfd).value());
+            if (apart > kContradict * std::hypot(before->relative_sd * before->ppfd.value(),
+                                                 mean.relative_sd * mean.ppfd.value()))
+                throw SqlFault{
+                    Project::tr("%1: ring %2 contradicts what is there: %3, and %4 before")
+                        .arg(QString::fromStdString(known.label), QString::fromStdString(mean.ring.text()))
+                        .arg(mean.ppfd.value())
+                        .arg(before->ppfd.value())};
+        }
+    }
+}
+
 /// The described runs with their references turned to the elements the project knows.
 void adoptRuns(const Bench& description, Bench& bench) {
     for (auto run : description.runs) {
@@ -358,7 +394,11 @@ void adoptRuns(const Bench& description, Bench& bench) {
             return other.label == run.label && other.height == run.height &&
                    configurationOf(other) == configurationOf(run);
         };
-        if (std::any_of(bench.runs.begin(), bench.runs.end(), same)) continue;
+        const auto known = std::find_if(bench.runs.begin(), bench.runs.end(), same);
+        if (known != bench.runs.end()) {
+            adoptMeans(run, *known);
+            continue;
+        }
         bench.runs.push_back(run);
         for (const auto& check : description.checks)
             if (check.run == run.id) bench.checks.push_back(check);

@@ -22,6 +22,7 @@ inline constexpr quint32 kApplicationId = 0x474C4D54;
 ///                   band.
 ///   6 (2026-11-26): checks "hanging" and "eyes-hands".
 ///   7 (2026-11-27): fixture.shroud_length_mm, .shroud_width_mm and .shroud_drop_mm.
+///   8 (2026-11-27): table ring_mean; run.turn_deg and run.read_by.
 inline constexpr int kSchemaVersion = kBenchFormat;
 
 /// Statements that make an empty project file of kSchemaVersion, undo triggers included.

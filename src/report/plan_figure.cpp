@@ -40,6 +40,29 @@ class PlanPainter {
         eachCell([&](Cell at) { cell(at, gaps); });
     }
 
+    /// One ground for every ring, without gaps: nobody knows what its points read.
+    void rings() {
+        p_.setPen(Qt::NoPen);
+        for (const auto& ring : plan_.rings) {
+            p_.setBrush(groundOf(ring));
+            p_.drawRect(outlineOf(ring));
+        }
+    }
+
+    /// Their figures stand in the frame's front side, the innermost's in its middle.
+    void ringValues() {
+        for (std::size_t i = 0; i < plan_.rings.size(); ++i) {
+            const auto& ring = plan_.rings[i];
+            QRectF place = outlineOf(ring);
+            if (i + 1 < plan_.rings.size()) place.setTop(outlineOf(plan_.rings[i + 1]).bottom());
+            const QColor ink = inkFor(groundOf(ring));
+            p_.setFont(houseFont(std::clamp(place.height() * 0.4, 9.0, 24.0), true));
+            p_.setPen(ink);
+            p_.drawText(place, Qt::AlignCenter, ring.face ? ring.face->text : figure(ring.mean));
+            if (plan_.band && !ring.face) bandMark(place, ring.mean, ink);
+        }
+    }
+
     /// Values and marks, on top of cells and contours.
     void values() {
         eachCell([&](Cell at) { value(at); });
@@ -216,6 +239,17 @@ class PlanPainter {
                 if (const Cell cell{column, row}; plan_.grid.planned(cell) || valueAt(cell)) work(cell);
     }
 
+    QColor groundOf(const PlanData::Ring& ring) const {
+        return ring.face ? ring.face->ground : tideColour(ring.mean.value(), plan_.scale_top);
+    }
+
+    QRectF outlineOf(const PlanData::Ring& ring) const {
+        const int in = std::max(0, ring.number);
+        const Cell first{in, in};
+        const Cell last{plan_.grid.columns() - 1 - in, plan_.grid.rows() - 1 - in};
+        return layout_.cell(plan_.grid, first).united(layout_.cell(plan_.grid, last));
+    }
+
     const PlanData::Face* faceOf(Cell at) const {
         if (plan_.faces.empty()) return nullptr;
         return &plan_.faces[static_cast<std::size_t>(at.row * plan_.grid.columns() + at.column)];
@@ -344,10 +378,10 @@ void paintPlan(QPainter& painter, const QRectF& area, const PlanData& plan, cons
     painter.setRenderHint(QPainter::Antialiasing);
     PlanPainter paint(painter, plan, palette, layout);
     paint.walls();
-    paint.cells(true);
+    plan.rings.empty() ? paint.cells(true) : paint.rings();
     paint.obstacles();
     paint.contours();
-    paint.values();
+    plan.rings.empty() ? paint.values() : paint.ringValues();
     paint.freePoints();
     paint.body();
     paint.spotNames();
@@ -363,9 +397,36 @@ void paintSmallPlan(QPainter& painter, const QRectF& area, const PlanData& plan,
     const PlanLayout layout(area, plan.length, plan.width);
     painter.save();
     PlanPainter paint(painter, plan, palette, layout);
-    paint.cells(false);
+    plan.rings.empty() ? paint.cells(false) : paint.rings();
     painter.restore();
 }
+
+namespace {
+
+/// Rings of the first grid that others published of this plane; the mean of all points where there are none.
+void addRings(PlanData& plan, const Plane& plane) {
+    const auto& first = plane.means.front();
+    const auto alike = [&](const RingMean& mean) {
+        return mean.columns == first.columns && mean.rows == first.rows && mean.ring.isMean();
+    };
+    for (const auto& mean : plane.means)
+        if (alike(mean) && mean.ring.number >= 0)
+            plan.rings.push_back({mean.ring.number, 0, mean.ppfd, std::nullopt});
+    if (plan.rings.empty())
+        for (const auto& mean : plane.means)
+            if (alike(mean)) plan.rings.push_back({RingName::kAll, 0, mean.ppfd, std::nullopt});
+    std::sort(plan.rings.begin(), plan.rings.end(),
+              [](const auto& a, const auto& b) { return a.number < b.number; });
+    plan.grid = cellCentres(plan.length, plan.width, first.columns, first.rows);
+    plan.values.assign(plan.grid.cells(), std::nullopt);
+    for (auto& ring : plan.rings) {
+        RingMean of = first;
+        of.ring.number = ring.number;
+        ring.points = static_cast<int>(pointsOf(of, plan.length, plan.width).size());
+    }
+}
+
+}  // namespace
 
 PlanData planOf(const Bench& bench, const Run& run, const Plane& plane) {
     PlanData plan;
@@ -395,41 +456,58 @@ PlanData planOf(const Bench& bench, const Run& run, const Plane& plane) {
             plan.width = std::max(plan.width, reading.y);
         }
     }
+    if (plane.readings.empty() && !plane.means.empty()) addRings(plan, plane);
     return plan;
 }
 
-std::vector<PlanData::Face> differenceFaces(const std::vector<std::optional<Ppfd>>& readings,
-                                            const std::vector<Ppfd>& model, const Palette& palette) {
+namespace {
+
+PlanData::Face differenceFace(std::optional<Ppfd> reading, Ppfd model, const Palette& palette) {
     constexpr double kFullColour = 0.20;  // a difference that takes the whole colour
     const QColor neutral = palette.dark ? palette.raised : palette.line;
+    if (!reading || model.value() <= 0.0) return {QString(), neutral};
+    const double off = *reading / model - 1.0;
+    // The two ends of the field scale: dim water below the model, cream above it; the sign says it too.
+    const QColor end = colourOf(tide(off < 0.0 ? 0.28 : 0.9));
+    const double share = std::min(std::abs(off) / kFullColour, 1.0);
+    const auto mix = [share](int from, int to) { return from + qRound((to - from) * share); };
+    const int percent = qRound(off * 100.0);
+    const QString sign = percent > 0 ? QStringLiteral("+") : percent < 0 ? QStringLiteral("−") : QString();
+    return {sign + QString::number(std::abs(percent)),
+            QColor(mix(neutral.red(), end.red()), mix(neutral.green(), end.green()),
+                   mix(neutral.blue(), end.blue()))};
+}
+
+}  // namespace
+
+std::vector<PlanData::Face> differenceFaces(const std::vector<std::optional<Ppfd>>& readings,
+                                            const std::vector<Ppfd>& model, const Palette& palette) {
     std::vector<PlanData::Face> faces;
-    for (std::size_t i = 0; i < readings.size(); ++i) {
-        if (!readings[i] || model[i].value() <= 0.0) {
-            faces.push_back({QString(), neutral});
-            continue;
-        }
-        const double off = *readings[i] / model[i] - 1.0;
-        // The two ends of the field scale: dim water below the model, cream above it; the sign says it too.
-        const QColor end = colourOf(tide(off < 0.0 ? 0.28 : 0.9));
-        const double share = std::min(std::abs(off) / kFullColour, 1.0);
-        const auto mix = [share](int from, int to) { return from + qRound((to - from) * share); };
-        const int percent = qRound(off * 100.0);
-        const QString sign = percent > 0   ? QStringLiteral("+")
-                             : percent < 0 ? QStringLiteral("−")
-                                           : QString();
-        faces.push_back({sign + QString::number(std::abs(percent)),
-                         QColor(mix(neutral.red(), end.red()), mix(neutral.green(), end.green()),
-                                mix(neutral.blue(), end.blue()))});
-    }
+    for (std::size_t i = 0; i < readings.size(); ++i)
+        faces.push_back(differenceFace(readings[i], model[i], palette));
     return faces;
+}
+
+void showRingDifferences(PlanData& plan, const std::vector<Ppfd>& model, const Palette& palette) {
+    for (auto& ring : plan.rings) {
+        double sum = 0.0;
+        for (std::size_t i = 0; i < model.size(); ++i) {
+            const Cell cell{static_cast<int>(i) % plan.grid.columns(),
+                            static_cast<int>(i) / plan.grid.columns()};
+            if (ring.number < 0 || ringOf(plan.grid, cell) == ring.number) sum += model[i].value();
+        }
+        ring.face = differenceFace(ring.mean, Ppfd(sum / std::max(1, ring.points)), palette);
+    }
 }
 
 double scaleTop(const Bench& bench, const std::vector<Id>& runs) {
     std::vector<double> values;
     for (const auto index : runs)
-        for (const auto& plane : bench.run(index).planes)
+        for (const auto& plane : bench.run(index).planes) {
             for (const auto& reading : plane.readings)
                 if (reading.counts()) values.push_back(reading.mean.value());
+            for (const auto& mean : plane.means) values.push_back(mean.ppfd.value());
+        }
     if (values.empty()) return 1.0;
     const auto at = values.begin() + static_cast<std::ptrdiff_t>((values.size() - 1) * 49 / 50);
     std::nth_element(values.begin(), at, values.end());

@@ -42,7 +42,15 @@ struct PlanData {
         QString text;
         QColor ground;
     };
-    std::vector<Face> faces;           ///< as values; empty: the values in the field scale
+    std::vector<Face> faces;  ///< as values; empty: the values in the field scale
+    /// A mean over a ring of the grid, or over all of it: one ground, and one figure that stands for all.
+    struct Ring {
+        int number = 0;  ///< 0 is the outermost; −1 all points
+        int points = 0;
+        Ppfd mean{0};
+        std::optional<Face> face;  ///< instead of its value
+    };
+    std::vector<Ring> rings;           ///< from outside inward; drawn where there are no values
     std::vector<Reading> free_points;  ///< for a plane without a grid
     std::optional<Band> band;
     double scale_top = 1.0;  ///< PPFD of the cream end
@@ -75,6 +83,9 @@ void paintSmallPlan(QPainter& painter, const QRectF& area, const PlanData& plan,
 /// A cell without a reading has an empty face.
 std::vector<PlanData::Face> differenceFaces(const std::vector<std::optional<Ppfd>>& readings,
                                             const std::vector<Ppfd>& model, const Palette& palette);
+
+/// The same of the means of a plane's rings.
+void showRingDifferences(PlanData& plan, const std::vector<Ppfd>& model, const Palette& palette);
 
 /// A PPFD that the brightest fiftieth of a sweep's readings exceed, rounded up to two figures: the top of
 /// one field scale for all its planes.

@@ -23,6 +23,7 @@ struct Truth {
     double ruler = 0.0;                        ///< how far heights read too low all evening, mm
     std::optional<EmitterLattice> emitters{};  ///< where they are not as the bench says
     double brighter_right = 0.0;               ///< at the right end against the middle, relative
+    double turn_deg = 0.0;                     ///< of the fixture, and said of its runs
 
     LightScene scene(const Bench& bench, const Tank& tank, const std::vector<double>& centres,
                      double height) const {
@@ -35,7 +36,10 @@ struct Truth {
         auto out = emptyScene(tank, false);
         out.beams = {beam};
         hangAt(out, centres, Millimetre(height + height_offset), 1.0, points);
-        for (auto& hung : out.fixtures) hung.shroud = sceneShroud(fixture);
+        for (auto& hung : out.fixtures) {
+            hung.shroud = sceneShroud(fixture);
+            hung.rotation_deg = turn_deg;
+        }
         out.water.attenuation_per_m = attenuation;
         for (auto& channel : out.channels) channel.attenuation = Attenuation::grey(attenuation);
         for (auto& wall : out.walls)
@@ -55,6 +59,7 @@ inline Bench readOver(Bench bench, const Truth& truth, double noise, const std::
         run.fixture = bench.fixtures.front().id;
         run.tank = bench.tanks.front().id;
         run.height = Millimetre(height);
+        run.turn_deg = truth.turn_deg;
         FastField field(truth.scene(bench, bench.tanks.front(), {300.0}, height + truth.ruler));
         for (const double depth : depths) {
             Plane plane;

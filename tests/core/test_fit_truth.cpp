@@ -1,6 +1,9 @@
 #include <QTest>
 
+#include "core/bench/sweep.h"
 #include "core/fit_maker.h"
+#include "core/verdicts/enough.h"
+#include "core/verdicts/fitted_heights.h"
 #include "core/words/sentence.h"
 
 using namespace glumet;
@@ -41,9 +44,8 @@ Bench benchUnder(const EmitterLattice& emitters) {
 const std::vector<double> kHeights{150, 210, 270};
 const std::vector<double> kDepths{150, 300, 450};
 
-/// Twelve means: four heights, one depth, three rings.
-std::vector<MeanReading> ringMeans(Bench& bench, const Truth& truth) {
-    std::vector<MeanReading> means;
+/// Adds twelve means: four heights, one depth, three rings.
+void addRingMeans(Bench& bench, const Truth& truth) {
     std::vector<Run> made;
     auto unread = bench;
     unread.runs.clear();
@@ -58,15 +60,16 @@ std::vector<MeanReading> ringMeans(Bench& bench, const Truth& truth) {
             sums[ring] += reading.mean.value();
             ++counts[ring];
         }
-        run.planes.clear();
-        made.push_back(run);
+        run.planes = {Plane{}};
+        run.planes[0].depth = Millimetre(300);
+        run.read_by = "a chart";
         for (int ring = 0; ring < 3; ++ring) {
             const auto at = static_cast<std::size_t>(ring);
-            means.push_back({run.id, Millimetre(300), 6, 6, ring, sums[at] / counts[at], 0.02, "a chart"});
+            run.planes[0].means.push_back({0, 6, 6, {ring}, Ppfd(sums[at] / counts[at]), 0.02});
         }
+        made.push_back(run);
     }
     bench.runs.insert(bench.runs.end(), made.begin(), made.end());
-    return means;
 }
 
 }  // namespace
@@ -95,6 +98,98 @@ class TestFitTruth : public QObject {
             return BeamBasis::intensity(fit->model.shape, fit->model.beam, 40.0, phi);
         };
         QVERIFY(at(0.0) > 2.0 * at(M_PI / 2));
+    }
+
+    /// What was measured again before the first reading is believed: a run that hangs higher than it says is
+    /// found out sooner.
+    void aHeightMeasuredAgainNarrowsItsRun() {
+        const Truth truth;
+        auto bench = read(truth, 0.03, kHeights, {150, 300});
+        auto& run = bench.runs[1];
+        run.height = run.height - Millimetre(8);  // it says so much less
+        const auto slipOf = [&] {
+            const auto fit = fitFixture(bench, allRuns(bench));
+            for (const auto& slip : fit->slips)
+                if (slip.run == run.id) return slip.height_mm;
+            return 0.0;
+        };
+        const double untold = slipOf();
+        CommissionCheck check;
+        check.run = run.id;
+        check.kind = CheckKind::Height;
+        check.value = run.height.value() + 8.0;
+        bench.checks.push_back(check);
+        const double told = slipOf();
+        QVERIFY2(std::abs(told - 8.0) < std::abs(untold - 8.0),
+                 qPrintable(QStringLiteral("%1 told, %2 untold").arg(told).arg(untold)));
+        QVERIFY(told > 4.0);
+    }
+
+    /// A run with the fixture turned a quarter belongs to the same fit, and is seen as turned.
+    void aTurnedRunIsFittedAsTurned() {
+        Truth truth;
+        truth.beam = linearLens();
+        auto bench = readOver(benchUnder(lattice(10, 1, 40, 0)), truth, 0.02, {200}, kDepths);
+        truth.turn_deg = 90.0;
+        bench = readOver(std::move(bench), truth, 0.02, {200}, kDepths);
+        const auto sweeps = sweepsOf(bench);
+        QCOMPARE(sweeps.size(), std::size_t{2});
+        QCOMPARE(sweeps[0].runs, std::vector<Id>{1});
+        QCOMPARE(sweeps[0].turned, std::vector<Id>{2});
+        const auto fit = fitFixture(bench, sweeps[0].forFit());
+        QVERIFY(fit);
+        QCOMPARE(fit->model.readings, 2 * 108);
+        QCOMPARE(fit->model.shape, BeamShape::TwoPlanes);
+        truth.turn_deg = 0.0;
+        const auto error = arrayError(bench, truth, fit->model);
+        QVERIFY2(error.median < 0.02, qPrintable(QString::number(error.median)));
+        auto untold = bench;
+        for (auto& run : untold.runs) run.turn_deg = 0.0;
+        FitOptions as_said;
+        as_said.shapes = false;
+        const auto confused = fitFixture(untold, allRuns(untold), as_said);
+        QVERIFY(!confused || confused->reduced_chi_square > 4.0 * fit->reduced_chi_square);
+    }
+
+    /// The plane that narrows the chosen school's height is looked for among turned hangings and other
+    /// heights too; what it is said to leave is less than there is.
+    void thePlannerOffersTurnedHangingsAndOtherHeights() {
+        Truth truth;
+        truth.beam = linearLens();
+        const auto bench = readOver(benchUnder(lattice(10, 1, 40, 0)), truth, 0.02, {180, 240}, {150, 300});
+        const auto sweep = sweepsOf(bench).front();
+        const auto fit = fitFixture(bench, sweep.forFit());
+        QVERIFY(fit);
+        FittedHeightsQuestion asked;
+        asked.schools = schoolOptions(bench, sweep);
+        const auto heights = fittedHeights(*fit, bench, sweep, asked);
+        const auto speaks = std::find_if(heights.begin(), heights.end(), [](const FittedHeight& height) {
+            return height.speaks() && height.low && !height.slope.empty();
+        });
+        QVERIFY(speaks != heights.end());
+        EnoughQuestion question;
+        question.tank = tankByFit(*fit, bench.tanks.front(), false);
+        question.grid = *bench.runs[0].planes[0].grid;
+        question.heights = {Millimetre(180), Millimetre(240)};
+        question.further = {Millimetre(140), Millimetre(320)};
+        question.depths = {Millimetre(150), Millimetre(300)};
+        for (const auto height : question.heights)
+            for (const auto depth : question.depths) question.read.emplace_back(height, depth);
+        question.turns_deg = {0.0, 90.0};
+        question.verdict = LeaningHeight{*speaks->height, speaks->slope};
+        const auto known = whatTellsMost(fit->model, question);
+        QCOMPARE(known.height, speaks->height);
+        // Four turned at the heights that were read, and both turns at two heights more.
+        QCOMPARE(known.offers.size(), std::size_t{12});
+        for (const auto& offer : known.offers) {
+            QVERIFY(!offer.planned);
+            QVERIFY(offer.error_after_mm <= known.error_mm);
+        }
+        QVERIFY(known.offers.front().error_after_mm < 0.97 * known.error_mm);
+        // Much of what the draws say is what the slopes say.
+        const double half = 0.5 * (*speaks->high - *speaks->low).value();
+        QVERIFY2(known.error_mm > 0.25 * half && known.error_mm < 4.0 * half,
+                 qPrintable(QStringLiteral("%1 against %2").arg(known.error_mm).arg(half)));
     }
 
     void aRoundBeamIsLeftRound() {
@@ -225,9 +320,8 @@ class TestFitTruth : public QObject {
         truth.attenuation = 0.0;
         auto bench = demoBench();
         bench.fixtures.resize(1);
-        FitOptions options;
-        options.means = ringMeans(bench, truth);
-        const auto fit = fitFixture(bench, allRuns(bench), options);
+        addRingMeans(bench, truth);
+        const auto fit = fitFixture(bench, allRuns(bench));
         QVERIFY2(fit, fit ? "" : english(fit.error()).c_str());
         QCOMPARE(fit->means, 12);
         QCOMPARE(fit->residuals[1].ring, std::optional<int>(1));
@@ -242,16 +336,16 @@ class TestFitTruth : public QObject {
         const Truth truth;
         auto bench = demoBench();
         bench.fixtures.resize(1);
-        FitOptions options;
-        options.means = ringMeans(bench, truth);
+        addRingMeans(bench, truth);
         const auto why = [&] {
-            const auto fit = fitFixture(bench, allRuns(bench), options);
+            const auto fit = fitFixture(bench, allRuns(bench));
             return fit ? std::string("fitted") : english(fit.error());
         };
-        options.means[4].ring = 3;
+        auto& mean = bench.runs[bench.runs.size() - 3].planes[0].means[1];
+        mean.ring.number = 3;
         QVERIFY2(why().find("a grid of 6 × 6 points has no ring 3") != std::string::npos, why().c_str());
-        options.means[4].ring = 1;
-        options.means.resize(6);
+        mean.ring.number = 1;
+        bench.runs.resize(bench.runs.size() - 2);
         QVERIFY2(why().find("too few") != std::string::npos, why().c_str());
     }
 
@@ -260,9 +354,8 @@ class TestFitTruth : public QObject {
         const Truth truth;
         auto bench = read(truth, 0.02, kHeights, kDepths);
         const auto alone = fitFixture(bench, allRuns(bench));
-        FitOptions options;
-        options.means = ringMeans(bench, truth);
-        const auto both = fitFixture(bench, allRuns(bench), options);
+        addRingMeans(bench, truth);
+        const auto both = fitFixture(bench, allRuns(bench));
         QVERIFY(both);
         QCOMPARE(both->model.readings, alone->model.readings + 12);
         QCOMPARE(both->means, 12);

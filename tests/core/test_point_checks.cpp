@@ -8,6 +8,7 @@
 #include "core/plane/plane_statistics.h"
 #include "core/simulation/demo_scenario.h"
 #include "core/simulation/practice.h"
+#include "core/simulation/simulated_bench.h"
 #include "core/survey/field_so_far.h"
 #include "core/survey/height_consistency.h"
 #include "core/survey/pace.h"
@@ -234,6 +235,34 @@ class TestPointChecks : public QObject {
         QCOMPARE(bad.mended, 0);
         QVERIFY(std::abs(bad.worst_error + 0.3) < 0.08);
         QCOMPARE(bad.worst_cell, *cellAt(*run.planes[0].grid, slipped.x, slipped.y));
+    }
+
+    /// A ruler that is off hangs the lamp elsewhere than is said, whatever height is set next; practice
+    /// tells.
+    void aRulerThatIsOffHoldsAllEvening() {
+        auto said = demoScene();
+        auto real = said;
+        for (auto& fixture : real.fixtures) fixture.height_mm += 12.0;
+        const BenchNoise still{.ripple_sd = 0.0, .placing_sd_mm = 0.0};
+        SimulatedBench off(said, still, 1);
+        BenchFaults faults;
+        faults.ruler_mm = 12.0;
+        off.setFaults(faults);
+        SimulatedBench truth(real, still, 1);
+        const auto read = [](SimulatedBench& bench) {
+            return bench.read(Millimetre(300), Millimetre(300), Millimetre(150)).mean.value();
+        };
+        QCOMPARE(read(off), read(truth));
+        off.hang(Millimetre(250));
+        truth.hang(Millimetre(262));
+        QCOMPARE(read(off), read(truth));
+        off.setFaults({});
+        truth.hang(Millimetre(250));
+        QCOMPARE(read(off), read(truth));
+        auto bench = measured(11);
+        const auto& run = bench.runs[0];
+        QVERIFY(english(scoreOf(run, sceneOf(bench, run), {}, 3.0).words())
+                    .find("3 mm higher than the ruler says") != std::string::npos);
     }
 };
 

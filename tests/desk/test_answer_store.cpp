@@ -151,6 +151,7 @@ class TestAnswerStore : public QObject {
         const auto& sweep = sweepOf("Osier 60", "warm white");
         byId(before.runs, sweep.runs.back())->planes.back().readings.pop_back();
         KeptFit kept;
+        FitMemory::shared().forget();
         std::vector<double> shares;
         const auto first =
             fitSweep(before, sweep, kept, {{}, [&](double share) { shares.push_back(share); }});
@@ -175,6 +176,24 @@ class TestAnswerStore : public QObject {
         QCOMPARE(kept.added, 0);
     }
 
+    /// What was asked before, undone and come back to say, is there without any work.
+    void aQuestionThatComesBackIsAnsweredAtOnce() {
+        const auto& sweep = sweepOf("Osier 60", "warm white");
+        KeptFit kept;
+        FitMemory::shared().forget();
+        const auto first = fitSweep(demo(), sweep, kept, {});
+        KeptFit other;
+        std::stop_source stopped;
+        stopped.request_stop();  // no work could be done
+        const auto again = fitSweep(demo(), sweep, other, {stopped.get_token()});
+        QVERIFY(again.fit);
+        QCOMPARE(again.fit->model, first.fit->model);
+        QCOMPARE(again.heights.size(), first.heights.size());
+        auto edited = demo();
+        edited.fixtures.front().rated_power = Watt(1);
+        QVERIFY(fitSweep(edited, sweep, other, {stopped.get_token()}).heights.empty());
+    }
+
     void anotherGoalAsksTheSchoolsAnew() {
         const auto& sweep = sweepOf("Osier 60", "warm white");
         KeptFit kept;
@@ -194,6 +213,7 @@ class TestAnswerStore : public QObject {
     void whatWasBrokenOffIsNotKept() {
         const auto& sweep = sweepOf("Osier 60", "warm white");
         KeptFit kept;
+        FitMemory::shared().forget();  // what other tests asked is no answer here
         QVERIFY(!fitSweep(demo(), sweep, kept, {}).heights.empty());
         auto edited = demo();
         edited.method.goal.ceiling = Ppfd(120);
@@ -202,6 +222,7 @@ class TestAnswerStore : public QObject {
         QVERIFY(fitSweep(edited, sweep, kept, {stopped.get_token()}).heights.empty());
         KeptFit anew;
         const auto whole = fitSweep(edited, sweep, anew, {});
+        FitMemory::shared().forget();
         const auto resumed = fitSweep(edited, sweep, kept, {});
         for (std::size_t i = 0; i < whole.heights.size(); ++i)
             QCOMPARE(resumed.heights[i].height, whole.heights[i].height);

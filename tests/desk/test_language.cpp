@@ -82,7 +82,8 @@ class TestLanguage : public QObject {
         collect.start(QStringLiteral(GLUMET_SOURCE_DIR "/scripts/language"), {QStringLiteral("--count")});
         QVERIFY(collect.waitForFinished(60'000));
         const QString said = QString::fromUtf8(collect.readAllStandardOutput());
-        QVERIFY2(said.contains(QLatin1String("(0 new")), qPrintable(said + QString::fromUtf8(collect.readAllStandardError())));
+        QVERIFY2(said.contains(QLatin1String("(0 new")),
+                 qPrintable(said + QString::fromUtf8(collect.readAllStandardError())));
     }
 
     void everyMessageOfTheCoreIsFound() {

@@ -110,7 +110,8 @@ class TestStageList : public QObject {
         }
     }
 
-    /// Where even the names do not fit, the other acts close to theirs and open at the stage last shown in them.
+    /// Where even the names do not fit, the other acts close to theirs and open at the stage last shown in
+    /// them.
     void aNarrowBarClosesTheOtherActs() {
         auto stages = allStages();
         StageBar bar(w_->session, stages);

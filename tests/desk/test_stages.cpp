@@ -85,6 +85,11 @@ class TestStages : public QObject {
         w_->key(Qt::Key_M);
         QVERIFY(!map->plan().faces[14].text.isEmpty());
         w_->key(Qt::Key_M);
+        // What is kept under a hand's breadth of colony: a share, and least straight under a single cluster.
+        const auto keeps = [&](std::size_t cell) { return map->plan().faces[cell].text.toInt(); };
+        QVERIFY(keeps(0) >= 0 && keeps(0) <= 100);
+        QVERIFY(w_->find<QLabel>("cellReadOut") != nullptr);
+        w_->key(Qt::Key_M);
         QVERIFY(map->plan().faces.empty());
         QVERIFY(map->plan().values == readings);
         // Only the factor follows an edit; without a beam there is nothing to show, and it says so.

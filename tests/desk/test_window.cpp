@@ -200,18 +200,20 @@ class TestWindow : public QObject {
         QCOMPARE(readingCount(w_->session.bench()), std::size_t{4000});
     }
 
-    /// Others' ring means are no readings, and taken for none.
+    /// Others' ring means are no readings, and are kept apart from them.
     void ringMeansAreToldFromReadings() {
         QVERIFY(w_->create());
         ImportDialog dialog(w_->session, QStringLiteral("rings.csv"),
                             "run,fixture,height_mm,depth_mm,nx,ny,ring,ppfd\nA,F,200,150,6,6,0,80\n",
                             &w_->window);
         dialog.show();
-        QVERIFY(!dialog.findChild<QPushButton*>(QStringLiteral("importButton"))->isEnabled());
-        QVERIFY(dialog.findChild<QPlainTextEdit*>(QStringLiteral("importProblems"))
-                    ->toPlainText()
-                    .contains(QStringLiteral("These are ring means")));
-        QVERIFY(!dialog.ready().has_value());
+        QVERIFY(dialog.findChild<QLabel*>(QStringLiteral("understood"))
+                    ->text()
+                    .contains(QStringLiteral("read by others")));
+        dialog.findChild<QPushButton*>(QStringLiteral("importButton"))->click();
+        QCOMPARE(w_->session.bench().runs.size(), std::size_t{1});
+        QVERIFY(w_->session.bench().runs[0].byOthers());
+        QCOMPARE(readingCount(w_->session.bench()), std::size_t{0});
     }
 
     /// To read the open project's own file and close it would drop its locks.

@@ -31,14 +31,17 @@ class TestRingCsv : public QObject {
         QVERIFY(table.problems.empty());
         QCOMPARE(table.bench.runs.size(), std::size_t{2});
         QCOMPARE(table.bench.fixtures.size(), std::size_t{1});
-        QCOMPARE(table.means.size(), std::size_t{3});
+        QCOMPARE(table.means, 3);
         QCOMPARE(table.extremes, 2);
-        QCOMPARE(table.means[0].ring, 0);
-        QCOMPARE(table.means[0].relative_sd, 0.05);
-        QCOMPARE(table.means[1].ring, -1);
-        QCOMPARE(table.means[1].relative_sd, 0.03);
-        QCOMPARE(table.means[2].source, std::string("a chart"));
-        QCOMPARE(table.means[2].run, table.bench.runs[1].id);
+        const auto& means = table.bench.runs[0].planes.at(0).means;
+        QCOMPARE(means.size(), std::size_t{4});
+        QCOMPARE(means[0].ring.number, 0);
+        QCOMPARE(means[0].relative_sd, 0.05);
+        QCOMPARE(means[1].ring.number, RingName::kAll);
+        QCOMPARE(means[1].relative_sd, 0.03);
+        QCOMPARE(means[2].ring.number, RingName::kGreatest);
+        QCOMPARE(table.bench.runs[1].read_by, std::string("a chart"));
+        QVERIFY(table.bench.runs[1].onlyMeans());
         QCOMPARE(table.bench.runs[1].height, Millimetre(260));
         QCOMPARE(*table.bench.runs[0].level_pct, 100.0);
     }
@@ -53,7 +56,7 @@ class TestRingCsv : public QObject {
     void otherSeparatorsAreRead() {
         const auto table = read("run;fixture;height_mm;depth_mm;nx;ny;ring;ppfd\nA;F;200;150;6;6;1;81,5\n");
         QVERIFY(table.problems.empty());
-        QCOMPARE(table.means.at(0).ppfd, 81.5);
+        QCOMPARE(table.bench.runs.at(0).planes.at(0).means.at(0).ppfd, Ppfd(81.5));
     }
 
     void whatIsWrongIsNamedByLineAndColumn_data() {
@@ -88,7 +91,7 @@ class TestRingCsv : public QObject {
     void twoThatAgreeAreBothTaken() {
         const auto table = read(kHead + "A,F,200,150,6,6,0,80\nA,F,200,150,6,6,0,82\n");
         QVERIFY(table.problems.empty());
-        QCOMPARE(table.means.size(), std::size_t{2});
+        QCOMPARE(table.means, 2);
     }
 
     void aMissingColumnIsTheOnlyProblem() {

@@ -7,8 +7,10 @@
 #include <QTemporaryDir>
 #include <QTest>
 
+#include "core/bench/bench_rules.h"
 #include "core/simulation/demo_scenario.h"
 #include "core/words/sentence.h"
+#include "formats/bench_json.h"
 #include "project/described.h"
 #include "project/project_maker.h"
 #include "project/schema.h"
@@ -97,9 +99,47 @@ class TestProject : public QObject {
         QCOMPARE(project->bench().method.goal.band.low.value(), 150.0);
     }
 
+    /// Means of others and the turn of a run: kept, exported, read back, and undone.
+    void othersMeansAndATurnAreKept() {
+        auto project = withRun();
+        auto run = plannedRun(project->bench().fixtures.front().id);
+        run.label = "chart";
+        run.read_by = "a reader";
+        run.turn_deg = 90.0;
+        run.planes[0].grid.reset();
+        run.planes[0].means = {{0, 6, 6, {0}, Ppfd(61), 0.02}, {0, 6, 6, {RingName::kLeast}, Ppfd(40), 0.02}};
+        QVERIFY(project->save(run));
+        const auto now = described(project->bench());
+        project = opened();
+        QCOMPARE(described(project->bench()), now);
+        const auto& kept = project->bench().runs.back();
+        QCOMPARE(kept.read_by, std::string("a reader"));
+        QCOMPARE(kept.turn_deg, 90.0);
+        QVERIFY(kept.onlyMeans());
+        QCOMPARE(kept.planes.at(0).means.at(1).ring.number, RingName::kLeast);
+        const auto again = readBench(writeBench(project->bench()));
+        QVERIFY2(again, again ? "" : english(again.error()).c_str());
+        QCOMPARE(again->runs.back().planes.at(0).means.at(0).ppfd, Ppfd(61));
+        QVERIFY(*project->undo());
+        QCOMPARE(project->bench().runs.size(), std::size_t{1});
+        QVERIFY(*project->redo());
+        QCOMPARE(project->bench().runs.back().planes.at(0).means.size(), std::size_t{2});
+    }
+
+    void aRingThatTheGridHasNotIsRefused() {
+        auto project = withRun();
+        auto run = plannedRun(project->bench().fixtures.front().id);
+        run.planes[0].means = {{0, 6, 6, {3}, Ppfd(61), 0.02}};
+        auto bench = project->bench();
+        bench.runs.push_back(run);
+        const auto faults = faultsOf(bench);
+        QVERIFY(!faults.empty());
+        QVERIFY2(english(faults[0]).find("has no ring 3") != std::string::npos, english(faults[0]).c_str());
+    }
+
     void filesOfEarlierFormatsOpenWithTheirHistory_data() {
         QTest::addColumn<QString>("file");
-        for (const char* name : {"version2", "version3", "version4", "version5", "version6"})
+        for (const char* name : {"version2", "version3", "version4", "version5", "version6", "version7"})
             QTest::newRow(name)
                 << QStringLiteral(GLUMET_SOURCE_DIR "/tests/data/%1.glumet").arg(QLatin1String(name));
     }

@@ -20,6 +20,7 @@ inline constexpr double kNumber = 1e12;  ///< shares, masses, prices, factors
 
 // Counts.
 inline constexpr int kAlongLattice = 1'000;  ///< emitters or cells along one side
+inline constexpr int kAlongRings = 200;      ///< points along one side of a published grid
 inline constexpr int kEmitters = 40'000;     ///< of a fixture
 inline constexpr int kCells = 40'000;        ///< of a grid
 inline constexpr int kFixtures = 1'000;      ///< over a tank

@@ -40,6 +40,7 @@ struct Bench {
 
     /// The run of that id; a blank one when it is gone.
     const Run& run(Id id) const;
+    bool operator==(const Bench&) const = default;
 };
 
 /// How many readings a bench holds, whatever they are marked as.

@@ -132,7 +132,22 @@ std::optional<Problem> faultOf(const MeterProfile& meter) {
 }
 std::optional<Problem> faultOf(const Run& run) { return fieldFault(run, nameOf("run", run.label, run.id)); }
 std::optional<Problem> faultOf(const Plane& plane) {
-    return fieldFault(plane, nameOf("plane", {}, plane.id));
+    const auto name = nameOf("plane", {}, plane.id);
+    if (auto fault = fieldFault(plane, name)) return fault;
+    for (const auto& mean : plane.means)
+        if (auto fault = faultOf(mean)) return Problem{name + ", " + fault->where, fault->what};
+    return std::nullopt;
+}
+std::optional<Problem> faultOf(const RingMean& mean) {
+    const auto name = nameOf("mean", {}, mean.id);
+    if (auto fault = fieldFault(mean, name)) return fault;
+    if (hasPoints(mean) || mean.ring.number == RingName::kLeast || mean.ring.number == RingName::kGreatest)
+        return std::nullopt;
+    return Problem{name + ", ring",
+                   mean.ring.number < 0
+                       ? say(GLUMET_SAY("Core", "is no ring: name its number from outside, all, min or max"))
+                       : say(GLUMET_SAY("Core", "a grid of {} × {} points has no ring {}"),
+                             Count{mean.columns}, Count{mean.rows}, Count{mean.ring.number})};
 }
 std::optional<Problem> faultOf(const Reading& reading) {
     // Of every reading of a project: the name is made only for one that needs it.

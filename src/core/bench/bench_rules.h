@@ -21,6 +21,7 @@ std::optional<Problem> faultOf(const MeterProfile& meter);
 std::optional<Problem> faultOf(const Run& run);
 std::optional<Problem> faultOf(const Plane& plane);
 std::optional<Problem> faultOf(const Reading& reading);
+std::optional<Problem> faultOf(const RingMean& mean);
 std::optional<Problem> faultOf(const CommissionCheck& check);
 std::optional<Problem> faultOf(const Method& method);
 

@@ -10,7 +10,7 @@
 namespace glumet {
 
 /// The format of projects and of bench descriptions; docs/file-formats.md tells what each brought.
-inline constexpr int kBenchFormat = 7;
+inline constexpr int kBenchFormat = 8;
 
 template <>
 struct WordsOf<WallKind> {
@@ -281,10 +281,19 @@ constexpr auto fieldsOf(Of<Reading>) {
                       field("extra", &Reading::extra)};
 }
 
+constexpr const char* tableOf(Of<RingMean>) { return "ring_mean"; }
+constexpr auto fieldsOf(Of<RingMean>) {
+    return std::tuple{field("nx", &RingMean::columns).atLeast(1).atMost(limits::kAlongRings),
+                      field("ny", &RingMean::rows).atLeast(1).atMost(limits::kAlongRings),
+                      field("ring", &RingMean::ring), field("ppfd", &RingMean::ppfd).atLeast(0),
+                      field("rel_sd", &RingMean::relative_sd).moreThan(0).atMost(1)};
+}
+
 constexpr const char* tableOf(Of<Plane>) { return "plane"; }
 constexpr auto fieldsOf(Of<Plane>) {
     return std::tuple{field("depth_mm", &Plane::depth).atLeast(0), field("grid", &Plane::grid),
-                      children("readings", "plane", &Plane::readings, 1, false, true)};
+                      children("readings", "plane", &Plane::readings, 1, false, true),
+                      children("means", "plane", &Plane::means, 8)};
 }
 
 constexpr const char* tableOf(Of<Run>) { return "run"; }
@@ -303,6 +312,8 @@ constexpr auto fieldsOf(Of<Run>) {
                       field("dark_reading_umol_m2_s", &Run::dark_reading).in("dark_reading"),
                       field("warm_up_min", &Run::warm_up_min),
                       field("note", &Run::note),
+                      field("turn_deg", &Run::turn_deg).atLeast(0).atMost(360).from(8),
+                      field("read_by", &Run::read_by).from(8),
                       children("planes", "run", &Run::planes, 1, true, true)};
 }
 

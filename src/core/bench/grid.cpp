@@ -69,6 +69,17 @@ int ringOf(const Grid& grid, Cell cell) {
     return std::min({cell.column, cell.row, grid.columns() - 1 - cell.column, grid.rows() - 1 - cell.row});
 }
 
+std::vector<std::array<double, 2>> pointsOf(const RingMean& mean, Millimetre length, Millimetre width) {
+    const auto grid = cellCentres(length, width, mean.columns, mean.rows);
+    std::vector<std::array<double, 2>> points;
+    for (int row = 0; row < mean.rows; ++row)
+        for (int column = 0; column < mean.columns; ++column)
+            if (mean.ring.number == RingName::kAll || ringOf(grid, {column, row}) == mean.ring.number)
+                points.push_back({grid.xs_mm[static_cast<std::size_t>(column)],
+                                  grid.ys_mm[static_cast<std::size_t>(row)]});
+    return points;
+}
+
 int ringCount(const Grid& grid) { return (std::min(grid.columns(), grid.rows()) + 1) / 2; }
 
 std::string cellName(Cell cell) {

@@ -28,6 +28,9 @@ std::optional<Cell> cellAt(const Grid& grid, Millimetre x, Millimetre y);
 /// Ring of a cell: min(i, j, columns−1−i, rows−1−j); 0 is the outermost.
 int ringOf(const Grid& grid, Cell cell);
 
+/// The points that a published mean is of, over a footprint, mm.
+std::vector<std::array<double, 2>> pointsOf(const RingMean& mean, Millimetre length, Millimetre width);
+
 /// Number of rings: ⌈min(columns, rows)/2⌉.
 int ringCount(const Grid& grid);
 

@@ -1,5 +1,7 @@
 #include "core/bench/run.h"
 
+#include <algorithm>
+#include <charconv>
 #include <cmath>
 #include <utility>
 
@@ -23,6 +25,35 @@ Flag Flag::of(std::string text) {
     return flag;
 }
 
+std::string RingName::text() const {
+    switch (number) {
+        case kAll:
+            return "all";
+        case kLeast:
+            return "min";
+        case kGreatest:
+            return "max";
+        case kUnread:
+            return "";
+        default:
+            return std::to_string(number);
+    }
+}
+
+RingName RingName::of(const std::string& text) {
+    for (const int named : {kAll, kLeast, kGreatest})
+        if (text == RingName{named}.text()) return {named};
+    int number = 0;
+    const auto [end, error] = std::from_chars(text.data(), text.data() + text.size(), number);
+    const bool whole = error == std::errc() && end == text.data() + text.size() && number >= 0;
+    return {whole ? number : kUnread};
+}
+
+bool hasPoints(const RingMean& mean) {
+    return mean.columns > 0 && mean.rows > 0 && mean.ring.isMean() &&
+           mean.ring.number <= (std::min(mean.columns, mean.rows) - 1) / 2;
+}
+
 std::optional<double> Reading::relativeStandardError() const {
     if (!sd || !samples || *samples < 1.0 || mean.value() <= 0.0) return std::nullopt;
     return *sd / (mean.value() * std::sqrt(*samples));
@@ -39,6 +70,15 @@ std::optional<Watt> Run::power() const {
             }
     if (count == 0) return std::nullopt;
     return Watt(sum / count);
+}
+
+bool Run::onlyMeans() const {
+    bool some = false;
+    for (const auto& plane : planes) {
+        if (!plane.readings.empty()) return false;
+        some = some || !plane.means.empty();
+    }
+    return some;
 }
 
 std::vector<double> hangingPlaces(const RunSettings& run, double length_mm) {

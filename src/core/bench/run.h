@@ -62,12 +62,45 @@ struct Reading {
     bool operator==(const Reading&) const = default;
 };
 
+/// What part of a plane a published mean is of, spelled "0" (the outermost ring) …, "all", "min" or "max".
+/// The least and the greatest value are kept and shown; nothing is computed from them.
+struct RingName {
+    static constexpr int kAll = -1;
+    static constexpr int kLeast = -2;
+    static constexpr int kGreatest = -3;
+    static constexpr int kUnread = -4;  ///< of a text that names none
+    int number = kAll;
+
+    bool isMean() const { return number >= kAll; }
+    std::string text() const;
+    static RingName of(const std::string& text);
+    bool operator==(const RingName&) const = default;
+};
+
+/// A mean that others published, of the points of a grid of cell centres that has columns × rows of them.
+struct RingMean {
+    Id id = 0;
+    int columns = 6;
+    int rows = 6;
+    RingName ring;
+    Ppfd ppfd{0};
+    double relative_sd = 0.03;  ///< standard uncertainty, relative, > 0
+
+    bool operator==(const RingMean&) const = default;
+};
+
+/// Whether the ring has points: 0 … (min(columns, rows) − 1)/2, or all.
+bool hasPoints(const RingMean& mean);
+
 /// All readings of a run at one depth below the surface, ≥ 0 mm.
 struct Plane {
     Id id = 0;
     Millimetre depth{0};
     std::optional<Grid> grid;  ///< the planned lattice; without one the points are free
     std::vector<Reading> readings;
+    std::vector<RingMean> means;  ///< of others, who did not publish their readings
+
+    bool operator==(const Plane&) const = default;
 };
 
 enum class WaterState { Still, Moving, Dry };
@@ -84,7 +117,10 @@ struct RunSettings {
     int fixtures = 1;  ///< how many hang over the tank
     Placement placement;
     WaterState water = WaterState::Still;
+    double turn_deg = 0.0;  ///< of each fixture's length against the tank's, from +x towards +y
+    std::string read_by;    ///< whoever read it, where the reviewer did not
 
+    bool byOthers() const { return !read_by.empty(); }
     auto operator<=>(const RunSettings&) const = default;
 };
 
@@ -100,6 +136,9 @@ struct Run : RunSettings {
 
     /// Mean of the draws recorded with the readings.
     std::optional<Watt> power() const;
+    /// Whether others' means are all it holds.
+    bool onlyMeans() const;
+    bool operator==(const Run&) const = default;
 };
 
 /// Where a run's fixtures hang along a tank of this length, mm: as its placement says when it names as many

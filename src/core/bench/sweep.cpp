@@ -19,8 +19,21 @@ std::vector<Sweep> sweepsOf(const Bench& bench) {
     for (const auto* run : rising) runs[*run].push_back(run->id);
     std::vector<Sweep> sweeps;
     for (const auto& run : bench.runs)
-        if (auto found = runs.extract(run)) sweeps.push_back({found.key(), std::move(found.mapped())});
+        if (auto found = runs.extract(run)) sweeps.push_back({found.key(), std::move(found.mapped()), {}});
+    for (auto& sweep : sweeps)
+        for (const auto& other : sweeps) {
+            auto straight = other.configuration;
+            straight.turn_deg = sweep.configuration.turn_deg;
+            if (&other == &sweep || straight != sweep.configuration) continue;
+            sweep.turned.insert(sweep.turned.end(), other.runs.begin(), other.runs.end());
+        }
     return sweeps;
+}
+
+std::vector<Id> Sweep::forFit() const {
+    auto all = runs;
+    all.insert(all.end(), turned.begin(), turned.end());
+    return all;
 }
 
 std::string configurationName(const Bench& bench, const Configuration& configuration) {
@@ -35,6 +48,8 @@ std::string configurationName(const Bench& bench, const Configuration& configura
     if (!configuration.placement.empty()) name += ", " + configuration.placement.text();
     if (configuration.water == WaterState::Moving) name += ", moving water";
     if (configuration.water == WaterState::Dry) name += ", dry";
+    if (configuration.turn_deg != 0.0) name += fmt::format(", turned {:g}°", configuration.turn_deg);
+    if (configuration.byOthers()) name += ", read by " + configuration.read_by;
     return name;
 }
 
@@ -61,7 +76,7 @@ const Sweep& singleOf(const std::vector<Sweep>& sweeps, const Sweep& sweep) {
     for (const auto& other : sweeps) {
         const auto& c = other.configuration;
         if (c.fixtures != 1 || c.fixture != of.fixture || c.accessory != of.accessory ||
-            c.preset != of.preset || c.level_pct != of.level_pct)
+            c.preset != of.preset || c.level_pct != of.level_pct || c.read_by != of.read_by)
             continue;
         if (best == nullptr || other.runs.size() > best->runs.size()) best = &other;
     }

@@ -16,6 +16,11 @@ inline const Configuration& configurationOf(const Run& run) { return run; }
 struct Sweep {
     Configuration configuration;
     std::vector<Id> runs;
+    std::vector<Id> turned;  ///< runs that differ by nothing but the fixture's turn: a fit takes them too
+
+    /// Those a fit of the fixture takes, its own first.
+    std::vector<Id> forFit() const;
+    bool operator==(const Sweep&) const = default;
 };
 
 /// Groups all runs, in the order in which each configuration first appears.

@@ -7,7 +7,9 @@ namespace {
 
 bool sameSetting(const Run& a, const Run& b) {
     return a.id == b.id && configurationOf(a) == configurationOf(b) && a.height == b.height &&
-           a.planes.size() == b.planes.size();
+           a.planes.size() == b.planes.size() &&
+           std::equal(a.planes.begin(), a.planes.end(), b.planes.begin(),
+                      [](const Plane& one, const Plane& other) { return one.means == other.means; });
 }
 
 /// Appends what `after` has more than `before`; false when it is not just more.
@@ -24,9 +26,10 @@ bool appendAdded(Id run, const Plane& before, const Plane& after, std::vector<Ad
 
 std::optional<std::vector<AddedReading>> readingsAdded(const Bench& before, const Bench& after,
                                                        const Sweep& sweep) {
-    if (before.tanks != after.tanks || before.fixtures != after.fixtures) return std::nullopt;
+    if (before.tanks != after.tanks || before.fixtures != after.fixtures || before.checks != after.checks)
+        return std::nullopt;
     std::vector<AddedReading> out;
-    for (const auto id : sweep.runs) {
+    for (const auto id : sweep.forFit()) {
         const auto& then = before.run(id);
         const auto& now = after.run(id);
         if (!sameSetting(then, now)) return std::nullopt;

@@ -26,6 +26,13 @@ std::optional<SceneShroud> sceneShroud(const Fixture& fixture) {
                        fixture.shroud_drop.value()};
 }
 
+void hangRun(LightScene& scene, const RunSettings& run, Millimetre height, double level,
+             const std::vector<SceneEmitter>& emitters) {
+    const auto before = scene.fixtures.size();
+    hangAt(scene, hangingPlaces(run, scene.length_mm), height, level, emitters);
+    for (auto i = before; i < scene.fixtures.size(); ++i) scene.fixtures[i].rotation_deg = run.turn_deg;
+}
+
 std::vector<SceneEmitter> latticeEmitters(const Fixture& fixture, PhotonFlux flux, std::size_t beam) {
     const int columns = fixture.emitters.columns;
     const int rows = fixture.emitters.rows;

@@ -7,6 +7,7 @@
 #include "core/bench/sweep.h"
 #include "core/fit/bench_scene.h"
 #include "core/fit/shadow_finding.h"
+#include "core/light/shadow.h"
 #include "core/words/finding.h"
 
 namespace glumet {
@@ -48,8 +49,7 @@ Expected<LightScene> describedScene(const Bench& bench, const Run& run) {
     const auto flux =
         fixture->flux.value_or(PhotonFlux(kUnstatedFlux)) * fluxShare(*fixture, run.preset).value_or(1.0);
     const auto emitters = latticeEmitters(*fixture, flux, 0);
-    hangAt(scene, hangingPlaces(run, scene.length_mm), run.height, run.level_pct.value_or(100.0) / 100.0,
-           emitters);
+    hangRun(scene, run, run.height, run.level_pct.value_or(100.0) / 100.0, emitters);
     for (auto& hung : scene.fixtures) hung.shroud = sceneShroud(*fixture);
     if (const auto wrong = wrongWith(scene)) return tl::make_unexpected(*wrong);
     return scene;
@@ -141,6 +141,20 @@ Surface DescribedModel::slice(Millimetre y, Millimetre pitch) {
     auto slice = verticalSlice(*field_, y, pitch);
     for (auto& value : slice.values) value *= factor_;
     return slice;
+}
+
+const std::vector<std::optional<double>>& DescribedModel::shadowOn(const Grid& grid, Millimetre depth) {
+    if (shadow_.grid == grid && shadow_.depth == depth) return shadow_.shares;
+    const auto points = pointsOf(grid);
+    shadow_ = {grid, depth, std::vector<std::optional<double>>(points.size())};
+    if (sourcesOf(scene()).size() <= kMostForShadow) shadow_.shares = shadowShares(scene(), depth, points);
+    return shadow_.shares;
+}
+
+std::optional<double> DescribedModel::shimmerOn(Millimetre x, Millimetre y, Millimetre depth) const {
+    const ExactField exact(scene());
+    if (exact.sources().size() > kMostForShimmer) return std::nullopt;
+    return shimmerAt(exact, x, y, depth);
 }
 
 std::vector<BandRange> DescribedModel::bandRangesOn(const Grid& grid, const Band& band) {

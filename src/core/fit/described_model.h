@@ -1,6 +1,7 @@
 #pragma once
 
 #include <memory>
+#include <optional>
 
 #include "core/bench/bench.h"
 #include "core/fit/fit.h"
@@ -46,6 +47,13 @@ class DescribedModel {
     Surface slice(Millimetre y, Millimetre pitch);
     /// Between which depths each cell's column lies in the band.
     std::vector<BandRange> bandRangesOn(const Grid& grid, const Band& band);
+    /// How much of its light each cell keeps under a hand's breadth of colony (ShadowDisc); nothing in the
+    /// dark or under so many emitters that it would keep a reader waiting. Kept until it is asked of another
+    /// plane.
+    const std::vector<std::optional<double>>& shadowOn(const Grid& grid, Millimetre depth);
+    /// How much the water's ripple moves the light there, against that of one point (shimmerAt()); nothing
+    /// under many emitters.
+    std::optional<double> shimmerOn(Millimetre x, Millimetre y, Millimetre depth) const;
     /// Share of the tank's volume inside the band, at about `pitch`.
     Expected<double> volumeShare(const Band& band, Millimetre pitch);
 
@@ -71,6 +79,11 @@ class DescribedModel {
     bool fitted_ = false;
     double factor_ = 1.0;
     Agreement agreement_;
+    struct Shadow {
+        Grid grid;
+        Millimetre depth{-1};
+        std::vector<std::optional<double>> shares;
+    } shadow_;
 };
 
 /// What the comparison says, with its numbers; what is missing where there is no model.

@@ -11,19 +11,6 @@
 
 namespace glumet {
 
-/// A mean that somebody else published: of a ring of a grid, or of all its points.
-struct MeanReading {
-    Id run = 0;
-    Millimetre depth{0};
-    int columns = 6;
-    int rows = 6;
-    int ring = -1;  ///< 0 is the outermost; −1: all points
-    double ppfd = 0.0;
-    double relative_sd = 0.03;
-    std::string source;
-    bool operator==(const MeanReading&) const = default;
-};
-
 /// What the fit believes before it sees a reading, and how far it goes.
 struct FitOptions {
     double unknown_noise = 0.03;  ///< relative, of a reading without a swing of its own
@@ -33,7 +20,7 @@ struct FitOptions {
         3.0;                ///< priors, standard deviations about 0: where light leaves the fixture …
     double ruler_mm = 4.0;  ///< … the bench's ruler or water line, the same all evening …
     double position_mm = 10.0;
-    double run_height_mm = 2.0;  ///< … of each run's own height besides
+    double run_height_mm = 2.0;  ///< … of each run's own height besides; once more measured, of two
     double run_level = 0.004;    ///< … of each run's own output, relative
     double unevenness = 0.08;    ///< … of one half of the body against the middle, relative, ± at its ends
     double spread = 0.0;         ///< … of how far the emitters spread, relative; 0: as described
@@ -43,9 +30,6 @@ struct FitOptions {
     bool shapes = true;  ///< whether beams that are not round are considered
     /// Of more readings so many are used, spread evenly over runs and planes, and that is said.
     std::size_t most_readings = limits::kFitReadings;
-    /// Means of these runs besides their readings, each a linear functional of the field as a reading is: its
-    /// row is the mean of its points' rows.
-    std::vector<MeanReading> means;
     std::vector<ModelEmitter> emitters;             ///< instead of the fixture's lattice; shares add up to 1
     std::optional<double> known_attenuation_per_m;  ///< of the water, where it is described
     std::stop_token stop;
@@ -129,7 +113,8 @@ struct FitResult {
 std::vector<Id> runsOf(const FitResult& fit);
 
 /// Fits one fixture's beam and what stands around it to all counted readings of these runs (one
-/// configuration; tanks, heights and depths may differ).
+/// configuration; tanks, heights, depths and the fixture's turn may differ). A mean that others published is
+/// a linear functional of the field as a reading is: its row is the mean of its points' rows.
 ///
 /// Joint Gauss-Newton over beam and nuisances: in the beam's coefficients the field is linear, in height,
 /// place, attenuation and reflectance it is linearised each round; the beam is kept non-negative (Lawson &

@@ -2,6 +2,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "core/bench/bench_rules.h"
 #include "core/bench/grid.h"
 #include "core/bench/sweep.h"
 #include "core/fit/fitter.h"
@@ -35,6 +36,15 @@ void Fitter::setBudget() {
         countOf(readings), countOf(options_.most_readings)));
 }
 
+/// Measured again before the first reading, a height is the mean of two, and the better known for it.
+Fitter::HeightPrior Fitter::heightAgain(const Run& run) const {
+    HeightPrior prior{0.0, options_.run_height_mm};
+    for (const auto& check : bench_.checks)
+        if (check.run == run.id && check.kind == CheckKind::Height)
+            prior = {(check.value - run.height.value()) / 2.0, options_.run_height_mm / std::numbers::sqrt2};
+    return prior;
+}
+
 std::optional<Problem> Fitter::gather() {
     setBudget();
     std::set<long> rings;
@@ -46,14 +56,19 @@ std::optional<Problem> Fitter::gather() {
         if (run.height.value() <= 0.0)
             return Problem{run.label, say(GLUMET_SAY("Core", "its mounting height is not above 0"))};
         LightScene scene = emptyScene(*tank, run.water == WaterState::Dry);
-        hangAt(scene, hangingPlaces(run, scene.length_mm), run.height, run.level_pct.value_or(100.0) / 100.0,
-               {});
+        hangRun(scene, run, run.height, run.level_pct.value_or(100.0) / 100.0, {});
         if (const auto* fixture = byId(bench_.fixtures, run.fixture))
             for (auto& hung : scene.fixtures) hung.shroud = sceneShroud(*fixture);
-        runs_.push_back({id, scene});
-        for (const auto& plane : run.planes) addPlaneTo(runs_.size() - 1, plane, rings, planes);
+        runs_.push_back({id, scene, heightAgain(run)});
+        for (const auto& plane : run.planes) {
+            addPlaneTo(runs_.size() - 1, plane, rings, planes);
+            for (const auto& mean : plane.means) {
+                if (!mean.ring.isMean()) continue;
+                if (const auto wrong = faultOf(mean)) return Problem{run.label, wrong->what};
+                addMean(runs_.size() - 1, plane, mean, rings, planes);
+            }
+        }
     }
-    if (const auto wrong = addMeans(rings, planes)) return wrong;
     nuisances_.run_height.assign(runs_.size(), 0.0);
     nuisances_.run_level.assign(runs_.size(), 0.0);
     if (data_.empty()) return Problem{"", say(GLUMET_SAY("Core", "there is no reading to fit"))};
@@ -76,38 +91,25 @@ std::optional<Problem> Fitter::gather() {
     return std::nullopt;
 }
 
-/// Each mean is one datum over its ring's cell centres.
-std::optional<Problem> Fitter::addMeans(std::set<long>& rings, std::set<std::pair<long, long>>& planes) {
-    for (const auto& mean : options_.means) {
-        const auto at =
-            std::find_if(runs_.begin(), runs_.end(), [&](const RunScene& run) { return run.id == mean.run; });
-        if (at == runs_.end()) continue;
-        const auto& scene = at->scene;
-        const auto& run = bench_.run(mean.run);
-        const auto grid =
-            cellCentres(Millimetre(scene.length_mm), Millimetre(scene.width_mm), mean.columns, mean.rows);
-        Datum datum{static_cast<std::size_t>(at - runs_.begin()),
-                    {},
-                    mean.ppfd,
-                    std::max(options_.least_noise, mean.relative_sd),
-                    {mean.run, mean.depth, Millimetre(scene.length_mm / 2), Millimetre(scene.width_mm / 2),
-                     mean.ppfd, 0, 0, false, mean.ring}};
-        for (int j = 0; j < mean.rows; ++j)
-            for (int i = 0; i < mean.columns; ++i)
-                if (mean.ring < 0 || std::min({i, j, mean.columns - 1 - i, mean.rows - 1 - j}) == mean.ring)
-                    datum.points.push_back({grid.xs_mm[static_cast<std::size_t>(i)],
-                                            grid.ys_mm[static_cast<std::size_t>(j)], mean.depth.value()});
-        if (datum.points.empty())
-            return Problem{run.label, say(GLUMET_SAY("Core", "a grid of {} × {} points has no ring {}"),
-                                          Count{mean.columns}, Count{mean.rows}, Count{mean.ring})};
-        if (!(mean.ppfd > 0.0)) continue;
-        // Every ring is a distance of its own, the whole plane one more.
-        rings.insert(-1 - mean.ring);
-        planes.insert({std::lround(run.height.value()), std::lround(mean.depth.value())});
-        data_.push_back(std::move(datum));
-        ++result_.means;
-    }
-    return std::nullopt;
+/// A mean is one datum over its ring's cell centres.
+void Fitter::addMean(std::size_t run_number, const Plane& plane, const RingMean& mean, std::set<long>& rings,
+                     std::set<std::pair<long, long>>& planes) {
+    if (!(mean.ppfd.value() > 0.0)) return;
+    const auto& scene = runs_[run_number].scene;
+    const auto& run = bench_.run(runs_[run_number].id);
+    Datum datum{run_number,
+                {},
+                mean.ppfd.value(),
+                std::max(options_.least_noise, mean.relative_sd),
+                {run.id, plane.depth, Millimetre(scene.length_mm / 2), Millimetre(scene.width_mm / 2),
+                 mean.ppfd.value(), 0, 0, false, mean.ring.number}};
+    for (const auto& [x, y] : pointsOf(mean, Millimetre(scene.length_mm), Millimetre(scene.width_mm)))
+        datum.points.push_back({x, y, plane.depth.value()});
+    // Every ring is a distance of its own, the whole plane one more.
+    rings.insert(-1 - mean.ring.number);
+    planes.insert({std::lround(run.height.value()), std::lround(plane.depth.value())});
+    data_.push_back(std::move(datum));
+    ++result_.means;
 }
 
 void Fitter::addPlaneTo(std::size_t run_number, const Plane& plane, std::set<long>& rings,

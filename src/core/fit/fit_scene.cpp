@@ -25,7 +25,7 @@ LightScene sceneByFit(const FitResult& fit, const Bench& bench, Id id, const Tan
             slip = s.height_mm;
             level *= s.level;
         }
-    hangAt(scene, hangingPlaces(run, scene.length_mm), run.height + Millimetre(slip), level, {});
+    hangRun(scene, run, run.height + Millimetre(slip), level, {});
     const bool same_place =
         run.fixtures == 1 && std::find(fit.tanks.begin(), fit.tanks.end(), tank.id) != fit.tanks.end();
     if (same_place)

@@ -31,8 +31,19 @@ double Fitter::priorError(Eigen::Index nuisance) const {
         case kSpreadAcross:
             return std::max(options_.spread, 1e-6);
         default:
-            return (nuisance - kSharedCount) % 2 == 0 ? options_.run_height_mm : options_.run_level;
+            return (nuisance - kSharedCount) % 2 == 0 ? heightPrior(nuisance).sd : options_.run_level;
     }
+}
+
+const Fitter::HeightPrior& Fitter::heightPrior(Eigen::Index nuisance) const {
+    return runs_[static_cast<std::size_t>((nuisance - kSharedCount) / 2)].height;
+}
+
+double Fitter::priorMean(Eigen::Index nuisance) const {
+    if (nuisance == kReflectance) return described_reflectance_;
+    if (nuisance == kAttenuation) return options_.known_attenuation_per_m.value_or(0.0);
+    const bool of_height = nuisance >= kSharedCount && (nuisance - kSharedCount) % 2 == 0;
+    return of_height ? heightPrior(nuisance).mean : 0.0;
 }
 
 Eigen::MatrixXd Fitter::whitened() const {
@@ -53,8 +64,7 @@ void Fitter::normal(Eigen::MatrixXd& h, Eigen::VectorXd& g) const {
     for (Eigen::Index j = 0; j < q.size(); ++j) {
         const double precision = 1.0 / std::pow(priorError(j), 2);
         h(bells() + j, bells() + j) += precision;
-        if (j == kReflectance) g(bells() + j) += precision * described_reflectance_;
-        if (j == kAttenuation) g(bells() + j) += precision * options_.known_attenuation_per_m.value_or(0.0);
+        g(bells() + j) += precision * priorMean(j);
     }
 }
 

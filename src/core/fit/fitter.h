@@ -57,14 +57,23 @@ class Fitter {
     Expected<FitResult> add(Id run_id, Millimetre depth, const Reading& reading);
 
   private:
+    /// What is believed of a run's own height, against what it says, mm.
+    struct HeightPrior {
+        double mean = 0.0;
+        double sd = 2.0;
+    };
     struct RunScene {
         Id id;
         LightScene scene;
+        HeightPrior height;
     };
 
+    HeightPrior heightAgain(const Run& run) const;
+    const HeightPrior& heightPrior(Eigen::Index nuisance) const;
     std::optional<Problem> gather();
     void setBudget();
-    std::optional<Problem> addMeans(std::set<long>& rings, std::set<std::pair<long, long>>& planes);
+    void addMean(std::size_t run_number, const Plane& plane, const RingMean& mean, std::set<long>& rings,
+                 std::set<std::pair<long, long>>& planes);
     bool isTaken();
     void addPlaneTo(std::size_t run_number, const Plane& plane, std::set<long>& rings,
                     std::set<std::pair<long, long>>& planes);
@@ -91,6 +100,7 @@ class Fitter {
     /// turned.
     void weigh();
     Eigen::VectorXd values() const;
+    double priorMean(Eigen::Index nuisance) const;
     double priorError(Eigen::Index nuisance) const;
     double nuisance(Eigen::Index j) const;
     /// Coefficients of the beam.

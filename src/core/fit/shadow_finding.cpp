@@ -9,9 +9,6 @@
 namespace glumet {
 namespace {
 
-constexpr std::size_t kMostForShadow = 400;
-/// Shimmer weighs every way of light against every other.
-constexpr std::size_t kMostForShimmer = 150;
 constexpr double kClusterHalfMm = 35.0;
 /// A fixture that is hardly wider is a single cluster itself.
 constexpr double kWiderThanACluster = 2.5;
@@ -40,6 +37,19 @@ LightScene drawnTogether(LightScene scene, double half_mm) {
         }
     }
     return scene;
+}
+
+/// Median of the relative swing (standard deviation of single samples) of the run's readings.
+std::optional<double> readSwing(const Run& run) {
+    std::vector<double> swings;
+    for (const auto& plane : run.planes)
+        for (const auto& reading : plane.readings)
+            if (reading.counts() && reading.sd && reading.mean.value() > 0.0)
+                swings.push_back(*reading.sd / reading.mean.value());
+    if (swings.empty()) return std::nullopt;
+    const auto middle = swings.begin() + static_cast<std::ptrdiff_t>(swings.size() / 2);
+    std::nth_element(swings.begin(), middle, swings.end());
+    return *middle;
 }
 
 }  // namespace
@@ -77,6 +87,9 @@ std::optional<Finding> shadowFinding(const Bench& bench, Id run_id, const Descri
         out.body +=
             say(GLUMET_SAY("Core", "Small ripple moves the light {} times as much as that of one point."),
                 Figure{shimmer, 2});
+    if (const auto swing = readSwing(bench.run(run_id)))
+        out.body +=
+            say(GLUMET_SAY("Core", "The samples read there swung by ± {} about their means."), Share{*swing});
     return out;
 }
 

@@ -3,6 +3,8 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/base/parallel.h"
+
 namespace glumet {
 namespace {
 
@@ -87,21 +89,32 @@ std::vector<MovedWay> waysTo(const ExactField& field, Millimetre x, Millimetre y
 
 }  // namespace
 
-double shadowFigure(const LightScene& scene, Millimetre depth, std::span<const std::array<double, 2>> points,
-                    const ShadowDisc& disc) {
+std::vector<std::optional<double>> shadowShares(const LightScene& scene, Millimetre depth,
+                                                std::span<const std::array<double, 2>> points,
+                                                const ShadowDisc& disc) {
     const ExactField open(scene);
-    double sum = 0.0;
-    int lit = 0;
-    for (const auto& at : points) {
+    std::vector<std::optional<double>> shares(points.size());
+    forEachIndex(points.size(), 0, [&](std::size_t i) {
+        const auto& at = points[i];
         const Millimetre x(at[0]);
         const Millimetre y(at[1]);
         const double without = open.at(x, y, depth).value();
-        if (!(without > 0.0)) continue;
+        if (!(without > 0.0)) return;
         auto shaded = scene;
         shaded.obstacles.push_back(
             SceneObstacle::disc({at[0], at[1], (depth - disc.above).value()}, disc.diameter.value()));
-        sum += ExactField(shaded).at(x, y, depth).value() / without;
-        ++lit;
+        shares[i] = ExactField(shaded).at(x, y, depth).value() / without;
+    });
+    return shares;
+}
+
+double shadowFigure(const LightScene& scene, Millimetre depth, std::span<const std::array<double, 2>> points,
+                    const ShadowDisc& disc) {
+    double sum = 0.0;
+    int lit = 0;
+    for (const auto& share : shadowShares(scene, depth, points, disc)) {
+        sum += share.value_or(0.0);
+        lit += share ? 1 : 0;
     }
     return lit > 0 ? sum / lit : 0.0;
 }

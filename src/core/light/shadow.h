@@ -1,6 +1,7 @@
 #pragma once
 
 #include <array>
+#include <optional>
 #include <span>
 #include <vector>
 
@@ -19,6 +20,11 @@ struct ShadowDisc {
 /// a disc that would hang above the surface does. Points in the dark count for nothing; none lit gives 0.
 double shadowFigure(const LightScene& scene, Millimetre depth, std::span<const std::array<double, 2>> points,
                     const ShadowDisc& disc = {});
+
+/// The same of each point by itself; nothing where no light falls.
+std::vector<std::optional<double>> shadowShares(const LightScene& scene, Millimetre depth,
+                                                std::span<const std::array<double, 2>> points,
+                                                const ShadowDisc& disc = {});
 
 /// The ripple of a surface as far as figures of shimmer need it: the curvature's autocorrelation
 ///   ρ(Δ) = exp(−Δ²/ℓ²).

@@ -1,6 +1,7 @@
 #include "core/meter/settled_mean.h"
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 
 namespace glumet {
@@ -21,46 +22,75 @@ double meanOf(const std::vector<double>& values) {
     return sum / static_cast<double>(values.size());
 }
 
-double autocovariance(const std::vector<double>& values, double mean, std::size_t lag) {
-    double sum = 0.0;
-    for (std::size_t i = lag; i < values.size(); ++i) sum += (values[i] - mean) * (values[i - lag] - mean);
-    return sum / static_cast<double>(values.size());
-}
-
-}  // namespace
-
-namespace {
-
-/// Sum of autocorrelations over the initial positive sequence.
-double initialPositiveSequence(const std::vector<double>& values, double mean, double variance) {
-    double tau = 1.0;
-    for (std::size_t lag = 1; lag + 1 < values.size() / 2; lag += 2) {
-        const double pair =
-            (autocovariance(values, mean, lag) + autocovariance(values, mean, lag + 1)) / variance;
-        if (pair <= 0.0) break;
-        tau += 2.0 * pair;
+/// A stretch of samples about its own mean.
+class Swings {
+  public:
+    explicit Swings(std::vector<double> values) : swings_(std::move(values)), mean_(meanOf(swings_)) {
+        for (double& value : swings_) value -= mean_;
+        for (const double swing : swings_) squares_ += swing * swing;
     }
-    return tau;
-}
 
-/// τ of a first-order autoregression whose lag-one correlation is corrected for what a short stretch and
-/// its own mean take from it, (1 + 3ρ)/n.
-double firstOrderTau(const std::vector<double>& values, double mean, double variance) {
-    const auto n = static_cast<double>(values.size());
-    double rho = autocovariance(values, mean, 1) / variance;
-    rho = std::clamp(rho + (1.0 + 3.0 * rho) / n, 0.0, 0.999);
-    return (1.0 + rho) / (1.0 - rho);
+    double mean() const { return mean_; }
+    double size() const { return static_cast<double>(swings_.size()); }
+    double sd() const { return std::sqrt(squares_ / (size() - 1.0)); }
+    bool still() const { return squares_ / size() <= kStill * mean_ * mean_; }
+
+    /// τ of a first-order autoregression whose lag-one correlation is corrected for what a short stretch and
+    /// its own mean take from it, (1 + 3ρ)/n.
+    double firstOrderTau() const {
+        if (still()) return 1.0;
+        double rho = autocorrelations<1>(1)[0];
+        rho = std::clamp(rho + (1.0 + 3.0 * rho) / size(), 0.0, 0.999);
+        return (1.0 + rho) / (1.0 - rho);
+    }
+
+    /// Sum of autocorrelations over the initial positive sequence.
+    double initialPositiveSequence() const {
+        if (still()) return 1.0;
+        double tau = 1.0;
+        for (std::size_t lag = 1; lag + 1 < swings_.size() / 2; lag += 4) {
+            // Two pairs at once: their sums do not wait for each other.
+            const auto rho = autocorrelations<4>(lag);
+            for (std::size_t pair = 0; pair < 2; ++pair) {
+                const double both = rho[2 * pair] + rho[2 * pair + 1];
+                if (both <= 0.0 || lag + 2 * pair + 1 >= swings_.size() / 2) return tau;
+                tau += 2.0 * both;
+            }
+        }
+        return tau;
+    }
+
+    double tau() const { return std::max({initialPositiveSequence(), firstOrderTau(), 1.0}); }
+
+  private:
+    /// At `lag` and those after it.
+    template <std::size_t N>
+    std::array<double, N> autocorrelations(std::size_t lag) const {
+        std::array<double, N> sums{};
+        const std::size_t n = swings_.size();
+        // The first samples reach only the shorter lags.
+        for (std::size_t i = lag; i < std::min(n, lag + N); ++i)
+            for (std::size_t k = 0; k <= i - lag; ++k) sums[k] += swings_[i] * swings_[i - lag - k];
+        for (std::size_t i = lag + N; i < n; ++i)
+            for (std::size_t k = 0; k < N; ++k) sums[k] += swings_[i] * swings_[i - lag - k];
+        for (double& sum : sums) sum /= squares_;
+        return sums;
+    }
+
+    std::vector<double> swings_;
+    double mean_;
+    double squares_ = 0.0;
+};
+
+/// Of the mean, with what stopping at a small one adds.
+double statedError(double sd, double effective_samples) {
+    const double root = std::sqrt(effective_samples);
+    return sd / root * (1.0 + kStoppingBias / root);
 }
 
 }  // namespace
 
-double integratedAutocorrelation(const std::vector<double>& values) {
-    const double mean = meanOf(values);
-    const double variance = autocovariance(values, mean, 0);
-    if (variance <= kStill * mean * mean) return 1.0;
-    return std::max(
-        {initialPositiveSequence(values, mean, variance), firstOrderTau(values, mean, variance), 1.0});
-}
+double integratedAutocorrelation(const std::vector<double>& values) { return Swings(values).tau(); }
 
 Reading readingFrom(const Settled& settled, Millimetre x, Millimetre y) {
     Reading reading;
@@ -79,15 +109,18 @@ void SettledMean::add(Second time, Ppfd ppfd) {
     if (!times_.empty() && time.value() <= times_.back()) return;
     times_.push_back(time.value());
     values_.push_back(ppfd.value());
+    logarithms_.push_back(std::log(std::max(ppfd.value(), 1e-6)));
     while (times_.size() > 2 && times_.back() - times_[1] >= rule_.longest.value()) {
         times_.pop_front();
         values_.pop_front();
+        logarithms_.pop_front();
     }
 }
 
 void SettledMean::clear() {
     times_.clear();
     values_.clear();
+    logarithms_.clear();
 }
 
 namespace {
@@ -98,23 +131,27 @@ double medianOf(std::vector<double> values) {
     return *middle;
 }
 
+}  // namespace
+
 /// Distance of each sample's logarithm from their median, in robust standard deviations, signed.
-std::vector<double> robustDistances(const std::vector<double>& values) {
-    std::vector<double> distances;
-    for (const double value : values) distances.push_back(std::log(std::max(value, 1e-6)));
+std::vector<double> SettledMean::robustDistances() const {
+    std::vector<double> distances(logarithms_.begin(), logarithms_.end());
     const double middle = medianOf(distances);
     for (double& distance : distances) distance -= middle;
-    std::vector<double> sizes;
-    for (const double distance : distances) sizes.push_back(std::abs(distance));
+    std::vector<double> sizes(distances.size());
+    std::transform(distances.begin(), distances.end(), sizes.begin(), [](double d) { return std::abs(d); });
     const double spread = std::max(1.4826 * medianOf(sizes), kLeastSpread);
     for (double& distance : distances) distance /= spread;
     return distances;
 }
 
 /// The samples without what passed over the probe.
-std::vector<double> undisturbed(const std::vector<double>& values) {
+std::vector<double> SettledMean::undisturbed() const {
+    std::vector<double> values(values_.begin(), values_.end());
     if (values.size() < kFewest) return values;
-    const auto distances = robustDistances(values);
+    const auto distances = robustDistances();
+    const auto far = [](double distance) { return std::abs(distance) > kFarOut; };
+    if (std::none_of(distances.begin(), distances.end(), far)) return values;
     std::vector<bool> out(values.size(), false);
     const auto spread = [&](std::size_t from, int step) {
         // Its edges too: on while it lies on the same side, beyond one standard deviation.
@@ -124,7 +161,7 @@ std::vector<double> undisturbed(const std::vector<double>& values) {
             out[i] = true;
     };
     for (std::size_t i = 0; i < values.size(); ++i) {
-        if (std::abs(distances[i]) <= SettledMean::kFarOut) continue;
+        if (!far(distances[i])) continue;
         spread(i, 1);
         spread(i, -1);
     }
@@ -132,39 +169,47 @@ std::vector<double> undisturbed(const std::vector<double>& values) {
     for (std::size_t i = 0; i < values.size(); ++i)
         if (!out[i]) kept.push_back(values[i]);
     const double left_out = static_cast<double>(values.size() - kept.size());
-    return left_out > SettledMean::kMostLeftOut * static_cast<double>(values.size()) ? values : kept;
+    return left_out > kMostLeftOut * static_cast<double>(values.size()) ? values : kept;
 }
-
-}  // namespace
 
 std::optional<Settled> SettledMean::state() const {
     if (values_.size() < 2) return std::nullopt;
-    const auto kept = undisturbed({values_.begin(), values_.end()});
+    const auto kept = undisturbed();
     Settled out;
     out.count = static_cast<int>(kept.size());
     out.left_out = static_cast<int>(values_.size() - kept.size());
-    const double n = static_cast<double>(kept.size());
-    const double mean = meanOf(kept);
+    const Swings swings(kept);
     const auto [low, high] = std::minmax_element(kept.begin(), kept.end());
-    out.mean = Ppfd(mean);
+    out.mean = Ppfd(swings.mean());
     out.min = Ppfd(*low);
     out.max = Ppfd(*high);
-    double squares = 0.0;
-    for (const double value : kept) squares += (value - mean) * (value - mean);
-    out.sd = std::sqrt(squares / (n - 1.0));
-    const double tau = integratedAutocorrelation(kept);
-    out.effective_samples = std::max(1.0, n / tau);
-    const double root = std::sqrt(out.effective_samples);
-    out.standard_error = out.sd / root * (1.0 + kStoppingBias / root);
+    out.sd = swings.sd();
+    const double tau = swings.tau();
+    out.effective_samples = std::max(1.0, swings.size() / tau);
+    out.standard_error = statedError(out.sd, out.effective_samples);
     // What is kept of a reading must give the error that was stated of it.
     if (out.standard_error > 0.0)
         out.effective_samples = std::max(1.0, std::pow(out.sd / out.standard_error, 2));
     out.duration = Second(times_.back() - times_.front());
     // τ itself is known only once the stretch spans it many times over.
-    const bool long_enough = out.duration >= rule_.shortest && n >= kSpansOfTau * tau;
-    out.within_error = long_enough && out.standard_error <= rule_.relative_error * mean;
+    const bool long_enough = out.duration >= rule_.shortest && swings.size() >= kSpansOfTau * tau;
+    out.within_error = long_enough && out.standard_error <= rule_.relative_error * swings.mean();
     out.timed_out = out.duration >= rule_.longest;
     return out;
+}
+
+bool SettledMean::settled() const {
+    if (values_.size() < 2) return false;
+    const double duration = times_.back() - times_.front();
+    if (duration >= rule_.longest.value()) return true;
+    if (duration < rule_.shortest.value()) return false;
+    const Swings swings(undisturbed());
+    const auto within = [&](double tau) {
+        const double error = statedError(swings.sd(), std::max(1.0, swings.size() / tau));
+        return swings.size() >= kSpansOfTau * tau && error <= rule_.relative_error * swings.mean();
+    };
+    // The whole τ is never less than that of first order, which one lag tells.
+    return within(swings.firstOrderTau()) && within(swings.tau());
 }
 
 }  // namespace glumet

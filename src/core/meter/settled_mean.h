@@ -61,11 +61,17 @@ class SettledMean {
 
     /// Nothing before the second sample.
     std::optional<Settled> state() const;
+    /// Whether state() would be settled, at a fraction of its cost while it would not.
+    bool settled() const;
 
   private:
+    std::vector<double> undisturbed() const;
+    std::vector<double> robustDistances() const;
+
     SettleRule rule_;
     std::deque<double> times_;
     std::deque<double> values_;
+    std::deque<double> logarithms_;  ///< of the values
 };
 
 /// The reading that is kept of a settled stretch, at the place where the probe was meant to be.

@@ -456,8 +456,7 @@ LightScene sceneOf(const Bench& bench, const Run& run) {
     scene.beams = {truth.beam};
     const auto* known = byId(bench.fixtures, run.fixture);
     const auto emitters = latticeEmitters(known == nullptr ? Fixture{} : *known, truth.flux, 0);
-    hangAt(scene, hangingPlaces(run, scene.length_mm), run.height, run.level_pct.value_or(100.0) / 100.0,
-           emitters);
+    hangRun(scene, run, run.height, run.level_pct.value_or(100.0) / 100.0, emitters);
     return scene;
 }
 

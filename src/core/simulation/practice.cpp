@@ -11,6 +11,7 @@ namespace glumet {
 namespace {
 
 constexpr double kRight = 0.05;
+constexpr double kToldRuler = 0.5;  // mm
 
 bool at(const PlantedSlip& slip, const Plane& plane, const Reading& reading) {
     return std::abs((slip.depth - plane.depth).value()) <= kSamePointMm &&
@@ -25,13 +26,19 @@ Words PracticeScore::words() const {
         sayCounted(GLUMET_SAY_N("Core", "{} points, {} from the truth."), Count{points}, Share{rms_error});
     if (planted > 0)
         out += say(GLUMET_SAY("Core", "{} of {} planted slips found."), Count{mended}, Count{planted});
+    if (std::abs(ruler_mm) >= kToldRuler)
+        out += say(ruler_mm > 0.0 ? GLUMET_SAY("Core", "The lamp hung {} mm higher than the ruler says.")
+                                  : GLUMET_SAY("Core", "The lamp hung {} mm lower than the ruler says."),
+                   Figure{std::abs(ruler_mm), 0});
     if (seconds_per_point > 0.0)
         out += say(GLUMET_SAY("Core", "{} s a point."), Figure{seconds_per_point, 0});
     return out;
 }
 
-PracticeScore scoreOf(const Run& run, LightScene truth, const std::vector<PlantedSlip>& planted) {
+PracticeScore scoreOf(const Run& run, LightScene truth, const std::vector<PlantedSlip>& planted,
+                      double ruler_mm) {
     PracticeScore score;
+    score.ruler_mm = ruler_mm;
     FastField field(std::move(truth));
     double squares = 0.0;
     Bench timed;

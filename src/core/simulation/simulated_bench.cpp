@@ -10,6 +10,7 @@ namespace {
 /// Keeps the two random streams of one seed apart.
 constexpr std::uint64_t kHandStream = 0x9E3779B97F4A7C15ULL;
 constexpr int kSamplesPerLook = 10;
+constexpr double kLowestMm = 1.0;
 
 }  // namespace
 
@@ -34,7 +35,18 @@ void SimulatedBench::look() {
 
 void SimulatedBench::hang(Millimetre height) {
     auto hung = scene();
-    for (auto& fixture : hung.fixtures) fixture.height_mm = height.value();
+    for (auto& fixture : hung.fixtures)
+        fixture.height_mm = std::max(kLowestMm, height.value() + faults_.ruler_mm);
+    field_.setScene(std::move(hung));
+    look();
+}
+
+void SimulatedBench::setFaults(const BenchFaults& faults) {
+    const double higher = faults.ruler_mm - faults_.ruler_mm;
+    faults_ = faults;
+    if (higher == 0.0) return;
+    auto hung = scene();
+    for (auto& fixture : hung.fixtures) fixture.height_mm = std::max(kLowestMm, fixture.height_mm + higher);
     field_.setScene(std::move(hung));
     look();
 }
@@ -53,14 +65,11 @@ Ppfd SimulatedBench::sample() {
 Reading SimulatedBench::read(Millimetre x, Millimetre y, Millimetre depth, const SettleRule& rule) {
     placeProbe(x, y, depth);
     SettledMean mean(rule);
-    Settled result;
-    for (int i = 0; !result.settled(); ++i) {
+    for (int i = 0;; ++i) {
         mean.add(Second(i * noise_.sample_interval_s), sample());
         // The hand looks twice a second; to look at every sample would only cost time.
-        if (i % kSamplesPerLook != 0) continue;
-        if (const auto state = mean.state()) result = *state;
+        if (i % kSamplesPerLook == 0 && mean.settled()) return readingFrom(*mean.state(), x, y);
     }
-    return readingFrom(result, x, y);
 }
 
 }  // namespace glumet

@@ -29,6 +29,7 @@ struct BenchFaults {
     double warm_up_excess = 0.0;   ///< relative, light that a cold fixture gives too much, dying away …
     double warm_up_minutes = 8.0;  ///< … with this time constant
     double sensor_noise = 0.0;     ///< relative sd of single samples, independent
+    double ruler_mm = 0.0;         ///< so much higher than is said the fixtures hang, all evening
 };
 
 /// The stand-in for a tank, a fixture and a person with a probe: answers with readings as they would be
@@ -45,17 +46,19 @@ class SimulatedBench {
     /// The next sample, `sample_interval_s` after the last.
     Ppfd sample();
 
-    /// Hangs every fixture so high over the water, > 0; the probe stays where it is.
+    /// Hangs every fixture so high over the water, > 0, by a ruler that may be off; the probe stays where it
+    /// is.
     void hang(Millimetre height);
 
     /// Plants faults, or mends them with the defaults; a slip holds from the next placing on.
-    void setFaults(const BenchFaults& faults) { faults_ = faults; }
+    void setFaults(const BenchFaults& faults);
     const BenchFaults& faults() const { return faults_; }
     /// Draw at the wall now, for a fixture that is rated so much.
     Watt draw(Watt rated) const { return rated * faults_.driver_share; }
     /// Time since the bench was switched on, by the samples taken.
     Second running() const { return Second(running_s_); }
 
+    /// As it really hangs.
     const LightScene& scene() const { return field_.scene(); }
     const BenchNoise& noise() const { return noise_; }
 

@@ -12,6 +12,7 @@ namespace {
 
 constexpr double kTwoSided95 = 1.96;
 constexpr double kStepMm = 15.0;
+constexpr double kUnplannedWorth = 0.8;
 constexpr double kBeyondMm = 150.0;  // above the highest height that could be read
 
 class Knowledge {
@@ -28,15 +29,12 @@ class Knowledge {
             out.reason = say(GLUMET_SAY("Core", "No height or depth is offered."));
             return out;
         }
-        tabulateMeans();
-        const auto crossing = crossingOf(parameters());
-        if (!crossing) {
-            out.reason = say(GLUMET_SAY("Core", "The modelled loss does not reach {} up to {}."),
-                             Share{q_.limit}, Millimetre(heights_.back()));
+        if (q_.verdict) {
+            out.height = q_.verdict->height;
+            slope_ = Eigen::Map<const Eigen::VectorXd>(q_.verdict->slope.data(), bells_ + 1);
+        } else if (!leanOnCrossing(out)) {
             return out;
         }
-        out.height = Millimetre(*crossing);
-        slope_ = slopeOfCrossing(*crossing);
         out.error_mm = errorWith(covariance_);
         out.enough = out.error_mm <= q_.tolerance.value();
         offer(out);
@@ -58,10 +56,25 @@ class Knowledge {
         return out;
     }
 
-    std::vector<double> rowsAt(double height_mm, double depth_mm) const {
+    std::vector<double> rowsAt(double height_mm, double depth_mm, double turn_deg = 0.0) const {
         auto scene = q_.tank;
         hangAt(scene, {scene.length_mm / 2.0}, Millimetre(std::max(5.0, height_mm)), 1.0, {});
+        scene.fixtures.back().rotation_deg = turn_deg;
         return model_.over(scene, 0.0, scene.water.attenuation_per_m).rows(points(depth_mm));
+    }
+
+    /// By the spill limit; false when the loss does not reach it.
+    bool leanOnCrossing(HeightKnowledge& out) {
+        tabulateMeans();
+        const auto crossing = crossingOf(parameters());
+        if (!crossing) {
+            out.reason = say(GLUMET_SAY("Core", "The modelled loss does not reach {} up to {}."),
+                             Share{q_.limit}, Millimetre(heights_.back()));
+            return false;
+        }
+        out.height = Millimetre(*crossing);
+        slope_ = slopeOfCrossing(*crossing);
+        return true;
     }
 
     /// Grid-mean rows over height, for interpolation.
@@ -127,9 +140,9 @@ class Knowledge {
     }
 
     /// The covariance after a plane has been read.
-    Eigen::MatrixXd narrowedBy(double height_mm, double depth_mm) const {
-        const auto now = rowsAt(height_mm + model_.height_offset_mm, depth_mm);
-        const auto higher = rowsAt(height_mm + model_.height_offset_mm + 1.0, depth_mm);
+    Eigen::MatrixXd narrowedBy(double height_mm, double depth_mm, double turn_deg) const {
+        const auto now = rowsAt(height_mm + model_.height_offset_mm, depth_mm, turn_deg);
+        const auto higher = rowsAt(height_mm + model_.height_offset_mm + 1.0, depth_mm, turn_deg);
         const auto count = static_cast<Eigen::Index>(now.size()) / bells_;
         const auto p = parameters();
         Eigen::MatrixXd x(count, bells_ + 1);
@@ -148,20 +161,32 @@ class Knowledge {
         return covariance_ - cross.transpose() * inner.llt().solve(cross);
     }
 
+    bool isRead(Millimetre height, Millimetre depth, double turn_deg) const {
+        return turn_deg == q_.turns_deg.front() &&
+               std::any_of(q_.read.begin(), q_.read.end(), [&](const auto& plane) {
+                   return std::abs((plane.first - height).value()) <= kSamePointMm &&
+                          std::abs((plane.second - depth).value()) <= kSamePointMm;
+               });
+    }
+
+    void offerAt(HeightKnowledge& out, Millimetre height, bool planned) const {
+        for (const double turn : q_.turns_deg)
+            for (const auto depth : q_.depths)
+                if (!isRead(height, depth, turn))
+                    out.offers.push_back({height, depth, turn,
+                                          errorWith(narrowedBy(height.value(), depth.value(), turn)),
+                                          planned && turn == q_.turns_deg.front()});
+    }
+
     void offer(HeightKnowledge& out) const {
-        for (const auto height : q_.heights)
-            for (const auto depth : q_.depths) {
-                const bool read = std::any_of(q_.read.begin(), q_.read.end(), [&](const auto& plane) {
-                    return std::abs((plane.first - height).value()) <= kSamePointMm &&
-                           std::abs((plane.second - depth).value()) <= kSamePointMm;
-                });
-                if (!read)
-                    out.offers.push_back(
-                        {height, depth, errorWith(narrowedBy(height.value(), depth.value()))});
-            }
-        std::stable_sort(out.offers.begin(), out.offers.end(), [](const PlaneOffer& a, const PlaneOffer& b) {
-            return a.error_after_mm < b.error_after_mm;
-        });
+        for (const auto height : q_.heights) offerAt(out, height, true);
+        for (const auto height : q_.further) offerAt(out, height, false);
+        // What is planned costs nobody a thought: the rest must be worth its hanging.
+        const auto cost = [](const PlaneOffer& o) {
+            return o.error_after_mm * (o.planned ? kUnplannedWorth : 1.0);
+        };
+        std::stable_sort(out.offers.begin(), out.offers.end(),
+                         [&](const PlaneOffer& a, const PlaneOffer& b) { return cost(a) < cost(b); });
     }
 
     const LightModel& model_;
@@ -186,18 +211,25 @@ std::vector<Finding> knowledgeFindings(const HeightKnowledge& knowledge) {
     fact.title =
         say(GLUMET_SAY("Core", "By the fit, {} ± {}"), *knowledge.height, Millimetre(knowledge.error_mm));
     fact.body = knowledge.enough
-                    ? say(GLUMET_SAY("Core", "The spill limit's height; more readings will hardly move it."))
-                    : say(GLUMET_SAY("Core", "The spill limit's height as the fitted model has it."));
+                    ? say(GLUMET_SAY("Core", "The school's height; more readings will hardly move it."))
+                    : say(GLUMET_SAY("Core", "The school's height as the fitted model has it."));
     fact.view = EvidenceView::Height;
     out.push_back(fact);
     if (knowledge.enough || knowledge.offers.empty()) return out;
     const auto& best = knowledge.offers.front();
     Finding next;
     next.kind = FindingKind::Next;
-    next.title = say(GLUMET_SAY("Core", "Reading {} at {} deep tells most"), best.height, best.depth);
+    next.title =
+        say(best.turn_deg == 0.0 ? GLUMET_SAY("Core", "Reading {} at {} deep tells most")
+                                 : GLUMET_SAY("Core", "Reading {} at {} deep, turned a quarter, tells most"),
+            best.height, best.depth);
     next.body =
-        say(GLUMET_SAY("Core", "It would bring the height to ± {}."), Millimetre(best.error_after_mm));
-    next.view = EvidenceView::Measure;
+        say(best.planned ? GLUMET_SAY("Core", "It would bring the height to ± {}.")
+                         : GLUMET_SAY("Core",
+                                      "It would bring the height to ± {}; no run is planned like that "
+                                      "yet: Bench, New run."),
+            Millimetre(best.error_after_mm));
+    next.view = best.planned ? EvidenceView::Measure : EvidenceView::Bench;
     out.push_back(next);
     return out;
 }

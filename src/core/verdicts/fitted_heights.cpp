@@ -5,7 +5,9 @@
 #include <cmath>
 
 #include "core/bench/grid.h"
+#include "core/bench/plane_grid.h"
 #include "core/bench/sweep.h"
+#include "core/fit/bench_scene.h"
 #include "core/fit/posterior_draws.h"
 
 namespace glumet {
@@ -20,7 +22,7 @@ class ModelledSweep {
                   const FittedHeightsQuestion& question)
         : fit_(fit) {
         const auto& first = bench.run(sweep.runs.front());
-        const auto& grid = *first.planes.front().grid;
+        const auto grid = *gridOf(first.planes.front(), tank);
         bench_.fixtures = bench.fixtures;
         bench_.tanks = bench.tanks;
         const double low = first.height.value();
@@ -74,7 +76,7 @@ class ModelledSweep {
         std::vector<double> all;
         for (const auto& run : bench_.runs) {
             auto here = scene;
-            hangAt(here, {here.length_mm / 2.0}, run.height, run.level_pct.value_or(100.0) / 100.0, {});
+            hangRun(here, run, run.height, run.level_pct.value_or(100.0) / 100.0, {});
             std::vector<BasisField::Point> points;
             for (const auto& plane : run.planes)
                 for (const auto& r : plane.readings)
@@ -91,6 +93,36 @@ class ModelledSweep {
     Bench bench_;
     Rows rows_;
     double step_mm_ = 10.0;
+};
+
+/// Adds what the schools' answers change by along a direction of the parameters, one standard deviation to
+/// either side. A side that silences a school tells nothing of it.
+class Slopes {
+  public:
+    Slopes(const LightModel& model, int most) {
+        const auto size = static_cast<Eigen::Index>(model.parameters());
+        const Eigen::Map<const Eigen::MatrixXd> covariance(model.covariance.data(), size, size);
+        const Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> solved(covariance);
+        const auto count = std::min<Eigen::Index>(most, size);
+        axes_ = solved.eigenvectors().rightCols(count);
+        variances_ = solved.eigenvalues().tail(count).cwiseMax(0.0);
+    }
+
+    Eigen::Index count() const { return variances_.size(); }
+    Eigen::VectorXd step(Eigen::Index k) const { return axes_.col(k) * std::sqrt(variances_(k)); }
+
+    void add(Eigen::Index k, std::optional<double> up, std::optional<double> down,
+             std::vector<double>& slope) const {
+        if (!up || !down || variances_(k) <= 0.0) return;
+        slope.resize(static_cast<std::size_t>(axes_.rows()));
+        const double by = (*up - *down) / (2.0 * std::sqrt(variances_(k)));
+        for (Eigen::Index i = 0; i < axes_.rows(); ++i)
+            slope[static_cast<std::size_t>(i)] += by * axes_(i, k);
+    }
+
+  private:
+    Eigen::MatrixXd axes_;
+    Eigen::VectorXd variances_;
 };
 
 std::optional<double> answerOf(const SchoolVerdict& verdict) {
@@ -114,7 +146,7 @@ std::vector<FittedHeight> fittedHeights(const FitResult& fit, const Bench& bench
     const auto* tank = byId(bench.tanks, sweep.configuration.tank);
     if (tank == nullptr || sweep.configuration.fixtures != 1 || sweep.runs.empty()) return out;
     const auto& first = bench.run(sweep.runs.front());
-    if (first.planes.empty() || !first.planes.front().grid) return out;
+    if (first.planes.empty() || !gridOf(first.planes.front(), *tank)) return out;
     ModelledSweep modelled(fit, bench, sweep, *tank, question);
     const auto ask = [&](const Eigen::VectorXd& parameters) {
         const auto& lit = modelled.lit(parameters);
@@ -130,6 +162,13 @@ std::vector<FittedHeight> fittedHeights(const FitResult& fit, const Bench& bench
         if (const auto answer = answerOf(verdict)) height.height = Millimetre(*answer);
         out.push_back(std::move(height));
     }
+    const Slopes slopes(fit.model, question.directions);
+    for (Eigen::Index k = 0; k < slopes.count() && !question.stop.stop_requested(); ++k) {
+        const auto up = ask(draws.mean() + slopes.step(k));
+        const auto down = ask(draws.mean() - slopes.step(k));
+        for (std::size_t i = 0; i < out.size(); ++i)
+            slopes.add(k, answerOf(up[i]), answerOf(down[i]), out[i].slope);
+    }
     std::vector<std::vector<double>> answers(out.size());
     for (int draw = 0; draw < question.draws && !question.stop.stop_requested(); ++draw) {
         const auto verdicts = ask(draws.next());
@@ -140,6 +179,7 @@ std::vector<FittedHeight> fittedHeights(const FitResult& fit, const Bench& bench
     for (std::size_t i = 0; i < out.size(); ++i) {
         const bool often = 2 * answers[i].size() > static_cast<std::size_t>(question.draws);
         if (!often) out[i].height.reset();
+        if (!out[i].speaks()) out[i].slope.clear();
         if (out[i].speaks() && often) spread(answers[i], out[i]);
     }
     return out;

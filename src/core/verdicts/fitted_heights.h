@@ -17,6 +17,9 @@ struct FittedHeight {
     std::optional<Millimetre> height;
     std::optional<Millimetre> low;  ///< 95 % interval
     std::optional<Millimetre> high;
+    /// How the height leans on the fit's parameters (LightModel::parameters() of them), mm a unit of each:
+    /// along the directions in which they are least certain. Empty where the school does not speak.
+    std::vector<double> slope;
     Words reason;
 
     bool speaks() const { return height.has_value(); }
@@ -29,6 +32,7 @@ struct FittedHeightsQuestion {
     double step_mm = 10.0;
     double beyond_mm = 100.0;  ///< above the highest height read
     int draws = 40;
+    int directions = 12;  ///< of the fit's uncertainty that slopes are taken along
     std::uint64_t seed = 1;
     std::stop_token stop;
     std::function<void(double)> progress = [](double) {};  ///< told the share of the draws done

@@ -71,6 +71,7 @@ void ArrayStage::listen() {
     connect(form_, &ArrayForm::edited, this, [this] {
         ++asking_;
         by_hand_ = false;
+        level_typed_ = false;
         emit viewChanged();
     });
     connect(form_, &ArrayForm::levelEdited, this, &ArrayStage::showLevel);
@@ -81,6 +82,7 @@ void ArrayStage::listen() {
         answer_of_.reset();
         light_.clear();
         by_hand_ = false;
+        level_typed_ = false;
         shown_ = 0;
     });
     connect(&session(), &Session::fitProgressed, this, [this] {
@@ -161,6 +163,7 @@ void ArrayStage::refresh() {
         light_.clear();
         choices_.height.reset();
         by_hand_ = false;
+        level_typed_ = false;
         shown_ = 0;
         answer_of_ = configuration;
     }
@@ -277,7 +280,7 @@ void ArrayStage::take() {
         // The first school that can speak hangs them; a chosen one stays chosen.
         if (first || !schools[school_].speaks())
             for (school_ = 0; school_ + 1 < schools.size() && !schools[school_].speaks();) ++school_;
-        if (!by_hand_) choices_.level_pct = schools[school_].level_pct;
+        if (!by_hand_ && !level_typed_) choices_.level_pct = schools[school_].level_pct;
     } else if (!fault().isEmpty()) {
         session().warn(fault());
     }
@@ -356,6 +359,7 @@ void ArrayStage::hangBy(std::size_t school) {
     if (verdicts() == nullptr || school >= verdicts()->spacing.schools.size()) return;
     school_ = school;
     by_hand_ = false;
+    level_typed_ = false;
     if (verdicts()->spacing.schools[school].speaks())
         choices_.level_pct = verdicts()->spacing.schools[school].level_pct;
     hang();
@@ -385,6 +389,7 @@ void ArrayStage::takeCount(const CountRow& row) {
 
 /// Another level changes what is shown, not what was judged.
 void ArrayStage::showLevel() {
+    level_typed_ = true;
     if (!light_.shown()) return;
     auto shown = light_.what();
     shown.level = choices_.level_pct / 100.0;

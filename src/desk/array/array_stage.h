@@ -77,7 +77,8 @@ class ArrayStage : public Stage {
     std::int64_t asking_ = 1;  ///< the question's number; another choice is another question
     std::int64_t shown_ = 0;   ///< of the answer that is shown
     std::size_t school_ = 0;
-    bool by_hand_ = false;  ///< the fixtures were moved from where the school hangs them
+    bool by_hand_ = false;      ///< the fixtures were moved from where the school hangs them
+    bool level_typed_ = false;  ///< since the question was last asked by hand
 };
 
 /// What the window is told of this stage.

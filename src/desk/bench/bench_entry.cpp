@@ -11,6 +11,8 @@ StageEntry benchEntry() {
     entry.shows = {EvidenceView::Bench};
     entry.commands = {
         {BenchStage::tr("New run…"), BenchStage::tr("Ctrl+R"), onStage<BenchStage>(&BenchStage::newRun)},
+        {BenchStage::tr("Type a published chart…"), BenchStage::tr("Ctrl+Shift+R"),
+         onStage<BenchStage>(&BenchStage::typeChart)},
         {BenchStage::tr("Remove the chosen run"), {}, onStage<BenchStage>(&BenchStage::removeRun)},
         {BenchStage::tr("New fixture"), {}, onStage<BenchStage>(&BenchStage::newFixture)},
         {BenchStage::tr("Beam from a photometric file…"),

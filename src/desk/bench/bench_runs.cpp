@@ -5,6 +5,7 @@
 #include <QVBoxLayout>
 
 #include "desk/bench/bench_parts.h"
+#include "desk/bench/chart_dialog.h"
 #include "desk/bench/run_dialog.h"
 #include "desk/measure/sweep_progress.h"
 #include "desk/shared/theme.h"
@@ -24,7 +25,12 @@ QWidget* BenchStage::makeRuns() {
     auto* add = new QPushButton(tr("New run…"));
     add->setObjectName(QStringLiteral("newRun"));
     connect(add, &QPushButton::clicked, this, &BenchStage::newRun);
+    auto* chart = quietButton(tr("Type a chart…"));
+    chart->setObjectName(QStringLiteral("typeChart"));
+    chart->setToolTip(tr("Means that somebody else published, instead of readings"));
+    connect(chart, &QPushButton::clicked, this, &BenchStage::typeChart);
     head->addWidget(remove);
+    head->addWidget(chart);
     head->addWidget(add);
     layout->addLayout(head);
     runs_->setObjectName(QStringLiteral("runTable"));
@@ -56,6 +62,22 @@ void BenchStage::newRun() {
     session().say(tr("Run planned; Measure shows its first point."));
 }
 
+void BenchStage::typeChart() {
+    if (session().project() == nullptr) return session().warn(tr("Open or make a project first."));
+    ChartDialog dialog(session(), this);
+    if (dialog.exec() != QDialog::Accepted) return;
+    const auto chart = dialog.chart();
+    if (!chart) return session().warn(text(chart.error().what, session().unit()));
+    const auto& first = chart->runs.front();
+    const QString fault = session().edit([&](Project& project) {
+        return project.importBench(*chart, {}, tr("a chart by %1").arg(text(first.read_by)));
+    });
+    if (!fault.isEmpty()) return;
+    for (const auto& run : session().bench().runs)
+        if (run.label == first.label && run.read_by == first.read_by) session().chooseRun(run.id);
+    session().say(tr("The chart is kept; Field shows its rings, and Height and Array go by its fit."));
+}
+
 void BenchStage::removeRun() {
     const auto* run = session().run();
     if (run == nullptr) return;
@@ -83,7 +105,9 @@ void BenchStage::refreshRuns() {
         const QStringList cells{
             (doubtful ? QStringLiteral("▲ ") : QString()) + session().length(run.height),
             QString::number(run.planes.size()),
-            text(percentText(run.planes.empty() ? 0.0 : done / static_cast<double>(run.planes.size()))),
+            run.onlyMeans()
+                ? tr("means")
+                : text(percentText(run.planes.empty() ? 0.0 : done / static_cast<double>(run.planes.size()))),
             run.power() ? QString::number(run.power()->value(), 'f', 1) : QStringLiteral("–"),
             run.dark_reading ? text(ppfdFigure(*run.dark_reading)) : QStringLiteral("–"),
             run.warm_up_min ? tr("%1 min").arg(*run.warm_up_min, 0, 'f', 0) : QStringLiteral("–")};

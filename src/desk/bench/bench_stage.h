@@ -24,6 +24,8 @@ class BenchStage : public Stage {
     QWidget* keyWidget() override;
 
     void newRun();
+    /// Means that others published, typed in.
+    void typeChart();
     void newFixture();
     void newTank();
     void newMeter();

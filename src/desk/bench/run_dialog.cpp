@@ -52,6 +52,7 @@ RunDialog::RunDialog(Session& session, const Run* like, QWidget* parent)
     preset_ = line(text(presetName(bench, start)), "preset");
     level_ = line(start.level_pct ? QString::number(*start.level_pct) : QStringLiteral("100"), "level");
     count_ = line(QString::number(start.fixtures), "count");
+    turn_ = line(QString::number(start.turn_deg), "turn");
     height_ = line(session.length(like == nullptr ? Millimetre(kFirstHeightMm)
                                                   : like->height + Millimetre(kUsualStepMm)),
                    "height");
@@ -89,6 +90,7 @@ void RunDialog::layOut() {
                                        {tr("Channels"), preset_},
                                        {tr("Level, %"), level_},
                                        {tr("How many hang"), count_},
+                                       {tr("Turned, °"), turn_},
                                        {tr("Height over water"), height_},
                                        {tr("Tank"), tank_},
                                        {tr("Water"), water_},
@@ -156,6 +158,10 @@ Expected<NewRuns> RunDialog::runs() const {
     run.fixtures = count_->text().toInt(&whole);
     if (!whole || run.fixtures < 1 || run.fixtures > 20)
         return problem("", asWords(tr("1 to 20 fixtures may hang")));
+    const auto turn = parseNumber(turn_->text().toStdString());
+    if (!turn || *turn < 0.0 || *turn > 360.0)
+        return problem("", asWords(tr("A fixture is turned by 0 to 360 degrees")));
+    run.turn_deg = *turn;
     const auto optional = [](const QLineEdit* edit, std::optional<double>& value) {
         if (edit->text().trimmed().isEmpty()) return true;
         value = parseNumber(edit->text().toStdString());

@@ -37,6 +37,7 @@ class RunDialog : public ScrolledDialog {
     QLineEdit* preset_;
     QLineEdit* level_;
     QLineEdit* count_;
+    QLineEdit* turn_;
     QLineEdit* height_;
     QLineEdit* depths_;
     QLineEdit* grid_;

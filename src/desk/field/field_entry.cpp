@@ -23,7 +23,7 @@ StageEntry fieldEntry() {
     entry.shows = {EvidenceView::Field};
     entry.keys = {
         {FieldStage::tr("D, X, C"), FieldStage::tr("Field: doubtful, excluded, contours")},
-        {FieldStage::tr("M"), FieldStage::tr("Field: readings, model, difference, depths in band")}};
+        {FieldStage::tr("M"), FieldStage::tr("Field: readings, model, difference, band depths, shadow")}};
     entry.progress = planesRead;
     entry.shots = {{},
                    {QStringLiteral("-paper-inches"), {}, QStringLiteral("--paper --unit in")},

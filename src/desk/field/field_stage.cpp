@@ -76,12 +76,13 @@ QWidget* FieldStage::makeViews() {
     auto* layout = new QHBoxLayout(row);
     layout->setContentsMargins(0, 0, 0, 4);
     layout->setSpacing(0);
-    const std::array names{tr("readings"), tr("model"), tr("difference, %"), tr("depths in band")};
+    const std::array names{tr("readings"), tr("model"), tr("off, %"), tr("in band"), tr("shadow, %")};
     const std::array whys{
         tr("What was read"),
         tr("The field by the model: fitted to the readings, or as the fixture is described until it is"),
         tr("How far the readings lie above or below the model"),
-        tr("Between which depths each column lies in the band, by the model")};
+        tr("Between which depths each column lies in the band, by the model"),
+        tr("How much of its light each point keeps under a hand's breadth of colony, by the model")};
     for (int i = 0; i < static_cast<int>(names.size()); ++i) {
         auto* button = new QPushButton(names[static_cast<std::size_t>(i)]);
         button->setCheckable(true);
@@ -159,9 +160,11 @@ void FieldStage::refresh() {
                             .arg(session().length(plane->depth), session().length(run->height)));
         const auto statistics = planeStatistics(*plane);
         headline_->setText(
-            statistics ? (view() == View::Readings ? tr("mean %1   peak %2") : tr("read: mean %1   peak %2"))
-                             .arg(text(ppfdFigure(statistics->mean)), text(ppfdFigure(statistics->max)))
-                       : tr("not read yet"));
+            !plane->means.empty() && plane->readings.empty() ? tr("read by %1").arg(text(run->read_by))
+            : statistics
+                ? (view() == View::Readings ? tr("mean %1   peak %2") : tr("read: mean %1   peak %2"))
+                      .arg(text(ppfdFigure(statistics->mean)), text(ppfdFigure(statistics->max)))
+                : tr("not read yet"));
     }
     refreshMap();
     refreshFigures();
@@ -211,7 +214,14 @@ void FieldStage::showModel(PlanData& plan) {
     auto* model = shownModel();
     if (model == nullptr || plan.grid.cells() == 0) return;
     if (view() == View::BandDepth) return showBandDepth(plan, *model);
+    if (view() == View::Shadow) return showShadow(plan, *model);
     const auto values = model->onGrid(plan.grid, session().plane()->depth);
+    if (view() == View::Difference && !plan.rings.empty()) {
+        showRingDifferences(plan, values, colours());
+        plan.band.reset();
+        return;
+    }
+    plan.rings.clear();
     if (view() == View::Difference) {
         plan.faces = differenceFaces(plan.values, values, colours());
         plan.band.reset();
@@ -225,6 +235,7 @@ void FieldStage::showBandDepth(PlanData& plan, DescribedModel& model) {
     plan.band.reset();
     plan.doubtful.clear();
     plan.values.clear();
+    plan.rings.clear();
     for (const auto& range : model.bandRangesOn(plan.grid, session().band())) {
         const QString figure = range.kind == BandRange::Kind::All ? tr("all")
                                : range.kind == BandRange::Kind::None
@@ -232,6 +243,18 @@ void FieldStage::showBandDepth(PlanData& plan, DescribedModel& model) {
                                    : tr("%1–%2").arg(wholeLength(range.from), wholeLength(range.to));
         plan.faces.push_back({figure, tideColour(range.share, 1.0)});
         plan.values.emplace_back(Ppfd(0));  // a cell is drawn where it has a value
+    }
+}
+
+void FieldStage::showShadow(PlanData& plan, DescribedModel& model) {
+    plan.band.reset();
+    plan.doubtful.clear();
+    plan.values.clear();
+    plan.rings.clear();
+    for (const auto& share : model.shadowOn(plan.grid, session().plane()->depth)) {
+        plan.faces.push_back({share ? QString::number(qRound(*share * 100.0)) : QString(),
+                              tideColour(share.value_or(0.0), 1.0)});
+        plan.values.emplace_back(Ppfd(0));
     }
 }
 
@@ -281,7 +304,9 @@ void FieldStage::refreshSection() {
     section_->setVisible(surface.has_value());
     if (!surface) {
         section_title_->setText(plane == nullptr ? QString()
-                                                 : tr("A cross-section needs every cell of the grid."));
+                                : plane->readings.empty() && !plane->means.empty()
+                                    ? tr("Means of rings have no cross-section; the model has.")
+                                    : tr("A cross-section needs every cell of the grid."));
         return;
     }
     const auto& grid = surface->grid;
@@ -346,6 +371,12 @@ void FieldStage::readOut(std::optional<Cell> cell) {
         line +=
             tr("   model %1").arg(text(ppfdFigure(model->onGrid(point, session().plane()->depth).front())));
     }
+    if (view() == View::Shadow && shownModel() != nullptr)
+        if (const auto shimmer = shownModel()->shimmerOn(reading->x, reading->y, session().plane()->depth)) {
+            line += tr("   ripple moves it %1 × as much as one point's light").arg(*shimmer, 0, 'f', 2);
+            if (reading->sd && reading->mean.value() > 0.0)
+                line += tr(", read ± %1").arg(text(percentText(*reading->sd / reading->mean.value())));
+        }
     if (!reading->flag.empty()) line += QStringLiteral("   ") + text(reading->flag.text());
     read_out_->setText(line);
     map_->setAccessibleDescription(line);

@@ -31,9 +31,10 @@ class FieldStage : public Stage {
 
   private:
     /// What the map shows of the plane.
-    enum class View { Readings, Model, Difference, BandDepth };
+    enum class View { Readings, Model, Difference, BandDepth, Shadow };
 
     void refreshFigures();
+    void showShadow(PlanData& plan, DescribedModel& model);
     QWidget* makeMapColumn();
     QWidget* makeViews();
     void offerViews();

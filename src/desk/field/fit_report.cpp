@@ -58,11 +58,12 @@ FitReport::FitReport(Session& session)
 }
 
 void FitReport::refresh(const FitResult& fit) {
-    summary_->setText(tr("%1 readings lie %2 off the fit; reduced chi-square %3. Painted walls reflect %4. %5")
-                          .arg(fit.model.readings)
-                          .arg(text(percentText(fit.model.relative_residual)))
-                          .arg(fit.reduced_chi_square, 0, 'f', 2)
-                          .arg(text(percentText(fit.reflectance)), shapeWords(fit)));
+    summary_->setText(
+        tr("%1 readings lie %2 off the fit; reduced chi-square %3. Painted walls reflect %4. %5")
+            .arg(fit.model.readings)
+            .arg(text(percentText(fit.model.relative_residual)))
+            .arg(fit.reduced_chi_square, 0, 'f', 2)
+            .arg(text(percentText(fit.reflectance)), shapeWords(fit)));
     showParameters(fit);
     showOutliers(fit);
     QStringList untold;

@@ -55,9 +55,38 @@ void PlaneFigures::addSpread(const PlaneStatistics& s) {
     rows_.push_back({tr("delivered, µmol/s"), QString::number(delivered.value(), 'f', 0), per_watt});
 }
 
+/// What others published of the plane, with their uncertainty.
+void PlaneFigures::addMeans(const Plane& plane) {
+    int rings = 0;
+    for (const auto& mean : plane.means) rings = std::max(rings, mean.ring.number + 1);
+    const auto name = [&](const RingMean& mean) {
+        switch (mean.ring.number) {
+            case RingName::kAll:
+                return tr("all points");
+            case RingName::kLeast:
+                return tr("least");
+            case RingName::kGreatest:
+                return tr("greatest");
+            default:
+                return ringName(static_cast<std::size_t>(mean.ring.number), static_cast<std::size_t>(rings));
+        }
+    };
+    for (auto mean = plane.means.rbegin(); mean != plane.means.rend(); ++mean) {
+        const bool bar = mean->ring.number >= 0;
+        rows_.push_back({name(*mean), text(ppfdFigure(mean->ppfd)), {}, bar ? mean->ppfd.value() : -1.0});
+    }
+    const auto& first = plane.means.front();
+    rows_.push_back({tr("read by %1").arg(text(session_.run()->read_by)),
+                     tr("± %1").arg(text(percentText(first.relative_sd))),
+                     tr("means of %1 × %2 points").arg(first.columns).arg(first.rows), -1, true});
+}
+
 void PlaneFigures::refresh() {
     rows_.clear();
-    if (const auto* plane = session_.plane())
+    if (const auto* plane = session_.plane();
+        plane != nullptr && plane->readings.empty() && !plane->means.empty())
+        addMeans(*plane);
+    else if (plane != nullptr)
         if (const auto statistics = planeStatistics(*plane, session_.band())) {
             addRings(*statistics);
             addSpread(*statistics);

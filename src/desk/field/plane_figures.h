@@ -30,6 +30,7 @@ class PlaneFigures : public QWidget {
     };
     void addRings(const PlaneStatistics& statistics);
     void addSpread(const PlaneStatistics& statistics);
+    void addMeans(const Plane& plane);
 
     Session& session_;
     std::vector<Row> rows_;

@@ -6,6 +6,7 @@
 #include <QVBoxLayout>
 
 #include "core/base/monotone_cubic.h"
+#include "core/bench/plane_grid.h"
 #include "core/survey/findings.h"
 #include "core/verdicts/height_findings.h"
 #include "core/verdicts/school_findings.h"
@@ -170,9 +171,11 @@ void HeightStage::refreshSchools() {
                            tr("maker's range")};
     for (std::size_t i = 0; i < schools_.size(); ++i) {
         const auto& all = session().schools();
-        const bool speaks = i < all.size() && all[i].speaks();
+        auto height = i < all.size() ? all[i].height : std::nullopt;
+        if (const auto* by_fit = fitted(kHeightSchools[i]); by_fit != nullptr && byOthers())
+            height = by_fit->height;
         schools_[i]->setText(names[i] + QStringLiteral("\n") +
-                             (speaks ? session().length(*all[i].height) : QStringLiteral("–")));
+                             (height ? session().length(*height) : QStringLiteral("–")));
         schools_[i]->setToolTip(i < all.size() ? text(all[i].reason, session().unit()) : QString());
         schools_[i]->setChecked(i < all.size() && &all[i] == session().headline());
     }
@@ -225,6 +228,7 @@ void HeightStage::refresh() {
     by_fit_->setText(fittedWords(head));
     reason_->setText(verdict == nullptr ? tr("Measure one plane at two heights or more.")
                                         : text(head.reason, session().unit()));
+    if (byOthers()) answerByFit(head);
     limit_row_->setVisible(by_spill);
     // Axes without a level would only show figures that mean nothing.
     const bool levels = !v.evidence.empty();
@@ -250,10 +254,44 @@ QString HeightStage::fittedWords(const SchoolVerdict& head) const {
     const auto* heights = session().fittedHeights();
     if (heights == nullptr)
         return session().fitting() ? tr("fitting … %1").arg(session().progress()) : QString();
-    for (const auto& height : *heights)
-        if (height.school == head.school && height.speaks())
-            return tr("by the fit %1").arg(text(fittedHeightWords(height), session().unit()));
+    if (const auto* height = fitted(head.school))
+        return tr("by the fit %1").arg(text(fittedHeightWords(*height), session().unit()));
     return tr("by the fit: silent");
+}
+
+const FittedHeight* HeightStage::fitted(HeightSchool school) const {
+    const auto* heights = session().fittedHeights();
+    if (heights == nullptr) return nullptr;
+    for (const auto& height : *heights)
+        if (height.school == school && height.speaks()) return &height;
+    return nullptr;
+}
+
+bool HeightStage::byOthers() const {
+    return session().sweep() != nullptr && onlyMeans(session().bench(), session().sweep()->runs);
+}
+
+void HeightStage::answerByFit(const SchoolVerdict& head) {
+    const auto* height = fitted(head.school);
+    const QString reader = text(session().sweep()->configuration.read_by);
+    const auto* fit = session().fit();
+    if (height == nullptr) {
+        reason_->setText(
+            fit != nullptr && !*fit ? text(fit->error().what, session().unit())
+            : session().fitting()
+                ? tr("Means that %1 read are being fitted; they answer by the fit alone.").arg(reader)
+                : tr("The fit of the means that %1 read gives this school no answer.").arg(reader));
+        return;
+    }
+    answer_->setText(session().length(*height->height));
+    interval_->setText(height->low && height->high
+                           ? text(lengthRange(*height->low, *height->high, session().unit()))
+                           : QString());
+    by_fit_->setText(tr("modelled, not measured"));
+    reason_->setText(tr("Rests on %1 means of rings that %2 read: their meter and their heights are taken as "
+                        "stated. No reading of your own stands behind it.")
+                         .arg(fit != nullptr && *fit ? (*fit)->means : 0)
+                         .arg(reader));
 }
 
 void HeightStage::addLine(QCustomPlot& plot, const std::vector<std::pair<double, double>>& points,

@@ -27,6 +27,11 @@ class HeightStage : public Stage {
     QWidget* keyWidget() override { return table_; }
 
   private:
+    bool byOthers() const;
+    /// The fit's answer by a school; nullptr where it has none.
+    const FittedHeight* fitted(HeightSchool school) const;
+    /// Others' means have no points to compare: the fit alone answers, and says what it rests on.
+    void answerByFit(const SchoolVerdict& head);
     QString fittedWords(const SchoolVerdict& head) const;
     QWidget* makeAnswer();
     QWidget* makePlots();

@@ -214,7 +214,8 @@ std::vector<Finding> MeasureStage::practiceFindings() const {
     Run taken = *session().run();
     for (auto& plane : taken.planes)
         std::erase_if(plane.readings, [](const Reading& reading) { return !isSimulated(reading); });
-    const auto score = scoreOf(taken, sceneOf(session().bench(), taken), practice->planted());
+    const auto score =
+        scoreOf(taken, sceneOf(session().bench(), taken), practice->planted(), practice->rulerMm());
     if (score.points < kLeastScored) return {};
     Finding out;
     out.title = asWords(tr("Practice: %1 from the truth").arg(text(percentText(score.rms_error))));

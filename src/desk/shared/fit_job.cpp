@@ -14,9 +14,13 @@ bool layoutKnown(const Bench& bench, const std::vector<Id>& runs) {
            (fixture->emitters.columns * fixture->emitters.rows > 1 || fixture->emitters.size.value() > 0.0);
 }
 
-/// What the fit knows of the spill-limit height, and which planned plane would tell most.
+/// What the fit knows of the chosen school's height, and which plane would tell most: a planned one, another
+/// height, or the fixture turned a quarter where its light is not round.
 std::optional<HeightKnowledge> knowledgeOf(const Bench& bench, const std::vector<Id>& runs,
-                                           const FitResult& fit) {
+                                           const FitResult& fit, const std::vector<FittedHeight>& heights) {
+    constexpr Millimetre kLower{40};
+    constexpr Millimetre kHigher{80};
+    constexpr Millimetre kLowest{60};
     const auto& first = bench.run(runs.front());
     const auto* tank = byId(bench.tanks, first.tank);
     if (tank == nullptr || first.planes.empty() || !first.planes.front().grid || first.fixtures != 1)
@@ -36,6 +40,14 @@ std::optional<HeightKnowledge> knowledgeOf(const Bench& bench, const std::vector
         }
     }
     for (const double depth : depths) question.depths.emplace_back(depth);
+    if (question.lowest - kLower >= kLowest) question.further.push_back(question.lowest - kLower);
+    question.further.push_back(question.heights.back() + kHigher);
+    question.turns_deg = {first.turn_deg};
+    if (fit.model.shape != BeamShape::Round)
+        question.turns_deg.push_back(first.turn_deg < 90.0 ? first.turn_deg + 90.0 : first.turn_deg - 90.0);
+    for (const auto& height : heights)
+        if (height.school == bench.method.school && height.slope.size() == fit.model.parameters())
+            question.verdict = LeaningHeight{*height.height, height.slope};
     return whatTellsMost(fit.model, question);
 }
 
@@ -58,8 +70,7 @@ Asked part(const Asked& asked, int number) {
 
 /// Takes in what came since; false when the fit must begin anew.
 bool takeAdded(const Bench& bench, const Sweep& sweep, KeptFit& kept) {
-    if (!kept.fit || kept.sweep.configuration != sweep.configuration || kept.sweep.runs != sweep.runs)
-        return false;
+    if (!kept.fit || kept.sweep != sweep) return false;
     const auto added = readingsAdded(kept.bench, bench, sweep);
     if (!added || kept.added + static_cast<int>(added->size()) > kMostAdded) return false;
     for (const auto& one : *added) {
@@ -77,7 +88,7 @@ Expected<FitResult> beginAnew(const Bench& bench, const Sweep& sweep, KeptFit& k
     FitOptions options;
     options.stop = asked.stop;
     options.progress = asked.progress;
-    auto begun = StreamingFit::begin(bench, sweep.runs, options);
+    auto begun = StreamingFit::begin(bench, sweep.forFit(), options);
     if (!begun) return tl::make_unexpected(begun.error());
     kept.fit.emplace(std::move(*begun));
     return kept.fit->result();
@@ -85,24 +96,60 @@ Expected<FitResult> beginAnew(const Bench& bench, const Sweep& sweep, KeptFit& k
 
 }  // namespace
 
-SweepFit fitAlone(const Bench& bench, const Sweep& sweep, const Asked& asked) {
+FitMemory& FitMemory::shared() {
+    static FitMemory memory;
+    return memory;
+}
+
+std::optional<SweepFit> FitMemory::find(const Bench& bench, const Sweep& sweep, bool heights) {
+    const std::lock_guard lock(mutex_);
+    for (const auto& known : known_)
+        if (known.heights == heights && known.sweep == sweep && known.bench == bench) return known.found;
+    return std::nullopt;
+}
+
+void FitMemory::keep(const Bench& bench, const Sweep& sweep, bool heights, const SweepFit& found) {
+    constexpr std::size_t kMost = 12;
+    if (!found.fit || readingCount(bench) > kMostRemembered) return;
+    const std::lock_guard lock(mutex_);
+    known_.push_front({bench, sweep, heights, found});
+    if (known_.size() > kMost) known_.pop_back();
+}
+
+void FitMemory::forget() {
+    const std::lock_guard lock(mutex_);
+    known_.clear();
+}
+
+namespace {
+
+SweepFit fittedAlone(const Bench& bench, const Sweep& sweep, const Asked& asked) {
     FitOptions options;
     options.stop = asked.stop;
     options.progress = asked.progress;
-    return {layoutKnown(bench, sweep.runs) ? fitFixture(bench, sweep.runs, options)
-                                           : fitUnknownLayout(bench, sweep.runs, options),
+    return {layoutKnown(bench, sweep.runs) ? fitFixture(bench, sweep.forFit(), options)
+                                           : fitUnknownLayout(bench, sweep.forFit(), options),
             std::nullopt,
             {}};
 }
 
+}  // namespace
+
+SweepFit fitAlone(const Bench& bench, const Sweep& sweep, const Asked& asked) {
+    if (auto known = FitMemory::shared().find(bench, sweep, false)) return *known;
+    auto found = fittedAlone(bench, sweep, asked);
+    if (!asked.stop.stop_requested()) FitMemory::shared().keep(bench, sweep, false, found);
+    return found;
+}
+
 SweepFit fitSweep(const Bench& bench, const Sweep& sweep, KeptFit& kept, const Asked& asked) {
+    if (auto known = FitMemory::shared().find(bench, sweep, true)) return *known;
     const bool taken = takeAdded(bench, sweep, kept);
     SweepFit found{
         taken ? Expected<FitResult>(kept.fit->result()) : beginAnew(bench, sweep, kept, part(asked, 0)),
         std::nullopt,
         {}};
     if (!found.fit || asked.stop.stop_requested()) return found;
-    found.knowledge = knowledgeOf(bench, sweep.runs, *found.fit);
     // Another goal or limit asks the schools anew, though no reading has changed.
     if (!taken || kept.heights.empty() || kept.method != bench.method) {
         auto heights = heightsOf(*found.fit, bench, sweep, part(asked, 1));
@@ -111,6 +158,9 @@ SweepFit fitSweep(const Bench& bench, const Sweep& sweep, KeptFit& kept, const A
         kept.method = bench.method;
     }
     found.heights = kept.heights;
+    found.knowledge = knowledgeOf(bench, sweep.runs, *found.fit, found.heights);
+    // One that took readings in is not what a fit of all of them would be.
+    if (!taken) FitMemory::shared().keep(bench, sweep, true, found);
     return found;
 }
 

@@ -1,5 +1,7 @@
 #pragma once
 
+#include <deque>
+#include <mutex>
 #include <optional>
 #include <vector>
 
@@ -31,6 +33,28 @@ struct KeptFit {
     std::vector<FittedHeight> heights;
     Method method;  ///< that the heights are by
     int added = 0;  ///< readings since it began
+};
+
+/// Answers to the last questions, whichever window asked them: what comes back by undo, or by opening the
+/// project once more, is there at once. Fits of more than kMostRemembered readings are not kept.
+class FitMemory {
+  public:
+    static constexpr std::size_t kMostRemembered = 20'000;
+
+    static FitMemory& shared();
+    std::optional<SweepFit> find(const Bench& bench, const Sweep& sweep, bool heights);
+    void keep(const Bench& bench, const Sweep& sweep, bool heights, const SweepFit& found);
+    void forget();
+
+  private:
+    struct Known {
+        Bench bench;
+        Sweep sweep;
+        bool heights;  ///< whether the schools' heights were asked too
+        SweepFit found;
+    };
+    std::mutex mutex_;
+    std::deque<Known> known_;  ///< the latest first
 };
 
 /// Fits a sweep and asks what the fit knows of heights. When only a few readings were added to what is kept,

@@ -66,6 +66,13 @@ ImportDialog::ImportDialog(Session& session, const QString& name, const QByteArr
     understood_->setWordWrap(true);
     layout->addWidget(understood_);
     if (is_sheet_) layout->addWidget(makeQuestions());
+    if (rings_) {
+        auto* row = new QHBoxLayout;
+        row->addWidget(makeLabel(tr("tank, where not said"), TextRole::Muted));
+        row->addWidget(askTank());
+        row->addStretch(1);
+        layout->addLayout(row);
+    }
     preview_->setAccessibleName(tr("Preview"));
     preview_->setEditTriggers(QAbstractItemView::NoEditTriggers);
     preview_->setShowGrid(false);
@@ -104,9 +111,10 @@ void ImportDialog::understand() {
     const std::string_view text(bytes_.constData(), static_cast<std::size_t>(bytes_.size()));
     const auto head = splitDelimited(headOf(text));
     if (head && looksLikeRings(*head)) {
-        table_.problems.push_back(
-            {"line 1",
-             asWords(tr("These are ring means, no readings: glumet-cli fit makes a light model of them."))});
+        if (const auto whole = splitDelimited(text))
+            understandRings(*whole);
+        else
+            table_.problems.push_back(whole.error());
         return;
     }
     if (head && looksLikeReadings(*head)) return gather(text);
@@ -119,6 +127,25 @@ void ImportDialog::understand() {
     if (!is_sheet_) return gather(text);
     separators_ = *split;
     sheet_ = readPlaneSheet(*split, session_.unit());
+}
+
+void ImportDialog::understandRings(const DelimitedText& text) {
+    rings_ = readRings(text);
+    separators_ = *rings_;
+    table_.problems = rings_->problems;
+    count_ = rings_->means;
+}
+
+/// Means in a tank that the file does not name are those of the chosen one.
+Bench ImportDialog::ringBench() const {
+    auto bench = rings_->bench;
+    if (tank_ == nullptr || tank_->currentIndex() == 0) return bench;
+    auto tank = session_.bench().tanks[static_cast<std::size_t>(tank_->currentIndex() - 1)];
+    tank.id = -1'000'000'000;
+    bench.tanks.push_back(tank);
+    for (auto& run : bench.runs)
+        if (run.tank == 0) run.tank = tank.id;
+    return bench;
 }
 
 void ImportDialog::gather(std::string_view text) {
@@ -157,22 +184,27 @@ QWidget* ImportDialog::makeQuestions() {
     depth_ = ask(1, 1, tr("depth, where not said"), {}, "askDepth");
     pitch_x_ = ask(2, 0, tr("between columns"), {}, "askPitchX");
     pitch_y_ = ask(2, 1, tr("between rows"), {}, "askPitchY");
-    tank_ = new QComboBox;
-    tank_->addItem(tr("not described"));
-    for (const auto& tank : bench.tanks) tank_->addItem(text(tank.name));
-    tank_->setCurrentIndex(bench.tanks.empty() ? 0 : 1);
-    tank_->setAccessibleName(tr("tank"));
-    tank_->setObjectName(QStringLiteral("askTank"));
     top_row_ = new QComboBox;
     top_row_->addItems({tr("top row is the back"), tr("top row is the front")});
     top_row_->setAccessibleName(tr("order of rows"));
     grid->addWidget(makeLabel(tr("tank, fills the grid"), TextRole::Muted), 3, 0);
-    grid->addWidget(tank_, 3, 1);
+    grid->addWidget(askTank(), 3, 1);
     grid->addWidget(makeLabel(tr("order of rows"), TextRole::Muted), 3, 2);
     grid->addWidget(top_row_, 3, 3);
-    connect(tank_, &QComboBox::currentIndexChanged, this, &ImportDialog::check);
     connect(top_row_, &QComboBox::currentIndexChanged, this, &ImportDialog::check);
     return holder;
+}
+
+QComboBox* ImportDialog::askTank() {
+    const auto& tanks = session_.bench().tanks;
+    tank_ = new QComboBox;
+    tank_->addItem(tr("not described"));
+    for (const auto& tank : tanks) tank_->addItem(text(tank.name));
+    tank_->setCurrentIndex(tanks.empty() ? 0 : 1);
+    tank_->setAccessibleName(tr("tank"));
+    tank_->setObjectName(QStringLiteral("askTank"));
+    connect(tank_, &QComboBox::currentIndexChanged, this, &ImportDialog::check);
+    return tank_;
 }
 
 SheetAnswers ImportDialog::answers() const {
@@ -198,7 +230,8 @@ Checked<int> ImportDialog::ready() const {
     if (is_sheet_)
         return sheetRows().map(
             [](const std::vector<ReadingRow>& rows) { return static_cast<int>(rows.size()); });
-    if (!table_.problems.empty() && !(only_sound_ && count_ > 0)) return tl::make_unexpected(table_.problems);
+    if (!table_.problems.empty() && !(only_sound_ && count_ > 0 && !rings_))
+        return tl::make_unexpected(table_.problems);
     if (count_ == 0)
         return tl::make_unexpected(std::vector<Problem>{{"", asWords(tr("The file holds no reading."))}});
     return count_;
@@ -213,6 +246,17 @@ QString ImportDialog::understoodSentence() const {
         for (const auto& block : sheet_.blocks)
             points += static_cast<int>(block.rows.size()) * block.columns();
         return tr("A sheet of %1 planes, %2 points. %3").arg(sheet_.blocks.size()).arg(points).arg(marks);
+    }
+    if (rings_) {
+        std::set<std::string> readers;
+        for (const auto& run : rings_->bench.runs) readers.insert(run.read_by);
+        QStringList names;
+        for (const auto& reader : readers) names << text(reader);
+        return tr("%1 means of rings in %2 runs, read by %3. They are fitted as means and stay apart from "
+                  "readings of your own. %4")
+            .arg(count_)
+            .arg(rings_->bench.runs.size())
+            .arg(names.join(QStringLiteral(", ")), marks);
     }
     std::set<std::string> runs;
     for (const auto& run : gathered_.runs) runs.insert(run.label);
@@ -229,7 +273,7 @@ QString ImportDialog::understoodSentence() const {
 void ImportDialog::check() {
     const auto checked = ready();
     understood_->setText(understoodSentence());
-    sound_only_->setVisible(!is_sheet_ && !table_.problems.empty() && count_ > 0);
+    sound_only_->setVisible(!is_sheet_ && !rings_ && !table_.problems.empty() && count_ > 0);
     import_->setEnabled(checked.has_value());
     QStringList lines;
     const auto& problems = checked ? table_.problems : checked.error();
@@ -242,8 +286,12 @@ void ImportDialog::check() {
     }
     problems_->setPlainText(lines.join(QLatin1Char('\n')));
     problems_->setVisible(!lines.isEmpty());
-    import_->setText(checked ? tr("Import %1 readings").arg(*checked) : tr("Import"));
-    if (!is_sheet_)
+    import_->setText(!checked ? tr("Import")
+                     : rings_ ? tr("Import %1 means").arg(*checked)
+                              : tr("Import %1 readings").arg(*checked));
+    if (rings_)
+        showMeans();
+    else if (!is_sheet_)
         showPreview(first_rows_);
     else if (checked)
         showPreview(*sheetRows());
@@ -251,30 +299,52 @@ void ImportDialog::check() {
         showBlocks();
 }
 
-void ImportDialog::showBlocks() {
-    const QStringList heads{tr("line"), tr("title"), tr("height"), tr("depth"), tr("columns × rows")};
+void ImportDialog::setHeads(const QStringList& heads, std::size_t rows) {
     preview_->setColumnCount(static_cast<int>(heads.size()));
     preview_->setHorizontalHeaderLabels(heads);
-    preview_->setRowCount(static_cast<int>(sheet_.blocks.size()));
+    preview_->setRowCount(static_cast<int>(rows));
+}
+
+void ImportDialog::setCells(int row, const QStringList& cells) {
+    for (int column = 0; column < cells.size(); ++column)
+        preview_->setItem(row, column, new QTableWidgetItem(cells[column]));
+}
+
+void ImportDialog::showMeans() {
+    std::vector<QStringList> rows;
+    for (const auto& run : rings_->bench.runs)
+        for (const auto& plane : run.planes)
+            for (const auto& mean : plane.means) {
+                if (rows.size() == kPreviewRows) break;
+                rows.push_back({text(run.label), session_.length(run.height), session_.length(plane.depth),
+                                tr("%1 × %2").arg(mean.columns).arg(mean.rows), text(mean.ring.text()),
+                                QString::number(mean.ppfd.value()), text(percentText(mean.relative_sd)),
+                                text(run.read_by)});
+            }
+    setHeads(
+        {tr("run"), tr("height"), tr("depth"), tr("points"), tr("ring"), tr("PPFD"), tr("±"), tr("read by")},
+        rows.size());
+    for (std::size_t i = 0; i < rows.size(); ++i) setCells(static_cast<int>(i), rows[i]);
+    preview_->resizeColumnsToContents();
+}
+
+void ImportDialog::showBlocks() {
+    setHeads({tr("line"), tr("title"), tr("height"), tr("depth"), tr("columns × rows")},
+             sheet_.blocks.size());
     int row = 0;
     for (const auto& block : sheet_.blocks) {
         const QStringList cells{QString::number(block.line), text(block.title),
                                 block.height ? session_.length(*block.height) : tr("?"),
                                 block.depth ? session_.length(*block.depth) : tr("?"),
                                 QStringLiteral("%1 × %2").arg(block.columns()).arg(block.rows.size())};
-        for (int column = 0; column < cells.size(); ++column)
-            preview_->setItem(row, column, new QTableWidgetItem(cells[column]));
-        ++row;
+        setCells(row++, cells);
     }
     preview_->resizeColumnsToContents();
 }
 
 void ImportDialog::showPreview(const std::vector<ReadingRow>& rows) {
-    const QStringList heads{tr("run"), tr("fixture"), tr("height"), tr("depth"),
-                            tr("x"),   tr("y"),       tr("PPFD"),   tr("flag")};
-    preview_->setColumnCount(static_cast<int>(heads.size()));
-    preview_->setHorizontalHeaderLabels(heads);
-    preview_->setRowCount(static_cast<int>(std::min(kPreviewRows, rows.size())));
+    setHeads({tr("run"), tr("fixture"), tr("height"), tr("depth"), tr("x"), tr("y"), tr("PPFD"), tr("flag")},
+             std::min(kPreviewRows, rows.size()));
     for (int i = 0; i < preview_->rowCount(); ++i) {
         const auto& row = rows[static_cast<std::size_t>(i)];
         const QStringList cells{text(row.run.label),
@@ -285,13 +355,17 @@ void ImportDialog::showPreview(const std::vector<ReadingRow>& rows) {
                                 session_.figure(row.reading.y),
                                 QString::number(row.reading.mean.value()),
                                 text(row.reading.flag.text())};
-        for (int column = 0; column < cells.size(); ++column)
-            preview_->setItem(i, column, new QTableWidgetItem(cells[column]));
+        setCells(i, cells);
     }
     preview_->resizeColumnsToContents();
 }
 
 Expected<MergeReport> ImportDialog::importInto(Project& project) {
+    if (rings_)
+        return project.importBench(ringBench(), {}, name_).map([&](MergeReport report) {
+            report.added = count_;
+            return report;
+        });
     if (!is_sheet_) return project.importReadings({}, std::move(gathered_), gathering_, name_);
     return project.importRows(*sheetRows(), name_);
 }
@@ -306,12 +380,15 @@ void ImportDialog::import() {
     });
     if (!fault.isEmpty()) {
         // What was gathered is given away; it can be tried again.
-        if (!is_sheet_) understand();
+        if (!is_sheet_ && !rings_) understand();
         problems_->setPlainText(fault);
         problems_->show();
         return;
     }
-    QString sentence = tr("%1 readings imported").arg(report.added);
+    QString sentence = rings_
+                           ? tr("%1 means imported; Field shows them, and Height and Array go by their fit")
+                                 .arg(report.added)
+                           : tr("%1 readings imported").arg(report.added);
     if (report.already_there > 0) sentence += tr(", %1 were there already").arg(report.already_there);
     if (report.superseding > 0) sentence += tr(", %1 replace an earlier value").arg(report.superseding);
     session_.say(sentence);

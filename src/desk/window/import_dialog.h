@@ -11,11 +11,13 @@
 #include "desk/shared/session.h"
 #include "formats/plane_sheet.h"
 #include "formats/readings_csv.h"
+#include "formats/ring_csv.h"
 
 namespace glumet {
 
 /// Shows what a file was understood to hold, asks for what it does not say, names the rows it cannot take,
-/// and imports all or nothing. Both a readings CSV and a sheet of typed planes.
+/// and imports all or nothing: a readings CSV, a table of means that others published, or a sheet of typed
+/// planes.
 class ImportDialog : public ScrolledDialog {
     Q_OBJECT
 
@@ -28,12 +30,18 @@ class ImportDialog : public ScrolledDialog {
   private:
     void understand();
     void gather(std::string_view text);
+    void understandRings(const DelimitedText& text);
+    Bench ringBench() const;
+    void showMeans();
     Checked<std::vector<ReadingRow>> sheetRows() const { return rowsOfSheet(sheet_, answers()); }
     Expected<MergeReport> importInto(Project& project);
     QWidget* makeQuestions();
+    QComboBox* askTank();
     void check();
     void showPreview(const std::vector<ReadingRow>& rows);
     void showBlocks();
+    void setHeads(const QStringList& heads, std::size_t rows);
+    void setCells(int row, const QStringList& cells);
     void import();
     SheetAnswers answers() const;
     QString understoodSentence() const;
@@ -51,6 +59,7 @@ class ImportDialog : public ScrolledDialog {
     std::vector<ReadingRow> first_rows_;
     int count_ = 0;
     bool is_sheet_ = false;
+    std::optional<RingTable> rings_;  ///< of a table of others' means
     QLabel* understood_;
     QTableWidget* preview_;
     QPlainTextEdit* problems_;
