@@ -2610,6 +2610,26 @@
         <source>It would bring the height to ± {}; no run is planned like that yet: Bench, New run.</source>
         <translation>Das brächte die Höhe auf ± {}; so ist noch kein Durchgang geplant: Bank, Neuer Durchgang.</translation>
     </message>
+    <message>
+        <source>The likeliest cause is the run at {}: it reads {} against what the others say of it, everywhere alike. Level, unit or meter?</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The likeliest cause is the run at {}: the others agree without it. Height, place or depth?</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Read by {}</source>
+        <translation>Gemessen von {}</translation>
+    </message>
+    <message>
+        <source>Means of rings, not points: what each point reads nobody knows, and the fit alone answers for height and array.</source>
+        <translation>Mittel von Ringen, keine Punkte: was jeder Punkt misst, weiß niemand, und allein die Anpassung antwortet für Höhe und Reihe.</translation>
+    </message>
+    <message>
+        <source>The painted walls reflect {} by the readings, and {} as described: look at the walls in Bench.</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
@@ -3095,6 +3115,10 @@
     </message>
     <message>
         <source>The goal in full</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fitted to %1 means that %2 read</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -3629,6 +3653,10 @@ Best at %7: %8; %9 do about as well.</source>
         <source>Judging … %1</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>, read by %1</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::ArrayView</name>
@@ -4123,11 +4151,11 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>The chart is kept; Field shows its rings, and Height and Array go by its fit.</source>
+        <source>means</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>means</source>
+        <source>The chart is kept; Field shows its rings.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -4298,6 +4326,10 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>Type the means into the table</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>middle ring</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -4812,6 +4844,18 @@ Best at %7: %8; %9 do about as well.</source>
         <source>back</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>What the readings do not tell</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 means of others lie %2 off the fit; reduced chi-square %3. Painted walls reflect %4. %5</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The light is taken to be round.</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::FixtureDrawing</name>
@@ -5067,6 +5111,12 @@ Planen legt sie fest, Messen nimmt sie auf.</translation>
         <source>Rests on %1 means of rings that %2 read: their meter and their heights are taken as stated. No reading of your own stands behind it.</source>
         <translation>Beruht auf %1 Ringmitteln, die %2 gemessen hat: Messgerät und Höhen gelten wie angegeben. Keine eigene Messung steht dahinter.</translation>
     </message>
+    <message>
+        <source>Means of rings have no points to compare from height to height.
+Field and Array show what their fit says.</source>
+        <translation>Ringmittel haben keine Punkte, die sich von Höhe zu Höhe vergleichen ließen.
+Feld und Reihe zeigen, was ihre Anpassung sagt.</translation>
+    </message>
 </context>
 <context>
     <name>glumet::ImportDialog</name>
@@ -5267,7 +5317,7 @@ Planen legt sie fest, Messen nimmt sie auf.</translation>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>%1 means imported; Field shows them, and Height and Array go by their fit</source>
+        <source>%1 means imported; Field shows their rings</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -6796,7 +6846,7 @@ once more</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>means of %1 × %2 points</source>
+        <source>of %1 × %2 points</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

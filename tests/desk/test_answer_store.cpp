@@ -151,7 +151,7 @@ class TestAnswerStore : public QObject {
         const auto& sweep = sweepOf("Osier 60", "warm white");
         byId(before.runs, sweep.runs.back())->planes.back().readings.pop_back();
         KeptFit kept;
-        FitMemory::shared().forget();
+        rememberedFits().forget();
         std::vector<double> shares;
         const auto first =
             fitSweep(before, sweep, kept, {{}, [&](double share) { shares.push_back(share); }});
@@ -180,7 +180,7 @@ class TestAnswerStore : public QObject {
     void aQuestionThatComesBackIsAnsweredAtOnce() {
         const auto& sweep = sweepOf("Osier 60", "warm white");
         KeptFit kept;
-        FitMemory::shared().forget();
+        rememberedFits().forget();
         const auto first = fitSweep(demo(), sweep, kept, {});
         KeptFit other;
         std::stop_source stopped;
@@ -213,7 +213,7 @@ class TestAnswerStore : public QObject {
     void whatWasBrokenOffIsNotKept() {
         const auto& sweep = sweepOf("Osier 60", "warm white");
         KeptFit kept;
-        FitMemory::shared().forget();  // what other tests asked is no answer here
+        rememberedFits().forget();  // what other tests asked is no answer here
         QVERIFY(!fitSweep(demo(), sweep, kept, {}).heights.empty());
         auto edited = demo();
         edited.method.goal.ceiling = Ppfd(120);
@@ -222,7 +222,7 @@ class TestAnswerStore : public QObject {
         QVERIFY(fitSweep(edited, sweep, kept, {stopped.get_token()}).heights.empty());
         KeptFit anew;
         const auto whole = fitSweep(edited, sweep, anew, {});
-        FitMemory::shared().forget();
+        rememberedFits().forget();
         const auto resumed = fitSweep(edited, sweep, kept, {});
         for (std::size_t i = 0; i < whole.heights.size(); ++i)
             QCOMPARE(resumed.heights[i].height, whole.heights[i].height);

@@ -61,6 +61,7 @@ struct FitParameter {
 
     /// Whether the readings have hardly narrowed what was believed before.
     bool untold() const { return error > 0.8 * prior_error; }
+    bool operator==(const FitParameter&) const = default;
 };
 
 /// One reading against the fit.
@@ -74,6 +75,8 @@ struct FitResidual {
     double standard_errors = 0.0;
     bool distrusted = false;
     std::optional<int> ring;  ///< of a mean: its ring, −1 all points; then x and y are the tank's middle
+
+    bool operator==(const FitResidual&) const = default;
 };
 
 struct FitResult {
@@ -82,6 +85,7 @@ struct FitResult {
         Id run = 0;
         double height_mm = 0.0;
         double level = 1.0;
+        bool operator==(const Slip&) const = default;
     };
 
     LightModel model;
@@ -97,6 +101,7 @@ struct FitResult {
     struct ShapeEvidence {
         BeamShape shape = BeamShape::Round;
         double gain = 0.0;
+        bool operator==(const ShapeEvidence&) const = default;
     };
     std::vector<ShapeEvidence> shape_evidence;
     double reduced_chi_square = 0.0;
@@ -107,6 +112,7 @@ struct FitResult {
     int iterations = 0;
 
     int distrusted() const;
+    bool operator==(const FitResult&) const = default;
 };
 
 /// The runs whose readings a fit took, in its order.

@@ -41,6 +41,12 @@ constexpr double kTriedFromUnround = 1.0;
 constexpr double kClearlyBetter = 10.0;
 /// … and without one the scatter itself is said from here on.
 constexpr double kScattered = 5.0;
+/// Other causes than the layout are tried from here on.
+constexpr double kCausesFrom = 2.5;
+/// A share of readings that the fit has ceased to trust, as when a whole run is elsewhere.
+constexpr double kManyDistrusted = 0.05;
+/// So much larger may the scatter be that a layout leaves than the one another cause leaves.
+constexpr double kAsGood = 2.0;
 
 std::vector<ModelEmitter> emittersOf(const Layout& layout) {
     Fixture f;
@@ -173,10 +179,20 @@ void doubtLayout(FitResult& fit, const Bench& bench, const std::vector<Id>& runs
     if (fit.means == fit.model.readings) return;  // rings say too little of a layout
     const bool round = fit.model.shape == BeamShape::Round;
     const double above = (fit.reduced_chi_square - 1.0) / std::sqrt(2.0 / std::max(1, fit.model.readings));
-    if (above < (round ? kTriedFrom : kTriedFromUnround)) return;
+    const bool scattered = above >= kCausesFrom || fit.distrusted() > kManyDistrusted * fit.model.readings;
+    if (!scattered && above < (round ? kTriedFrom : kTriedFromUnround)) return;
     auto quiet = options;
     quiet.progress = [](double) {};
     const auto candidates = likeliest(bench, runs, quiet);
+    const auto cause = scattered ? likeliestCause(fit, bench, runs, quiet) : std::nullopt;
+    // All else being equal a layout that explains everything is likelier than a run that must be left out.
+    const bool layout_explains =
+        candidates && cause && scatterOf(candidates->front().fit) < kAsGood * cause->scatter;
+    if (cause && !layout_explains) {
+        fit.model.misfit = std::max(fit.model.misfit, relativeMisfit(fit));
+        fit.cannot_tell.push_back(cause->words);
+        return;
+    }
     if (!candidates || candidates->front().fit.evidence < fit.evidence + kClearlyBetter) {
         if (above < kScattered) return;
         fit.model.misfit = std::max(fit.model.misfit, relativeMisfit(fit));

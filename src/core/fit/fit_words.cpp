@@ -6,6 +6,8 @@ namespace glumet {
 namespace {
 
 constexpr double kTwin = 0.95;  // correlation beyond which two parameters cannot be told apart
+/// Standard errors between a fitted reflectance and the described one, from which the wall is doubted.
+constexpr double kFarFromDescribed = 2.0;
 
 }  // namespace
 
@@ -66,6 +68,15 @@ void Fitter::tellApart(const Eigen::MatrixXd& covariance) {
                                 : p.error < 10.0 ? 2
                                                  : 1},
                 p.unit));
+    // A wall is fitted as the beam is: far from what is described, it is the description that is doubted.
+    for (const auto& p : result_.parameters)
+        if (p.what == FitQuantity::Reflectance && std::abs(p.value - described_reflectance_) >
+                                                      kFarFromDescribed * std::hypot(p.prior_error, p.error))
+            result_.cannot_tell.push_back(say(
+                GLUMET_SAY("Core",
+                           "The painted walls reflect {} by the readings, and {} as described: look at the "
+                           "walls in Bench."),
+                Share{p.value}, Share{described_reflectance_}));
     // Flux against height offset: a brighter lamp higher up.
     Eigen::VectorXd by_flux = Eigen::VectorXd::Zero(covariance.rows());
     const auto& fluxes = BeamBasis::fluxes(shape_);

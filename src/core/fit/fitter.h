@@ -48,6 +48,21 @@ struct Nuisances {
 /// light differently into the model's misfit.
 void doubtLayout(FitResult& fit, const Bench& bench, const std::vector<Id>& runs, const FitOptions& options);
 
+/// Mean square of the residuals in standard errors, none counted as more than six: about 1 for a fit that
+/// holds. Unlike the reduced chi-square it holds what the fit has ceased to trust.
+double scatterOf(const FitResult& fit);
+
+/// What would explain a scatter that is larger than it should be, besides layout and beam.
+struct FitCause {
+    double scatter = 0.0;  ///< with the cause out of the way, see scatterOf()
+    Words words;
+};
+
+/// Found by trying: the worst runs left out, and painted walls of any reflectance. Nothing where none of them
+/// takes half of the scatter away.
+std::optional<FitCause> likeliestCause(const FitResult& fit, const Bench& bench, const std::vector<Id>& runs,
+                                       const FitOptions& options);
+
 class Fitter {
   public:
     Fitter(const Bench& bench, const std::vector<Id>& runs, const FitOptions& options)

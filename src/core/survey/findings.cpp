@@ -144,6 +144,15 @@ std::vector<Finding> fieldFindings(const Bench& bench, Id run, Millimetre depth,
     const auto* plane = planeAt(bench.run(run), depth);
     const auto statistics =
         plane == nullptr ? Expected<PlaneStatistics>(problem("", {})) : planeStatistics(*plane, band);
+    if (!statistics && plane != nullptr && !plane->means.empty()) {
+        out.push_back(finding(FindingKind::Fact,
+                              say(GLUMET_SAY("Core", "Read by {}"), bench.run(run).read_by),
+                              say(GLUMET_SAY("Core",
+                                             "Means of rings, not points: what each point reads nobody "
+                                             "knows, and the fit alone answers for height and array.")),
+                              EvidenceView::Field, place));
+        return out;
+    }
     if (!statistics) {
         out.push_back(finding(FindingKind::Next, say(GLUMET_SAY("Core", "Nothing read here yet")),
                               say(GLUMET_SAY("Core", "Measure takes the readings of this plane.")),

@@ -22,6 +22,8 @@ struct Companion {
     double rotation_deg = 0.0;  ///< +x towards +y
     Millimetre height{200};
     double level = 1.0;  ///< against the row's; both are dimmed together
+
+    bool operator==(const Companion&) const = default;
 };
 
 /// What the fixtures between the outermost two do as those move.
@@ -48,6 +50,8 @@ struct ArrayQuestion {
     std::stop_token stop;
 
     std::optional<Problem> invalid() const;
+
+    bool operator==(const ArrayQuestion&) const = default;
 };
 
 /// One step of the outermost two moving outward.

@@ -22,6 +22,8 @@ struct ArrayLimits {
     std::optional<Millimetre> highest;
 
     std::optional<Problem> wrongHeight(Millimetre height) const;
+
+    bool operator==(const ArrayLimits&) const = default;
 };
 
 /// A fixture's outline in plan.

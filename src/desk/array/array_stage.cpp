@@ -57,6 +57,7 @@ ArrayStage::ArrayStage(Session& session)
 }
 
 void ArrayStage::listen() {
+    setProperty(kWrapsText, true);
     connect(&light_, &ArrayLight::movedByHand, this, [this] {
         by_hand_ = true;
         reason_->setText(tr("Moved by hand. It snaps to the schools' positions."));
@@ -324,8 +325,10 @@ void ArrayStage::showAll() {
         shown.at_full = light_.judged();
         shown.level_pct = choices_.level_pct;
         shown.goal_share = choices_.goal_share;
+        const QString reader = text(session().sweep()->configuration.read_by);
         headline_->setText(
-            tr("%1 × %2 over %3").arg(choices_.count).arg(text(fit()->model.fixture), text(tank()->name)));
+            tr("%1 × %2 over %3").arg(choices_.count).arg(text(fit()->model.fixture), text(tank()->name)) +
+            (reader.isEmpty() ? QString() : tr(", read by %1").arg(reader)));
         if (!by_hand_) {
             auto words = verdicts()->spacing.schools[school_].reason;
             words += seamWords(verdicts()->spacing, school_);

@@ -44,9 +44,7 @@ std::optional<ChannelMix> mixBy(const ArrayOrder& order, const std::vector<doubl
     return channelMix(order.channels, points, question.goal);
 }
 
-}  // namespace
-
-Expected<ArrayVerdicts> judgeArray(const ArrayOrder& order, const Asked& asked) {
+Expected<ArrayVerdicts> judgedAnew(const ArrayOrder& order, const Asked& asked) {
     // Spacing, goals and channels, measured arrays, numbers.
     const auto done = [&](int parts) { asked.progress(parts / 4.0); };
     auto question = order.question;
@@ -70,6 +68,20 @@ Expected<ArrayVerdicts> judgeArray(const ArrayOrder& order, const Asked& asked) 
         out.counts = std::move(*rows);
     if (asked.stop.stop_requested()) return problem("", say(GLUMET_SAY("Core", "cancelled")));
     return out;
+}
+
+}  // namespace
+
+RememberedAnswers<ArrayOrder, ArrayVerdicts>& rememberedArrays() {
+    static RememberedAnswers<ArrayOrder, ArrayVerdicts> remembered;
+    return remembered;
+}
+
+Expected<ArrayVerdicts> judgeArray(const ArrayOrder& order, const Asked& asked) {
+    if (auto known = rememberedArrays().find(order)) return *known;
+    auto made = judgedAnew(order, asked);
+    if (made && readingCount(order.bench) <= kMostRememberedReadings) rememberedArrays().keep(order, *made);
+    return made;
 }
 
 }  // namespace glumet

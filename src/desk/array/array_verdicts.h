@@ -4,10 +4,11 @@
 #include <stop_token>
 #include <string>
 #include <vector>
-#include "desk/shared/answer_store.h"
 
 #include "core/verdicts/agreement.h"
 #include "core/verdicts/array.h"
+#include "desk/shared/answer_store.h"
+#include "desk/shared/remembered_answers.h"
 
 namespace glumet {
 
@@ -28,6 +29,8 @@ struct ArrayOrder {
     std::optional<Goal> second;              ///< in the same tank
     std::vector<std::string> channels;       ///< names …
     std::vector<LightModel> channel_models;  ///< … and what each gives by itself
+
+    bool operator==(const ArrayOrder&) const = default;
 };
 
 /// All the answers. Whatever could not be asked is empty.
@@ -38,6 +41,8 @@ struct ArrayVerdicts {
     std::optional<ChannelMix> mix;
     std::vector<MeasuredArray> measured;
 };
+
+RememberedAnswers<ArrayOrder, ArrayVerdicts>& rememberedArrays();
 
 /// Level and mix are judged with the fixtures where the first school that speaks hangs them.
 Expected<ArrayVerdicts> judgeArray(const ArrayOrder& order, const Asked& asked);

@@ -75,7 +75,7 @@ void BenchStage::typeChart() {
     if (!fault.isEmpty()) return;
     for (const auto& run : session().bench().runs)
         if (run.label == first.label && run.read_by == first.read_by) session().chooseRun(run.id);
-    session().say(tr("The chart is kept; Field shows its rings, and Height and Array go by its fit."));
+    session().say(tr("The chart is kept; Field shows its rings."));
 }
 
 void BenchStage::removeRun() {

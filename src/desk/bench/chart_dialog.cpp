@@ -26,7 +26,7 @@ QString typed(const QTableWidget* table, int row, int column) {
 }  // namespace
 
 ChartDialog::ChartDialog(Session& session, QWidget* parent)
-    : ScrolledDialog(parent, {640, 620}),
+    : ScrolledDialog(parent, {660, 520}),
       session_(session),
       fixture_(new QComboBox),
       tank_(new QComboBox),
@@ -99,6 +99,9 @@ void ChartDialog::layOut() {
     means_->setObjectName(QStringLiteral("chartMeans"));
     means_->setAccessibleName(tr("Means of the rings, µmol/m²s"));
     means_->setTabKeyNavigation(false);
+    means_->setCornerButtonEnabled(false);
+    means_->setStyleSheet(
+        QStringLiteral("QTableCornerButton::section { background: transparent; border: 0; }"));
     means_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
     means_->verticalHeader()->setDefaultSectionSize(26);
     auto* layout = new QVBoxLayout(body());
@@ -141,6 +144,7 @@ void ChartDialog::shapeTable() {
         for (int ring = 0; ring < rings; ++ring)
             heads << (ring == 0           ? tr("outer ring")
                       : ring == rings - 1 ? tr("centre")
+                      : rings == 3        ? tr("middle ring")
                                           : tr("ring %1").arg(ring + 1));
         heads << tr("all points");
         QStringList rows;

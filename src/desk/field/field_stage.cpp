@@ -113,7 +113,8 @@ QWidget* FieldStage::makeLowerRow() {
     layout->addLayout(left, 5);
     auto* right = new QVBoxLayout;
     right->setSpacing(4);
-    right->addWidget(makeLabel(tr("All planes: heights across, depths down"), TextRole::Muted));
+    sheet_title_ = makeLabel({}, TextRole::Muted);
+    right->addWidget(sheet_title_);
     right->addWidget(sheet_, 1);
     layout->addLayout(right, 6);
     return row;
@@ -169,6 +170,8 @@ void FieldStage::refresh() {
     refreshMap();
     refreshFigures();
     refreshSection();
+    sheet_title_->setText(session().sweep() == nullptr ? QString()
+                                                       : tr("All planes: heights across, depths down"));
     sheet_->update();
     readOut(session().cell());
 }

@@ -64,6 +64,7 @@ class FieldStage : public Stage {
     QButtonGroup* views_;
     PlaneFigures* figures_;
     FitReport* report_;  ///< in the place of the figures while the difference is shown
+    QLabel* sheet_title_ = nullptr;
     QLabel* section_title_;
     QCustomPlot* section_;
     PlaneSheetView* sheet_;

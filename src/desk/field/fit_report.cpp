@@ -1,6 +1,7 @@
 #include "desk/field/fit_report.h"
 
 #include <QHeaderView>
+#include <QScrollArea>
 #include <QVBoxLayout>
 #include <algorithm>
 #include <cmath>
@@ -16,13 +17,16 @@ namespace {
 
 constexpr int kWidth = 258;
 constexpr int kShownOutliers = 40;
-constexpr int kParameterRows = 7;
+constexpr int kParameterRows = 4;
+constexpr int kLeastUntold = 54;
 
 /// A figure with as many decimals as its error needs.
 QString figure(double value, double error) {
     const int decimals = error >= 10.0 ? 0 : error >= 1.0 ? 1 : error >= 0.1 ? 2 : 3;
     return QString::number(value, 'f', decimals).replace(QLatin1Char('-'), QStringLiteral("−"));
 }
+
+bool onlyMeans(const FitResult& fit) { return fit.means > 0 && fit.means == fit.model.readings; }
 
 void giveFirstTheRest(QTableWidget& table) {
     table.horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
@@ -52,14 +56,26 @@ FitReport::FitReport(Session& session)
     layout->addWidget(parameters_, 3);
     layout->addWidget(outliers_title_);
     layout->addWidget(outliers_, 2);
-    layout->addWidget(untold_);
+    // However much cannot be told: it scrolls where the stage is low.
+    auto* untold = new QScrollArea;
+    untold->setFrameShape(QFrame::NoFrame);
+    untold->setWidgetResizable(true);
+    untold->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    untold->setMinimumHeight(kLeastUntold);
+    untold->setAccessibleName(tr("What the readings do not tell"));
+    untold_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
+    untold->setWidget(untold_);
+    layout->addWidget(untold, 2);
     connect(outliers_, &QTableWidget::cellActivated, this, &FitReport::goTo);
     connect(outliers_, &QTableWidget::cellClicked, this, &FitReport::goTo);
 }
 
 void FitReport::refresh(const FitResult& fit) {
     summary_->setText(
-        tr("%1 readings lie %2 off the fit; reduced chi-square %3. Painted walls reflect %4. %5")
+        (onlyMeans(fit)
+             ? tr("%1 means of others lie %2 off the fit; reduced chi-square %3. Painted walls reflect %4. "
+                  "%5")
+             : tr("%1 readings lie %2 off the fit; reduced chi-square %3. Painted walls reflect %4. %5"))
             .arg(fit.model.readings)
             .arg(text(percentText(fit.model.relative_residual)))
             .arg(fit.reduced_chi_square, 0, 'f', 2)
@@ -74,6 +90,7 @@ void FitReport::refresh(const FitResult& fit) {
 
 /// Which beam the readings asked for.
 QString FitReport::shapeWords(const FitResult& fit) {
+    if (onlyMeans(fit)) return tr("The light is taken to be round.");
     switch (fit.model.shape) {
         case BeamShape::Round:
             return tr("The light is round: no other beam explains the readings better.");

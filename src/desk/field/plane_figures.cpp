@@ -78,7 +78,7 @@ void PlaneFigures::addMeans(const Plane& plane) {
     const auto& first = plane.means.front();
     rows_.push_back({tr("read by %1").arg(text(session_.run()->read_by)),
                      tr("± %1").arg(text(percentText(first.relative_sd))),
-                     tr("means of %1 × %2 points").arg(first.columns).arg(first.rows), -1, true});
+                     tr("of %1 × %2 points").arg(first.columns).arg(first.rows), -1, true});
 }
 
 void PlaneFigures::refresh() {
@@ -168,7 +168,7 @@ void PlaneSheetView::renderMaps() {
         for (int row = 0; row < static_cast<int>(depths.size()); ++row) {
             const auto rect = mapRect(column, row);
             const auto* plane = planeAt(run, depths[static_cast<std::size_t>(row)]);
-            if (plane != nullptr && !plane->readings.empty()) {
+            if (plane != nullptr && (!plane->readings.empty() || !plane->means.empty())) {
                 auto plan = planOf(session_.bench(), run, *plane);
                 plan.scale_top = session_.fieldScaleTop();
                 paintSmallPlan(p, rect, plan, c);

@@ -47,10 +47,7 @@ HeightStage::HeightStage(Session& session)
     layout->addWidget(makeSchools());
     layout->addWidget(makeAnswer());
     layout->addWidget(makePlots(), 1);
-    nothing_ =
-        makeLabel(tr("Two heights or more of one plane show here how the light falls and spreads with the "
-                     "mounting height.\nPlan lays them out, Measure takes them."),
-                  TextRole::Muted);
+    nothing_ = makeLabel({}, TextRole::Muted);
     nothing_->setObjectName(QStringLiteral("heightNothing"));
     nothing_->setWordWrap(true);
     nothing_->setAlignment(Qt::AlignCenter);
@@ -235,6 +232,12 @@ void HeightStage::refresh() {
     plots_->setVisible(levels);
     table_->setVisible(levels);
     nothing_->setVisible(!levels);
+    nothing_->setText(
+        byOthers()
+            ? tr("Means of rings have no points to compare from height to height.\nField and Array show "
+                 "what their fit says.")
+            : tr("Two heights or more of one plane show here how the light falls and spreads with the "
+                 "mounting height.\nPlan lays them out, Measure takes them."));
     first_title_->setText(by_spill                                ? tr("Loss of the grid mean, %")
                           : head.school == HeightSchool::Flattest ? tr("Centre and edge apart, %")
                           : head.school == HeightSchool::BandFill
@@ -423,7 +426,11 @@ void HeightStage::refreshTable(const SpillLimitVerdict& v) {
 std::vector<Finding> HeightStage::findings() const {
     const auto* verdict = session().verdict();
     if (verdict == nullptr) return benchFindings(session().bench());
-    auto out = heightFindings(session().bench(), *session().sweep(), *verdict);
+    std::vector<Finding> out;
+    if (byOthers() && session().depth())
+        out = fieldFindings(session().bench(), session().runId(), *session().depth(), session().band());
+    else
+        out = heightFindings(session().bench(), *session().sweep(), *verdict);
     if (const auto where = schoolsFinding(session().schools(), headline())) addBeforeNext(out, {*where});
     if (session().knowledge() != nullptr) addBeforeNext(out, knowledgeFindings(*session().knowledge()));
     return out;

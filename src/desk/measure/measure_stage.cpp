@@ -72,7 +72,8 @@ MeasureStage::MeasureStage(Session& session)
     body->addWidget(makeSide());
     layout->addLayout(body, 1);
     layout->addWidget(makeKeys());
-    layout->addWidget(makeLabel(tr("This sweep"), TextRole::Muted));
+    sweep_title_ = makeLabel({}, TextRole::Muted);
+    layout->addWidget(sweep_title_);
     layout->addWidget(sweep_);
     connect(map_, &PlanMap::cellChosen, this, [this](Cell cell) { taker_.aim(cell); });
     connect(&taker_, &ReadingTaker::changed, this, [this] {
@@ -157,6 +158,7 @@ void MeasureStage::refresh() {
     if (const auto* plane = session().plane();
         plane != nullptr && plane->grid && !plane->readings.empty() && !taker_.target())
         session().wantFit();
+    sweep_title_->setText(session().sweep() == nullptr ? QString() : tr("This sweep"));
     const auto& c = colours();
     point_->setStyleSheet(
         QStringLiteral("font-size: 34px; font-weight: bold; color: %1;").arg(c.accent.name()));

@@ -68,6 +68,7 @@ class MeasureStage : public Stage {
     QLabel* sound_;
     ThinBar* progress_;
     SweepProgress* sweep_;
+    QLabel* sweep_title_ = nullptr;
 };
 
 /// What the window is told of this stage.

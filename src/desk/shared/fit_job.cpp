@@ -96,32 +96,17 @@ Expected<FitResult> beginAnew(const Bench& bench, const Sweep& sweep, KeptFit& k
 
 }  // namespace
 
-FitMemory& FitMemory::shared() {
-    static FitMemory memory;
-    return memory;
-}
-
-std::optional<SweepFit> FitMemory::find(const Bench& bench, const Sweep& sweep, bool heights) {
-    const std::lock_guard lock(mutex_);
-    for (const auto& known : known_)
-        if (known.heights == heights && known.sweep == sweep && known.bench == bench) return known.found;
-    return std::nullopt;
-}
-
-void FitMemory::keep(const Bench& bench, const Sweep& sweep, bool heights, const SweepFit& found) {
-    constexpr std::size_t kMost = 12;
-    if (!found.fit || readingCount(bench) > kMostRemembered) return;
-    const std::lock_guard lock(mutex_);
-    known_.push_front({bench, sweep, heights, found});
-    if (known_.size() > kMost) known_.pop_back();
-}
-
-void FitMemory::forget() {
-    const std::lock_guard lock(mutex_);
-    known_.clear();
+RememberedAnswers<FitAsked, SweepFit>& rememberedFits() {
+    static RememberedAnswers<FitAsked, SweepFit> remembered;
+    return remembered;
 }
 
 namespace {
+
+void remember(const Bench& bench, const Sweep& sweep, bool heights, const SweepFit& found) {
+    if (found.fit && readingCount(bench) <= kMostRememberedReadings)
+        rememberedFits().keep({bench, sweep, heights}, found);
+}
 
 SweepFit fittedAlone(const Bench& bench, const Sweep& sweep, const Asked& asked) {
     FitOptions options;
@@ -136,14 +121,14 @@ SweepFit fittedAlone(const Bench& bench, const Sweep& sweep, const Asked& asked)
 }  // namespace
 
 SweepFit fitAlone(const Bench& bench, const Sweep& sweep, const Asked& asked) {
-    if (auto known = FitMemory::shared().find(bench, sweep, false)) return *known;
+    if (auto known = rememberedFits().find({bench, sweep, false})) return *known;
     auto found = fittedAlone(bench, sweep, asked);
-    if (!asked.stop.stop_requested()) FitMemory::shared().keep(bench, sweep, false, found);
+    if (!asked.stop.stop_requested()) remember(bench, sweep, false, found);
     return found;
 }
 
 SweepFit fitSweep(const Bench& bench, const Sweep& sweep, KeptFit& kept, const Asked& asked) {
-    if (auto known = FitMemory::shared().find(bench, sweep, true)) return *known;
+    if (auto known = rememberedFits().find({bench, sweep, true})) return *known;
     const bool taken = takeAdded(bench, sweep, kept);
     SweepFit found{
         taken ? Expected<FitResult>(kept.fit->result()) : beginAnew(bench, sweep, kept, part(asked, 0)),
@@ -160,7 +145,7 @@ SweepFit fitSweep(const Bench& bench, const Sweep& sweep, KeptFit& kept, const A
     found.heights = kept.heights;
     found.knowledge = knowledgeOf(bench, sweep.runs, *found.fit, found.heights);
     // One that took readings in is not what a fit of all of them would be.
-    if (!taken) FitMemory::shared().keep(bench, sweep, true, found);
+    if (!taken) remember(bench, sweep, true, found);
     return found;
 }
 

@@ -1,7 +1,5 @@
 #pragma once
 
-#include <deque>
-#include <mutex>
 #include <optional>
 #include <vector>
 
@@ -11,6 +9,7 @@
 #include "core/verdicts/enough.h"
 #include "core/verdicts/fitted_heights.h"
 #include "desk/shared/answer_store.h"
+#include "desk/shared/remembered_answers.h"
 
 namespace glumet {
 
@@ -35,27 +34,15 @@ struct KeptFit {
     int added = 0;  ///< readings since it began
 };
 
-/// Answers to the last questions, whichever window asked them: what comes back by undo, or by opening the
-/// project once more, is there at once. Fits of more than kMostRemembered readings are not kept.
-class FitMemory {
-  public:
-    static constexpr std::size_t kMostRemembered = 20'000;
+/// What a fit was asked of, and whether the schools' heights were asked with it.
+struct FitAsked {
+    Bench bench;
+    Sweep sweep;
+    bool heights = false;
 
-    static FitMemory& shared();
-    std::optional<SweepFit> find(const Bench& bench, const Sweep& sweep, bool heights);
-    void keep(const Bench& bench, const Sweep& sweep, bool heights, const SweepFit& found);
-    void forget();
-
-  private:
-    struct Known {
-        Bench bench;
-        Sweep sweep;
-        bool heights;  ///< whether the schools' heights were asked too
-        SweepFit found;
-    };
-    std::mutex mutex_;
-    std::deque<Known> known_;  ///< the latest first
+    bool operator==(const FitAsked&) const = default;
 };
+RememberedAnswers<FitAsked, SweepFit>& rememberedFits();
 
 /// Fits a sweep and asks what the fit knows of heights. When only a few readings were added to what is kept,
 /// they are taken in one by one, a few milliseconds each; else the fit begins anew and is kept. The schools'

@@ -9,6 +9,9 @@
 
 namespace glumet {
 
+/// Property of a stage whose sentences wrap above fields: it is as high as they need.
+inline constexpr const char* kWrapsText = "wrapsText";
+
 /// One step of the work, shown in the middle of the window. A stage shows the session and never computes.
 class Stage : public QWidget {
     Q_OBJECT

@@ -3,6 +3,7 @@
 #include <QHBoxLayout>
 
 #include "desk/shared/follow_focus.h"
+#include "desk/shared/stage.h"
 
 namespace glumet {
 namespace {
@@ -15,9 +16,17 @@ constexpr int kStageWidth = 632;  // every stage is whole in it, a bar for scrol
 
 StageFrame::StageFrame(QStackedWidget* stages) : stages_(stages) { stages->setParent(this); }
 
+/// Sentences that wrap need more height the narrower the stage is; a layout's least height knows nothing of
+/// it, and what is below them would be cut. A stage of sentences says so; a map would ask for more than it
+/// needs.
 QSize StageFrame::minimumSizeHint() const {
     const auto* shown = stages_->currentWidget();
-    return shown == nullptr ? QSize() : shown->minimumSizeHint();
+    if (shown == nullptr) return {};
+    auto least = shown->minimumSizeHint();
+    if (const auto* layout = shown->layout(); layout != nullptr && shown->property(kWrapsText).toBool())
+        least.setHeight(
+            std::max(least.height(), layout->minimumHeightForWidth(std::max(width(), least.width()))));
+    return least;
 }
 
 bool StageFrame::event(QEvent* event) {
@@ -27,6 +36,7 @@ bool StageFrame::event(QEvent* event) {
 
 void StageFrame::resizeEvent(QResizeEvent* event) {
     QWidget::resizeEvent(event);
+    if (event->oldSize().width() != event->size().width()) updateGeometry();
     stages_->setGeometry(rect());
 }
 

@@ -385,10 +385,8 @@ void ImportDialog::import() {
         problems_->show();
         return;
     }
-    QString sentence = rings_
-                           ? tr("%1 means imported; Field shows them, and Height and Array go by their fit")
-                                 .arg(report.added)
-                           : tr("%1 readings imported").arg(report.added);
+    QString sentence = rings_ ? tr("%1 means imported; Field shows their rings").arg(report.added)
+                              : tr("%1 readings imported").arg(report.added);
     if (report.already_there > 0) sentence += tr(", %1 were there already").arg(report.already_there);
     if (report.superseding > 0) sentence += tr(", %1 replace an earlier value").arg(report.superseding);
     session_.say(sentence);
