@@ -2630,6 +2630,10 @@
         <source>The painted walls reflect {} by the readings, and {} as described: look at the walls in Bench.</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>must be above 0 and at most {}</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
@@ -5553,6 +5557,14 @@ Feld und Reihe zeigen, was ihre Anpassung sagt.</translation>
     </message>
     <message>
         <source>What it sends. Click the number that is meant, or ← → and Enter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>any light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>reads up to</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

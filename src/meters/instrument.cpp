@@ -51,7 +51,8 @@ Json jsonOf(const InstrumentProfile& p) {
               {"input", p.modbus.input},
               {"type", wordOf(kTypes, p.modbus.type)},
               {"swapped", p.modbus.swapped},
-              {"scale", p.modbus.scale}};
+              {"scale", p.modbus.scale},
+              {"reads_up_to", p.isModbus() ? p.modbus.most : p.format.most}};
     if (!p.format.spectrum) return json;
     json["first_nm"] = p.format.spectrum->first_nm;
     json["step_nm"] = p.format.spectrum->step_nm;
@@ -80,10 +81,16 @@ std::optional<InstrumentProfile> profileOf(const Json& json) {
             json.value("step_nm", 5.0),
             enumOf<SpectralUnit>(kSpectralUnits, word("spectral_unit")).value_or(SpectralUnit{}),
             {}};
+    p.format.most = json.value("reads_up_to", limits::kPpfd);
     p.question = text("question");
     p.every_ms = json.value("every_ms", 200);
-    p.modbus = {json.value("unit", 1),        json.value("address", 0), json.value("input", false), *type,
-                json.value("swapped", false), json.value("scale", 1.0)};
+    p.modbus = {json.value("unit", 1),
+                json.value("address", 0),
+                json.value("input", false),
+                *type,
+                json.value("swapped", false),
+                json.value("scale", 1.0),
+                p.format.most};
     return p;
 }
 
@@ -105,6 +112,9 @@ std::optional<Problem> invalidModbus(const ModbusRegister& at) {
         return Problem{"unit", say(GLUMET_SAY("Core", "must lie between 1 and 247"))};
     if (at.address < 0 || at.address + at.words() > 65536)
         return Problem{"address", say(GLUMET_SAY("Core", "must lie between 0 and 65535"))};
+    if (!(at.most > 0.0 && at.most <= limits::kPpfd))
+        return Problem{"reads up to",
+                       say(GLUMET_SAY("Core", "must be above 0 and at most {}"), Figure{limits::kPpfd})};
     if (!std::isfinite(at.scale) || at.scale == 0.0)
         return Problem{"scale", say(GLUMET_SAY("Core", "must be a number other than 0"))};
     return std::nullopt;

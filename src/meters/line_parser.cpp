@@ -11,6 +11,9 @@ namespace glumet {
 std::optional<Problem> LineFormat::invalid() const {
     if (!std::isfinite(factor) || factor == 0.0)
         return Problem{"factor", say(GLUMET_SAY("Core", "must be a number other than 0"))};
+    if (!(most > 0.0 && most <= limits::kPpfd))
+        return Problem{"reads up to",
+                       say(GLUMET_SAY("Core", "must be above 0 and at most {}"), Figure{limits::kPpfd})};
     if (spectrum && !(spectrum->step_nm > 0.0 && spectrum->first_nm >= 200.0 && spectrum->first_nm <= 1100.0))
         return Problem{
             "spectrum",
@@ -119,7 +122,7 @@ std::optional<double> LineParser::valueOf(const QByteArray& line) {
     }
     const auto number = parseNumber(word.toStdString());
     const double value = number.value_or(-1.0) * format_.factor;
-    return number && value >= 0.0 && value <= limits::kPpfd ? std::optional(value) : std::nullopt;
+    return number && value >= 0.0 && value <= format_.most ? std::optional(value) : std::nullopt;
 }
 
 }  // namespace glumet

@@ -20,6 +20,7 @@ struct LineFormat {
     double factor = 1.0;  ///< from the instrument's unit to µmol·m⁻²·s⁻¹ or W; finite, not 0
     /// Of a spectrometer: the line is one value a wavelength, from the column on; its value is their PPFD.
     std::optional<SpectralSample> spectrum = std::nullopt;
+    double most = limits::kPpfd;  ///< the instrument's greatest value, factor applied; more is a fault of its
 
     bool operator==(const LineFormat&) const = default;
     /// Names the field that is wrong and why; nothing when it can be used.
@@ -29,7 +30,7 @@ struct LineFormat {
 /// Cuts a stream of bytes into lines and lines into values. Nothing is guessed: a line without a value where
 /// the format expects one is garbage, is counted, and yields nothing; a line longer than kLongestLine is
 /// thrown away up to its end. A value below 0 or
-/// beyond limits::kPpfd is no value either.
+/// beyond the instrument's greatest is no value either.
 class LineParser {
   public:
     static constexpr qsizetype kLongestLine = limits::kInstrumentLine;

@@ -76,7 +76,7 @@ void ModbusMeter::take(const QList<quint16>& words) {
     unanswered_ = 0;
     heard();
     const double value = at_.decode(words);
-    if (value >= 0.0 && value <= limits::kPpfd)
+    if (value >= 0.0 && value <= at_.most)
         deliver(value);
     else
         noteFailure();

@@ -2,6 +2,7 @@
 
 #include <memory>
 
+#include "core/base/limits.h"
 #include "meters/connected_meter.h"
 #include "meters/register_link.h"
 
@@ -14,8 +15,9 @@ struct ModbusRegister {
     int address = 0;     ///< 0…65535
     bool input = false;  ///< an input register; else a holding one
     Type type = Type::Unsigned16;
-    bool swapped = false;  ///< low word first
-    double scale = 1.0;    ///< from the register's number to the unit; finite, not 0
+    bool swapped = false;         ///< low word first
+    double scale = 1.0;           ///< from the register's number to the unit; finite, not 0
+    double most = limits::kPpfd;  ///< the instrument's greatest value, scaled; more is a fault of its
 
     int words() const { return type == Type::Unsigned16 || type == Type::Signed16 ? 1 : 2; }
     /// The number that `words()` register values stand for, scaled.

@@ -99,6 +99,27 @@ class TestMeters : public QObject {
         QVERIFY(patternAt(QStringLiteral("PPFD 12"), 1).isEmpty());
     }
 
+    /// What an instrument cannot read is a fault of its line, whatever else there is light.
+    void beyondItsOwnGreatestValueNothingCounts() {
+        auto format = columnFormat(1);
+        format.most = 3000.0;
+        LineParser parser(format);
+        QCOMPARE(parser.feed("2999\n3001\n65535\n12\n"), (std::vector<double>{2999.0, 12.0}));
+        QCOMPARE(parser.counts().garbage, 2);
+        format.most = 0.0;
+        QVERIFY(format.invalid());
+        InstrumentProfile kept;
+        kept.name = QStringLiteral("Wand");
+        kept.transport = Transport::Tcp;
+        kept.place = QStringLiteral("127.0.0.1");
+        kept.number = 5025;
+        kept.format.most = kept.modbus.most = 3000.0;
+        QTemporaryDir dir;
+        InstrumentStore store(dir.filePath(QStringLiteral("instruments.json")));
+        QVERIFY(store.save({kept}));
+        QCOMPARE(store.load()->front().format.most, 3000.0);
+    }
+
     void garbageAndOverlongLinesAreCountedNotParsed() {
         LineParser parser(columnFormat(1));
         QVERIFY(parser.feed(QByteArray(1'000'000, '7')).empty());

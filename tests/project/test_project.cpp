@@ -416,7 +416,7 @@ class TestProject : public QObject {
             writer.start(QStringLiteral(GLUMET_BINARY_DIR "/reading_writer"), {path_});
             QVERIFY(writer.waitForStarted());
             QByteArray acknowledged;
-            const int wanted = static_cast<int>(QRandomGenerator::global()->bounded(40U, 400U));
+            const int wanted = static_cast<int>(QRandomGenerator::global()->bounded(20U, 160U));
             while (acknowledged.count('\n') < wanted) {
                 QVERIFY(writer.waitForReadyRead());
                 acknowledged += writer.readAll();

@@ -149,6 +149,8 @@ QWidget* InstrumentDialog::makeFields() {
     pattern_ = makeEdit("instrumentPattern");
     pattern_->setPlaceholderText(tr("PPFD=([0-9.]+), instead of a column"));
     factor_ = makeEdit("instrumentFactor");
+    most_ = makeEdit("instrumentMost");
+    most_->setPlaceholderText(tr("any light"));
     question_ = makeEdit("instrumentQuestion");
     question_->setPlaceholderText(tr("MEAS?, if it must be asked"));
     for (auto* edit : {pattern_, question_}) dressAsCode(edit);
@@ -192,6 +194,7 @@ void InstrumentDialog::addFieldRows() {
     row(tr("step, nm"), step_nm_);
     row(tr("values are"), spectral_unit_);
     row(tr("times"), factor_);
+    row(tr("reads up to"), most_);
 }
 
 QWidget* InstrumentDialog::makePreview() {
@@ -276,6 +279,8 @@ void InstrumentDialog::fill(const InstrumentProfile& p) {
     column_->setValue(p.format.column);
     pattern_->setText(p.format.pattern);
     factor_->setText(QString::number(p.isModbus() ? p.modbus.scale : p.format.factor));
+    const double most = p.isModbus() ? p.modbus.most : p.format.most;
+    most_->setText(most < limits::kPpfd ? QString::number(most) : QString());
     const auto spectrum = p.format.spectrum.value_or(SpectralSample{});
     first_nm_->setText(QString::number(spectrum.first_nm));
     step_nm_->setText(QString::number(spectrum.step_nm));
@@ -304,11 +309,16 @@ InstrumentProfile InstrumentDialog::profile() const {
                                            parseNumber(step_nm_->text().toStdString()).value_or(0.0),
                                            static_cast<SpectralUnit>(spectral_unit_->currentIndex()),
                                            {}};
+    // Empty is any light; what is no number becomes 0, which invalid() names.
+    p.format.most = most_->text().trimmed().isEmpty()
+                        ? limits::kPpfd
+                        : parseNumber(most_->text().toStdString()).value_or(0.0);
     p.question = question_->text().trimmed();
     p.every_ms = interval_->value();
     p.modbus = {unit_->value(),        address_->value(),
                 input_->isChecked(),   static_cast<ModbusRegister::Type>(type_->currentIndex()),
-                swapped_->isChecked(), p.isModbus() ? factor : 1.0};
+                swapped_->isChecked(), p.isModbus() ? factor : 1.0,
+                p.format.most};
     return p;
 }
 

@@ -66,6 +66,7 @@ class InstrumentDialog : public ScrolledDialog {
     QSpinBox* column_;
     QLineEdit* pattern_;
     QLineEdit* factor_;
+    QLineEdit* most_;
     QLineEdit* first_nm_;
     QLineEdit* step_nm_;
     QComboBox* spectral_unit_;

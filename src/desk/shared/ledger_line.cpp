@@ -16,6 +16,7 @@ namespace {
 constexpr double kFigureInterval = 0.25;
 constexpr int kWithStrip = 1000;
 constexpr int kWithSwing = 860;
+constexpr int kWithSaved = 700;
 
 }  // namespace
 
@@ -139,6 +140,9 @@ void LedgerLine::resizeEvent(QResizeEvent* event) {
     QWidget::resizeEvent(event);
     strip_->setVisible(width() >= kWithStrip);
     swing_->setVisible(width() >= kWithSwing);
+    // That all is saved is the rule; that nothing is must be seen.
+    const bool looked_at = session_.project() != nullptr && session_.project()->lookedAt();
+    saved_->setVisible(width() >= kWithSaved || looked_at);
 }
 
 QWidget* LedgerLine::makeSwitches() {
