@@ -2792,6 +2792,25 @@
     </message>
 </context>
 <context>
+    <name>Rings</name>
+    <message>
+        <source>outer ring</source>
+        <translation type="unfinished">Außenring</translation>
+    </message>
+    <message>
+        <source>centre</source>
+        <translation type="unfinished">Mitte</translation>
+    </message>
+    <message>
+        <source>middle ring</source>
+        <translation>mittlerer Ring</translation>
+    </message>
+    <message>
+        <source>ring %1</source>
+        <translation>Ring %1</translation>
+    </message>
+</context>
+<context>
     <name>glumet</name>
     <message>
         <source>1 is enough</source>
@@ -4261,18 +4280,6 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>outer ring</source>
-        <translation type="unfinished">Außenring</translation>
-    </message>
-    <message>
-        <source>centre</source>
-        <translation type="unfinished">Mitte</translation>
-    </message>
-    <message>
-        <source>ring %1</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>all points</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4330,10 +4337,6 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>Type the means into the table</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>middle ring</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -6785,22 +6788,6 @@ once more</source>
 </context>
 <context>
     <name>glumet::PlaneFigures</name>
-    <message>
-        <source>outer ring</source>
-        <translation type="unfinished">Außenring</translation>
-    </message>
-    <message>
-        <source>centre</source>
-        <translation type="unfinished">Mitte</translation>
-    </message>
-    <message>
-        <source>middle ring</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>ring %1</source>
-        <translation type="unfinished"></translation>
-    </message>
     <message>
         <source>Figures of the plane</source>
         <translation type="unfinished"></translation>

@@ -7,6 +7,7 @@
 #include <algorithm>
 
 #include "core/words/typed.h"
+#include "desk/shared/ring_name.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
 
@@ -141,11 +142,7 @@ void ChartDialog::shapeTable() {
         const QSignalBlocker quiet(means_);
         const int rings = (std::min(counts->first, counts->second) + 1) / 2;
         QStringList heads;
-        for (int ring = 0; ring < rings; ++ring)
-            heads << (ring == 0           ? tr("outer ring")
-                      : ring == rings - 1 ? tr("centre")
-                      : rings == 3        ? tr("middle ring")
-                                          : tr("ring %1").arg(ring + 1));
+        for (int ring = 0; ring < rings; ++ring) heads << ringName(ring, rings);
         heads << tr("all points");
         QStringList rows;
         for (const auto height : *heights)

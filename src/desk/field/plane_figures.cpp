@@ -5,6 +5,7 @@
 #include <QPainter>
 
 #include "core/bench/sweep.h"
+#include "desk/shared/ring_name.h"
 #include "report/plan_figure.h"
 #include "report/text.h"
 
@@ -15,12 +16,6 @@ constexpr double kRowHeight = 43.0;
 constexpr double kHeightLabel = 18.0;
 constexpr double kTop = 3.0;
 
-QString ringName(std::size_t ring, std::size_t count) {
-    if (ring == 0) return PlaneFigures::tr("outer ring");
-    if (ring + 1 == count) return PlaneFigures::tr("centre");
-    return count == 3 ? PlaneFigures::tr("middle ring") : PlaneFigures::tr("ring %1").arg(ring + 1);
-}
-
 }  // namespace
 
 PlaneFigures::PlaneFigures(Session& session) : session_(session) {
@@ -30,7 +25,7 @@ PlaneFigures::PlaneFigures(Session& session) : session_(session) {
 
 void PlaneFigures::addRings(const PlaneStatistics& s) {
     for (std::size_t ring = s.ring_means.size(); ring-- > 0;)
-        rows_.push_back({ringName(ring, s.ring_means.size()),
+        rows_.push_back({ringName(static_cast<int>(ring), static_cast<int>(s.ring_means.size())),
                          text(ppfdFigure(s.ring_means[ring])),
                          {},
                          s.ring_means[ring].value()});
@@ -68,7 +63,7 @@ void PlaneFigures::addMeans(const Plane& plane) {
             case RingName::kGreatest:
                 return tr("greatest");
             default:
-                return ringName(static_cast<std::size_t>(mean.ring.number), static_cast<std::size_t>(rings));
+                return ringName(mean.ring.number, rings);
         }
     };
     for (auto mean = plane.means.rbegin(); mean != plane.means.rend(); ++mean) {
