@@ -1,6 +1,8 @@
 #include <algorithm>
 #include <cmath>
+#include <mutex>
 
+#include "core/base/parallel.h"
 #include "core/bench/grid.h"
 #include "core/fit/bench_scene.h"
 #include "core/fit/fit.h"
@@ -117,41 +119,69 @@ double disagreement(const std::vector<Candidate>& candidates, const Bench& bench
     return std::sqrt(squares / weights);
 }
 
-/// All layouts by round beams, then the likeliest in full, the likeliest of them first.
-Expected<std::vector<Candidate>> likeliest(const Bench& bench, const std::vector<Id>& runs,
-                                           const FitOptions& options) {
-    std::vector<Candidate> candidates;
-    double done = 0.0;
-    constexpr double kAll = kLayouts.size() + 2.0 * kWeighed;
-    const auto fitted = [&](const Layout& layout, bool whole) {
+/// How far several fits at once have come, told as one share.
+class Shares {
+  public:
+    Shares(std::vector<double> weights, const std::function<void(double)>& tell)
+        : weights_(std::move(weights)), done_(weights_.size()), tell_(tell) {}
+
+    void set(std::size_t fit, double share) {
+        const std::lock_guard lock(mutex_);
+        done_[fit] = share;
+        double all = 0.0;
+        double sum = 0.0;
+        for (std::size_t k = 0; k < weights_.size(); ++k) {
+            all += weights_[k];
+            sum += weights_[k] * done_[k];
+        }
+        tell_(sum / all);
+    }
+
+  private:
+    std::mutex mutex_;
+    std::vector<double> weights_;
+    std::vector<double> done_;
+    const std::function<void(double)>& tell_;
+};
+
+/// Fits these layouts side by side, which keeps the machine busier than each by itself does.
+Expected<std::vector<Candidate>> fitted(const std::vector<const Layout*>& layouts, bool whole,
+                                        const Bench& bench, const std::vector<Id>& runs,
+                                        const FitOptions& options, Shares& shares, std::size_t first_share) {
+    std::vector<Expected<FitResult>> fits(layouts.size(), problem("", {}));
+    forEachIndex(layouts.size(), 0, [&](std::size_t i) {
         auto asked = options;
-        asked.emitters = emittersOf(layout);
+        asked.emitters = emittersOf(*layouts[i]);
         asked.spread = kSpread;
         asked.shapes = whole;
         if (!whole) asked.most_iterations = kQuickRounds;
-        const double share = whole ? 2.0 : 1.0;
-        asked.progress = [&, share](double of_it) { options.progress((done + share * of_it) / kAll); };
-        auto fit = fitFixture(bench, runs, asked);
-        done += share;
-        return fit;
-    };
-    for (const auto& layout : kLayouts) {
-        auto fit = fitted(layout, false);
-        if (!fit) return tl::make_unexpected(fit.error());
-        candidates.push_back({&layout, std::move(*fit)});
+        asked.progress = [&, i](double share) { shares.set(first_share + i, share); };
+        fits[i] = fitFixture(bench, runs, asked);
+        shares.set(first_share + i, 1.0);
+    });
+    std::vector<Candidate> candidates;
+    for (std::size_t i = 0; i < layouts.size(); ++i) {
+        if (!fits[i]) return tl::make_unexpected(fits[i].error());
+        candidates.push_back({layouts[i], std::move(*fits[i])});
     }
-    const auto better = [](const Candidate& a, const Candidate& b) {
-        return a.fit.evidence > b.fit.evidence;
-    };
-    std::sort(candidates.begin(), candidates.end(), better);
-    candidates.erase(candidates.begin() + kWeighed, candidates.end());
-    for (auto& candidate : candidates) {
-        auto fit = fitted(*candidate.layout, true);
-        if (!fit) return tl::make_unexpected(fit.error());
-        candidate.fit = std::move(*fit);
-    }
-    std::sort(candidates.begin(), candidates.end(), better);
+    std::stable_sort(candidates.begin(), candidates.end(),
+                     [](const Candidate& a, const Candidate& b) { return a.fit.evidence > b.fit.evidence; });
     return candidates;
+}
+
+/// All layouts by round beams, then the likeliest in full, the likeliest of them first.
+Expected<std::vector<Candidate>> likeliest(const Bench& bench, const std::vector<Id>& runs,
+                                           const FitOptions& options) {
+    std::vector<double> weights(kLayouts.size() + kWeighed, 1.0);
+    std::fill(weights.end() - kWeighed, weights.end(), 2.0);
+    Shares shares(weights, options.progress);
+    std::vector<const Layout*> layouts;
+    for (const auto& layout : kLayouts) layouts.push_back(&layout);
+    const auto quick = fitted(layouts, false, bench, runs, options, shares, 0);
+    if (!quick) return quick;
+    layouts.clear();
+    for (std::size_t i = 0; i < kWeighed; ++i) layouts.push_back((*quick)[i].layout);
+    return fitted(layouts, true, bench, runs, options, shares, kLayouts.size());
 }
 
 }  // namespace
