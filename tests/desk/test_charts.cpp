@@ -85,6 +85,7 @@ class TestCharts : public QObject {
     void ringsAreShownAndAnswerByTheirFit() {
         importRings(chartFile());
         QCOMPARE(w_->session.bench().runs.size(), std::size_t{4});
+        QVERIFY(w_->session.run()->byOthers());  // what was imported is what is shown
         w_->window.showStage(QStringLiteral("field"));
         w_->settle();
         const auto& plan = w_->window.findChild<PlanMap*>()->plan();

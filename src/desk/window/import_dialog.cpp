@@ -389,6 +389,11 @@ void ImportDialog::import() {
                               : tr("%1 readings imported").arg(report.added);
     if (report.already_there > 0) sentence += tr(", %1 were there already").arg(report.already_there);
     if (report.superseding > 0) sentence += tr(", %1 replace an earlier value").arg(report.superseding);
+    if (rings_)
+        for (const auto& run : session_.bench().runs)
+            if (const auto& first = rings_->bench.runs.front();
+                run.label == first.label && run.height == first.height && run.read_by == first.read_by)
+                session_.chooseRun(run.id);
     session_.say(sentence);
     accept();
 }
