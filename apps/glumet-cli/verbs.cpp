@@ -18,6 +18,7 @@
 #include "formats/model_json.h"
 #include "formats/plane_sheet.h"
 #include "formats/readings_csv.h"
+#include "formats/ring_csv.h"
 #include "project/project.h"
 #include "report/publish.h"
 
@@ -147,12 +148,32 @@ struct Incoming {
     Bench description;
     MergeReport report;
     RowMerge readings{{}, report};
+    int means = 0;  ///< that others published
+
+    bool described() const { return !description.title.empty() || !description.runs.empty(); }
 };
 
-Expected<bool> addTable(const std::string& name, const ImportQuestion& question, RowMerge& merge) {
+Expected<bool> addRings(const std::string& name, const DelimitedText& text, Incoming& incoming) {
+    auto rings = readRings(text);
+    if (!rings.problems.empty()) return tl::make_unexpected(firstOf(name, rings.problems));
+    if (rings.means == 0) return problem(name, verbatim("holds no mean"));
+    if (incoming.described())
+        return problem(name, verbatim("others' means are imported by themselves; give one such file"));
+    incoming.description = std::move(rings.bench);
+    incoming.means = rings.means;
+    return true;
+}
+
+Expected<bool> addTable(const std::string& name, const ImportQuestion& question, Incoming& incoming) {
+    auto& merge = incoming.readings;
     const auto bytes = bytesOf(name);
     if (!bytes) return tl::make_unexpected(bytes.error());
     const auto head = splitDelimited(std::string_view(*bytes).substr(0, bytes->find('\n')));
+    if (head && looksLikeRings(*head)) {
+        const auto whole = splitDelimited(*bytes);
+        if (!whole) return problem(name, whole.error().what);
+        return addRings(name, *whole, incoming);
+    }
     if (head && looksLikeReadings(*head)) return addReadings(name, *bytes, merge);
     const auto text = splitDelimited(*bytes);
     if (!text || looksLikeReadings(*text)) return addReadings(name, *bytes, merge);
@@ -165,16 +186,14 @@ Expected<bool> addTable(const std::string& name, const ImportQuestion& question,
 }
 
 Expected<bool> readInto(const std::string& name, const ImportQuestion& question, Incoming& incoming) {
-    if (QFileInfo(path(name)).suffix() != QLatin1String("json"))
-        return addTable(name, question, incoming.readings);
+    if (QFileInfo(path(name)).suffix() != QLatin1String("json")) return addTable(name, question, incoming);
     const auto bytes = bytesOf(name);
     if (!bytes) return tl::make_unexpected(bytes.error());
     auto bench = readBench(*bytes);
     if (!bench)
         return problem(name + (bench.error().where.empty() ? "" : ", " + bench.error().where),
                        bench.error().what);
-    if (!incoming.description.title.empty())
-        return problem(name, verbatim("is the second bench description; give one"));
+    if (incoming.described()) return problem(name, verbatim("is the second bench description; give one"));
     incoming.description = std::move(*bench);
     return true;
 }
@@ -331,7 +350,10 @@ Expected<Output> importFiles(const ImportQuestion& question) {
     const Json json{{"project", target},
                     {"added", report->added},
                     {"already_there", report->already_there},
-                    {"superseding", report->superseding}};
+                    {"superseding", report->superseding},
+                    {"read_by_others", incoming.means}};
+    if (incoming.means > 0)
+        return Output{jsonText(json, 2), fmt::format("{} means that others read added\n", incoming.means)};
     return Output{jsonText(json, 2),
                   fmt::format("{} readings added, {} were there already, {} replace an earlier value\n",
                               report->added, report->already_there, report->superseding)};

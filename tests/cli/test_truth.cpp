@@ -174,6 +174,22 @@ class TestTruth : public QObject {
         QCOMPARE(fitted.json()[QStringLiteral("read_by_others")].toInt(), 12);
     }
 
+    /// Into a project, and out of it again.
+    void othersMeansAreImported() {
+        const auto project = dir_->filePath(QStringLiteral("charts.glumet"));
+        const auto done = runCli({QStringLiteral("import"), written("rings.csv", rings()),
+                                  QStringLiteral("--into"), project, QStringLiteral("--json")});
+        QVERIFY2(done.code == 0, qPrintable(done.err));
+        QCOMPARE(done.json()[QStringLiteral("read_by_others")].toInt(), 12);
+        QCOMPARE(runCli({QStringLiteral("export"), project, QStringLiteral("--out"),
+                         dir_->filePath(QStringLiteral("out"))})
+                     .code,
+                 0);
+        QFile bench(dir_->filePath(QStringLiteral("out/bench.json")));
+        QVERIFY(bench.open(QIODevice::ReadOnly));
+        QCOMPARE(bench.readAll().count("\"ring\":"), 12);
+    }
+
   private:
     QString written(const char* name, const QByteArray& bytes) const { return writtenIn(*dir_, name, bytes); }
 
