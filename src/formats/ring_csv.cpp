@@ -6,6 +6,7 @@
 #include <map>
 
 #include "core/bench/descriptions.h"
+#include "core/bench/plane_grid.h"
 #include "core/words/sentence.h"
 
 namespace glumet {
@@ -13,7 +14,6 @@ namespace {
 
 constexpr std::array kRequired{"run", "fixture", "height_mm", "depth_mm", "nx", "ny", "ring", "ppfd"};
 constexpr double kDefaultSd = 0.03;
-constexpr double kContradict = 4.0;  // standard deviations of a difference
 
 /// One row by the names of its columns; collects what is wrong with it.
 class Row {
@@ -168,13 +168,9 @@ class Reader {
         const auto before = lines_.find(keyOf(run, depth, mean));
         if (before == lines_.end()) return false;
         const auto& [line, other] = before->second;
-        const double now = mean.ppfd.value();
-        const double then = other.ppfd.value();
-        if (std::abs(now - then) <=
-            kContradict * std::hypot(mean.relative_sd * now, other.relative_sd * then))
-            return false;
-        row.fail("ppfd", say(GLUMET_SAY("Core", "{} contradicts {} at line {}, the same ring"), Figure{now},
-                             Figure{then}, Count{line}));
+        if (!contradict(mean, other)) return false;
+        row.fail("ppfd", say(GLUMET_SAY("Core", "{} contradicts {} at line {}, the same ring"),
+                             Figure{mean.ppfd.value()}, Figure{other.ppfd.value()}, Count{line}));
         return true;
     }
 

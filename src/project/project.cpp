@@ -8,6 +8,7 @@
 
 #include "core/bench/bench_rules.h"
 #include "core/bench/grid.h"
+#include "core/bench/plane_grid.h"
 #include "core/bench/sweep.h"
 #include "core/words/sentence.h"
 #include "project/described_rows.h"
@@ -351,7 +352,6 @@ bool samePlace(Millimetre a, Millimetre b) { return std::abs((a - b).value()) <=
 /// Means that others published and a known run does not have yet. Throws SqlFault where two contradict each
 /// other.
 void adoptMeans(const Run& described, Run& known) {
-    constexpr double kContradict = 4.0;  // standard deviations of a difference
     for (const auto& plane : described.planes) {
         if (plane.means.empty()) continue;
         const auto same_depth = [&](const Plane& other) { return samePlace(other.depth, plane.depth); };
@@ -369,9 +369,7 @@ void adoptMeans(const Run& described, Run& known) {
                 at->means.push_back(mean);
                 continue;
             }
-            const double apart = std::abs((before->ppfd - mean.ppfd).value());
-            if (apart > kContradict * std::hypot(before->relative_sd * before->ppfd.value(),
-                                                 mean.relative_sd * mean.ppfd.value()))
+            if (contradict(*before, mean))
                 throw SqlFault{
                     Project::tr("%1: ring %2 contradicts what is there: %3, and %4 before")
                         .arg(QString::fromStdString(known.label), QString::fromStdString(mean.ring.text()))

@@ -10,6 +10,27 @@
 
 namespace glumet {
 
+namespace {
+
+/// Tells each sweep the runs of those that differ from it by the fixture's turn alone.
+void joinTurned(std::vector<Sweep>& sweeps) {
+    const auto turned = [](const Sweep& sweep) { return sweep.configuration.turn_deg != 0.0; };
+    if (std::none_of(sweeps.begin(), sweeps.end(), turned)) return;  // as a rule; this is asked often
+    std::map<Configuration, std::vector<Sweep*>> alike;
+    for (auto& sweep : sweeps) {
+        auto straight = sweep.configuration;
+        straight.turn_deg = 0.0;
+        alike[straight].push_back(&sweep);
+    }
+    for (const auto& [straight, group] : alike)
+        for (auto* sweep : group)
+            for (const auto* other : group)
+                if (other != sweep)
+                    sweep->turned.insert(sweep->turned.end(), other->runs.begin(), other->runs.end());
+}
+
+}  // namespace
+
 std::vector<Sweep> sweepsOf(const Bench& bench) {
     std::vector<const Run*> rising;
     for (const auto& run : bench.runs) rising.push_back(&run);
@@ -20,13 +41,7 @@ std::vector<Sweep> sweepsOf(const Bench& bench) {
     std::vector<Sweep> sweeps;
     for (const auto& run : bench.runs)
         if (auto found = runs.extract(run)) sweeps.push_back({found.key(), std::move(found.mapped()), {}});
-    for (auto& sweep : sweeps)
-        for (const auto& other : sweeps) {
-            auto straight = other.configuration;
-            straight.turn_deg = sweep.configuration.turn_deg;
-            if (&other == &sweep || straight != sweep.configuration) continue;
-            sweep.turned.insert(sweep.turned.end(), other.runs.begin(), other.runs.end());
-        }
+    joinTurned(sweeps);
     return sweeps;
 }
 

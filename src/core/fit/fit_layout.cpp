@@ -6,6 +6,7 @@
 #include "core/bench/grid.h"
 #include "core/fit/bench_scene.h"
 #include "core/fit/fit.h"
+#include "core/fit/fit_means.h"
 #include "core/fit/fitter.h"
 
 namespace glumet {
@@ -206,7 +207,7 @@ Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<Id>& 
 }
 
 void doubtLayout(FitResult& fit, const Bench& bench, const std::vector<Id>& runs, const FitOptions& options) {
-    if (fit.means == fit.model.readings) return;  // rings say too little of a layout
+    if (restsOnMeans(fit)) return;  // rings say too little of a layout
     const bool round = fit.model.shape == BeamShape::Round;
     const double above = (fit.reduced_chi_square - 1.0) / std::sqrt(2.0 / std::max(1, fit.model.readings));
     const bool scattered = above >= kCausesFrom || fit.distrusted() > kManyDistrusted * fit.model.readings;

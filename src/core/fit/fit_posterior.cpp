@@ -1,6 +1,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/fit/fit_means.h"
 #include "core/fit/fitter.h"
 
 namespace glumet {
@@ -80,8 +81,7 @@ void Fitter::posterior() {
         for (const auto j : keep) result_.model.covariance.push_back(covariance(i, j));
     result_.model.misfit = std::max(result_.model.misfit, kNeverExact);
     // Rings are the same all about: a beam that is not round gives the same means.
-    if (result_.means > 0 && result_.means == result_.model.readings)
-        result_.model.misfit = std::max(result_.model.misfit, kRoundAssumed);
+    if (restsOnMeans(result_)) result_.model.misfit = std::max(result_.model.misfit, kRoundAssumed);
     addParameters(covariance);
     tellApart(covariance);
 }

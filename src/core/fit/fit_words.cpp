@@ -1,5 +1,6 @@
 #include <cmath>
 
+#include "core/fit/fit_means.h"
 #include "core/fit/fitter.h"
 
 namespace glumet {
@@ -50,7 +51,7 @@ void Fitter::tellApart(const Eigen::MatrixXd& covariance) {
                          "{} of the readings are means read by others: their meter and their heights are "
                          "taken as they say."),
             Count{result_.means}));
-    if (result_.means > 0 && result_.means == result_.model.readings)
+    if (restsOnMeans(result_))
         result_.cannot_tell.push_back(
             say(GLUMET_SAY("Core",
                            "Ring means do not tell whether the light is round: it is taken to be, and "

@@ -3,6 +3,7 @@
 #include <QCoreApplication>
 #include <map>
 
+#include "core/fit/fit_means.h"
 #include "core/verdicts/goals.h"
 #include "core/words/finding.h"
 #include "report/text.h"
@@ -155,12 +156,11 @@ std::vector<Finding> arrayFindings(const Session& session, const FitResult& fit,
     if (verdicts.shared) list.add(FindingKind::Fact, tr("Two goals"), verdicts.shared->reason);
     if (verdicts.mix) list.add(FindingKind::Fact, tr("Channel by channel"), verdicts.mix->reason);
     addGoalWords(list, session);
-    const bool only_means = fit.means > 0 && fit.means == fit.model.readings;
     const QString reader =
         session.sweep() == nullptr ? QString() : text(session.sweep()->configuration.read_by);
     list.add(FindingKind::Fact,
-             only_means ? tr("Fitted to %1 means that %2 read").arg(fit.means).arg(reader)
-                        : tr("Fitted to %1 readings").arg(fit.model.readings),
+             restsOnMeans(fit) ? tr("Fitted to %1 means that %2 read").arg(fit.means).arg(reader)
+                               : tr("Fitted to %1 readings").arg(fit.model.readings),
              tr("They lie %1 off it; it emits %2 ± %3 µmol/s.")
                  .arg(text(percentText(fit.model.relative_residual)))
                  .arg(fit.model.flux(), 0, 'f', 0)

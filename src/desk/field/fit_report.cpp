@@ -8,6 +8,7 @@
 
 #include "core/bench/grid.h"
 #include "core/bench/sweep.h"
+#include "core/fit/fit_means.h"
 #include "core/words/finding.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
@@ -25,8 +26,6 @@ QString figure(double value, double error) {
     const int decimals = error >= 10.0 ? 0 : error >= 1.0 ? 1 : error >= 0.1 ? 2 : 3;
     return QString::number(value, 'f', decimals).replace(QLatin1Char('-'), QStringLiteral("−"));
 }
-
-bool onlyMeans(const FitResult& fit) { return fit.means > 0 && fit.means == fit.model.readings; }
 
 void giveFirstTheRest(QTableWidget& table) {
     table.horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
@@ -72,7 +71,7 @@ FitReport::FitReport(Session& session)
 
 void FitReport::refresh(const FitResult& fit) {
     summary_->setText(
-        (onlyMeans(fit)
+        (restsOnMeans(fit)
              ? tr("%1 means of others lie %2 off the fit; reduced chi-square %3. Painted walls reflect %4. "
                   "%5")
              : tr("%1 readings lie %2 off the fit; reduced chi-square %3. Painted walls reflect %4. %5"))
@@ -90,7 +89,7 @@ void FitReport::refresh(const FitResult& fit) {
 
 /// Which beam the readings asked for.
 QString FitReport::shapeWords(const FitResult& fit) {
-    if (onlyMeans(fit)) return tr("The light is taken to be round.");
+    if (restsOnMeans(fit)) return tr("The light is taken to be round.");
     switch (fit.model.shape) {
         case BeamShape::Round:
             return tr("The light is round: no other beam explains the readings better.");
