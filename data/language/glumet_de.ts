@@ -4339,6 +4339,10 @@ Best at %7: %8; %9 do about as well.</source>
         <source>Type the means into the table</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>%1 stands twice</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::CheckRow</name>

@@ -62,6 +62,14 @@ class TestCharts : public QObject {
             QCOMPARE(table->rowCount(), 4);
             QCOMPARE(table->columnCount(), 4);
             QVERIFY(!dialog.chart());
+            auto* depths = dialog.findChild<QLineEdit*>(QStringLiteral("chartDepths"));
+            for (const char* bad : {"300 mm; 300 mm", "3 m", "deep", ""}) {
+                depths->setText(QString::fromLatin1(bad));
+                table->setItem(0, 0, new QTableWidgetItem(QStringLiteral("61")));
+                QVERIFY2(!dialog.chart(), bad);
+                QVERIFY(!dialog.findChild<QLabel*>(QStringLiteral("chartFault"))->text().isEmpty());
+            }
+            depths->setText(QStringLiteral("300 mm"));
             typeMeans(hands, *table);
             const auto chart = dialog.chart();
             QVERIFY2(chart, chart ? "" : english(chart.error()).c_str());

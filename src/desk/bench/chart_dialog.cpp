@@ -128,6 +128,8 @@ Expected<std::vector<Millimetre>> ChartDialog::lengths(const QLineEdit* edit, co
     for (const auto& word : edit->text().split(QLatin1Char(';'), Qt::SkipEmptyParts)) {
         const auto length = parseLength(word.toStdString(), session_.unit());
         if (!length || length->value() < least) return wrong(fault);
+        if (std::find(found.begin(), found.end(), *length) != found.end())
+            return wrong(tr("%1 stands twice").arg(session_.length(*length)));
         found.push_back(*length);
     }
     if (found.empty()) return wrong(fault);
@@ -191,6 +193,27 @@ Expected<std::vector<RingMean>> ChartDialog::meansOfRow(int row, double relative
     return means;
 }
 
+/// The planes of one height, whose rows of the table begin at `row`, which goes on behind them.
+Expected<std::vector<Plane>> ChartDialog::planesAt(const Tank& tank, const std::vector<Millimetre>& depths,
+                                                   double relative_sd, int& row) const {
+    std::vector<Plane> planes;
+    for (const auto depth : depths) {
+        if (depth > tank.water_depth)
+            return wrong(
+                tr("%1 is deeper than the water of %2").arg(session_.length(depth), text(tank.name)));
+        auto means = meansOfRow(row++, relative_sd);
+        if (!means) return tl::make_unexpected(means.error());
+        if (means->empty()) continue;
+        Plane plane;
+        plane.id = -1000 - row;
+        plane.depth = depth;
+        plane.means = std::move(*means);
+        planes.push_back(std::move(plane));
+    }
+    std::sort(planes.begin(), planes.end(), [](const Plane& a, const Plane& b) { return a.depth < b.depth; });
+    return planes;
+}
+
 Expected<Bench> ChartDialog::chart() const {
     const auto blank = runBlank();
     if (!blank) return tl::make_unexpected(blank.error());
@@ -219,21 +242,9 @@ Expected<Bench> ChartDialog::chart() const {
         run.height = height;
         run.label =
             tr("%1 %2, %3").arg(text(fixture.name), session_.length(height), text(run.read_by)).toStdString();
-        for (const auto depth : *depths) {
-            if (depth > tank.water_depth)
-                return wrong(
-                    tr("%1 is deeper than the water of %2").arg(session_.length(depth), text(tank.name)));
-            auto means = meansOfRow(row++, *error / kPercent);
-            if (!means) return tl::make_unexpected(means.error());
-            if (means->empty()) continue;
-            Plane plane;
-            plane.id = -1000 - row;
-            plane.depth = depth;
-            plane.means = std::move(*means);
-            run.planes.push_back(std::move(plane));
-        }
-        std::sort(run.planes.begin(), run.planes.end(),
-                  [](const Plane& a, const Plane& b) { return a.depth < b.depth; });
+        auto planes = planesAt(tank, *depths, *error / kPercent, row);
+        if (!planes) return tl::make_unexpected(planes.error());
+        run.planes = std::move(*planes);
         if (!run.planes.empty()) bench.runs.push_back(std::move(run));
     }
     if (bench.runs.empty()) return wrong(tr("Type the means into the table"));

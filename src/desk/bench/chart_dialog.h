@@ -29,6 +29,8 @@ class ChartDialog : public ScrolledDialog {
     Expected<Run> runBlank() const;
     Expected<std::vector<Millimetre>> lengths(const QLineEdit* edit, const QString& wrong,
                                               double least) const;
+    Expected<std::vector<Plane>> planesAt(const Tank& tank, const std::vector<Millimetre>& depths,
+                                          double relative_sd, int& row) const;
     Expected<std::vector<RingMean>> meansOfRow(int row, double relative_sd) const;
 
     Session& session_;
