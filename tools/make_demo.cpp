@@ -11,6 +11,19 @@ namespace {
 
 constexpr std::uint64_t kSeed = 20261124;
 
+/// The same in what else names tanks and fixtures.
+void renamed(glumet::Bench& bench, glumet::Id glumet::Run::*member, glumet::Id old, glumet::Id now) {
+    const bool tank = member == &glumet::Run::tank;
+    for (auto& record : bench.spectra) {
+        if (tank && record.tank == old) record.tank = now;
+        if (member == &glumet::Run::fixture && record.fixture == old) record.fixture = now;
+    }
+    for (auto& schedule : bench.schedules)
+        if (member == &glumet::Run::fixture && schedule.fixture == old) schedule.fixture = now;
+    for (auto& log : bench.logs)
+        if (tank && log.tank == old) log.tank = now;
+}
+
 /// Ids of a made bench turned negative: new, in the words of importBench.
 glumet::Bench asNew(glumet::Bench bench) {
     glumet::Id next = -1;
@@ -20,6 +33,7 @@ glumet::Bench asNew(glumet::Bench bench) {
             item.id = next--;
             for (auto& run : bench.runs)
                 if (run.*member == old) run.*member = item.id;
+            renamed(bench, member, old, item.id);
         }
     };
     renumber(bench.tanks, &glumet::Run::tank);
@@ -31,6 +45,11 @@ glumet::Bench asNew(glumet::Bench bench) {
             for (auto& preset : fixture.presets)
                 for (auto& level : preset.levels)
                     if (level.channel == channel.id) level.channel = next;
+            for (auto& record : bench.spectra)
+                if (record.channel == channel.id) record.channel = next;
+            for (auto& schedule : bench.schedules)
+                for (auto& ramp : schedule.ramps)
+                    if (ramp.channel == channel.id) ramp.channel = next;
             channel.id = next--;
         }
         renumber(fixture.presets, &glumet::Run::preset);
@@ -46,6 +65,12 @@ glumet::Bench asNew(glumet::Bench bench) {
         }
     }
     for (auto& check : bench.checks) check.id = next--;
+    for (auto& record : bench.spectra) record.id = next--;
+    for (auto& schedule : bench.schedules) {
+        schedule.id = next--;
+        for (auto& ramp : schedule.ramps) ramp.id = next--;
+    }
+    for (auto& log : bench.logs) log.id = next--;
     return bench;
 }
 

@@ -46,6 +46,22 @@ constexpr Help kHelp[] = {
      "                fixtures, more where light comes aslant\n"
      "  colour_flash  the same for the difference of two channels: 0 where they shine from the same places\n"
      "The surface's curvature has the autocorrelation exp(-r²/l²), l = 20 mm.\n"},
+    {"spectrum",
+     "glumet-cli spectrum SPD… [--response METER.csv] [--depth-m D] [--json]\n\n"
+     "Reads spectra from tables (wavelength_nm,value in W; a heading with photons or umol says photons), IES "
+     "TM-27\n"
+     "(.spdx) and JCAMP-DX, fixed or packed. For each: CIE 1931 x, y; 1976 u', v'; correlated colour "
+     "temperature and\n"
+     "distance from the Planckian locus (cct_k null farther than 0.05); Ra and R1…R14 by CIE 13.3 near a "
+     "white; "
+     "photon\n"
+     "shares of 380–780 nm by band; peaks, widths, gaps; the width of the blue part above 10 and 50 %.\n"
+     "  --response  wavelength_nm,response: correction_factor = ∫E dλ / ∫E·s dλ over 400–700 nm, E in "
+     "photons, "
+     "s as given\n"
+     "  --depth-m   everything after so much pure water (Pope & Fry 1997), and the spectrum itself\n"
+     "Of three spectra or more \"blend\" gives the distances from the middle one of the list and from their "
+     "mean.\n"},
     {"fit",
      "glumet-cli fit READINGS.csv|RINGS.csv… --tank TANK.json [--fixture FIXTURE.json] -o MODEL.json "
      "[--json]\n\n"

@@ -29,6 +29,8 @@ struct Arguments {
     double ceiling = 0.0;
     cli::PublishQuestion publish;
     double depth_mm = 0.0;
+    cli::SpectrumQuestion spectrum;
+    double depth_m = 0.0;
     cli::ImportQuestion import;
     std::string sheet_unit = "cm";
     bool front_row_first = false;
@@ -174,6 +176,20 @@ void addReadingVerbs(CLI::App& app, Arguments& a, Verbs& verbs) {
     verbs.push_back({height, [&a, ceiling, depth] { return runHeight(a, *ceiling, *depth); }});
 }
 
+void addSpectrumVerb(CLI::App& app, Arguments& a, Verbs& verbs) {
+    auto* spectrum = addVerb(
+        app, "spectrum", "colour, bands and blending of spectra, and a sensor's correction", a, kManyFiles);
+    spectrum->add_option("--response", a.spectrum.response, "the sensor's response by wavelength");
+    auto* depth =
+        spectrum->add_option("--depth-m", a.depth_m, "metres of pure water that the light has passed")
+            ->check(CLI::Range(0.0, 1000.0));
+    verbs.push_back({spectrum, [&a, depth] {
+                         a.spectrum.files = a.files;
+                         if (depth->count() > 0) a.spectrum.depth_m = a.depth_m;
+                         return cli::spectrum(a.spectrum);
+                     }});
+}
+
 void addFitVerbs(CLI::App& app, Arguments& a, Verbs& verbs) {
     auto* fit = addVerb(app, "fit", "a light model of a fixture from readings or published ring means", a,
                         kManyFiles);
@@ -276,7 +292,8 @@ int main(int argc, char** argv) {
                  "glumet-cli"};
     app.require_subcommand(1);
     Verbs verbs;
-    for (const auto add : {addReadingVerbs, addFitVerbs, addSpacingVerb, addProjectVerbs, addLightVerbs})
+    for (const auto add :
+         {addReadingVerbs, addFitVerbs, addSpectrumVerb, addSpacingVerb, addProjectVerbs, addLightVerbs})
         add(app, a, verbs);
     auto* help_verb = app.add_subcommand("help", "what a verb does");
     help_verb->add_option("VERB", a.verb)->required();

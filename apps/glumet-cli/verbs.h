@@ -59,6 +59,14 @@ Expected<Output> beam(const std::string& file, const std::string& target);
 /// How hard a scene is to shadow, how it shimmers and how its colours flash; `model` for its fitted fixtures.
 Expected<Output> shadow(const std::string& model, const std::string& scene);
 
+struct SpectrumQuestion {
+    std::vector<std::string> files;
+    std::string response;           ///< curve of a sensor; empty: none
+    std::optional<double> depth_m;  ///< of pure water that the light has passed
+};
+/// Colour, bands, peaks, blending and correction of spectra.
+Expected<Output> spectrum(const SpectrumQuestion& question);
+
 struct FitQuestion {
     std::vector<std::string> files;  ///< readings, or ring figures of others
     std::string tank;

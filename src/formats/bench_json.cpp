@@ -3,6 +3,7 @@
 #include <set>
 
 #include "core/bench/bench_rules.h"
+#include "core/spectrum/spectral_sample.h"
 #include "formats/described_json.h"
 
 namespace glumet {
@@ -60,9 +61,30 @@ void upgradePresets(Json& json) {
     }
 }
 
+/// Up to format 8 a channel's spectrum was a text of its own.
+void upgradeSpectra(Json& json) {
+    for (auto& fixture : json.at("fixtures")) {
+        if (!fixture.contains("channel_list")) continue;
+        for (auto& channel : fixture.at("channel_list")) {
+            const auto sample = parseSpectralSample(channel.value("spectrum", ""));
+            if (!sample) continue;
+            SpectrumRecord record;
+            record.spectrum = spectrumOf(*sample);
+            Bench none;
+            Context context;
+            context.bench = &none;
+            auto& row = json["spectra"].emplace_back();
+            described::write(row, record, context);
+            row["name"] = row["channel"] = channel.at("name");
+            row["fixture"] = fixture.at("name");
+        }
+    }
+}
+
 void upgrade(Json& json, int format) {
     if (format < 4) upgradeGoal(json.at("method"));
     if (format < 5) upgradePresets(json);
+    if (format < 9) upgradeSpectra(json);
 }
 
 Bench benchOf(Json json) {

@@ -139,7 +139,9 @@ Id idOf(const Context& context, Of<Entity> entity, Id fixture, const std::string
         const auto* of = byId(context.bench->fixtures, fixture);
         return of == nullptr ? 0 : idNamed(of->presets, name, key);
     } else if constexpr (std::is_same_v<Entity, Channel>) {
-        return idNamed(context.fixture->channels, name, key);
+        // A preset stands below the fixture that is being read; a spectrum names its own.
+        const auto* of = fixture == 0 ? context.fixture : byId(context.bench->fixtures, fixture);
+        return of == nullptr ? 0 : idNamed(of->channels, name, key);
     } else if constexpr (std::is_same_v<Entity, Run>) {
         return 0;  // checks stand below their run, which gives its id
     } else {

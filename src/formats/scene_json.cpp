@@ -174,8 +174,9 @@ class SceneReader {
                 const auto table = node.at("spectrum");
                 spectrum = {table.numbers("wavelength_nm"), table.numbers("relative")};
             }
-            channel.attenuation = orFail(attenuationOf(file_.scene.water, known ? &spectrum : nullptr),
-                                         node.path() + ".spectrum");
+            auto attenuation = attenuationOf(file_.scene.water, known ? &spectrum : nullptr);
+            if (!attenuation && attenuation.error().where == "values") attenuation.error().where = "relative";
+            channel.attenuation = orFail(std::move(attenuation), node.path() + ".spectrum");
             channel_of_[name] = file_.scene.channels.size();
             file_.scene.channels.push_back(std::move(channel));
         });

@@ -86,13 +86,12 @@ class ChannelHistory {
                           "INSERT INTO undo_change(step, table_name, op, row_id) VALUES(?, 'channel', ?, ?)"),
                       {change.step, QString::fromLatin1(op), idOf(change.fixture, name)});
         if (std::string_view(op) == "insert") return;
-        file_.run(
-            QStringLiteral("INSERT INTO undo_channel(seq, fixture, name, spectrum) VALUES(?, ?, ?, '')"),
-            {added.lastInsertId(), change.fixture, QString::fromStdString(name)});
+        file_.run(QStringLiteral("INSERT INTO undo_channel(seq, fixture, name) VALUES(?, ?, ?)"),
+                  {added.lastInsertId(), change.fixture, QString::fromStdString(name)});
     }
 
     void insertChannel(qlonglong fixture, const std::string& name) {
-        file_.run(QStringLiteral("INSERT INTO channel(id, fixture, name, spectrum) VALUES(?, ?, ?, '')"),
+        file_.run(QStringLiteral("INSERT INTO channel(id, fixture, name) VALUES(?, ?, ?)"),
                   {idOf(fixture, name), fixture, QString::fromStdString(name)});
     }
 

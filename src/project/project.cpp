@@ -197,6 +197,30 @@ Expected<Id> Project::save(const CommissionCheck& check) {
     return saveOne(check, tr("check before the first reading"));
 }
 
+Expected<Id> Project::save(const SpectrumRecord& record) {
+    return saveOne(record, tr("spectrum %1").arg(QString::fromStdString(record.name)));
+}
+Expected<Id> Project::save(const Schedule& schedule) {
+    return saveOne(schedule, tr("schedule %1").arg(QString::fromStdString(schedule.name)));
+}
+Expected<Id> Project::save(const DayLog& log) {
+    return saveOne(log, tr("logger %1").arg(QString::fromStdString(log.name)));
+}
+
+Expected<Id> Project::addSpectra(const std::vector<SpectrumRecord>& records, const QString& title) {
+    for (const auto& record : records)
+        if (auto fault = faultOf(record)) return tl::make_unexpected(std::move(*fault));
+    return rewrite(title, [&] {
+        described::StoredIds ids;
+        Id first = 0;
+        for (const auto& record : records) {
+            const Id id = described::store(file_, record, 0, ids);
+            if (first == 0) first = id;
+        }
+        return first;
+    });
+}
+
 Expected<Id> Project::addRuns(const NewRuns& added, const QString& title) {
     return rewrite(title, [&] {
         described::StoredIds ids;
@@ -224,9 +248,32 @@ Expected<Id> Project::saveMethod(const QString& title, const Method& method) {
     return saveOne(ProjectHead{1, title.toStdString(), method}, tr("method"));
 }
 
-Expected<Id> Project::take(Id plane, const Reading& reading) {
+namespace {
+
+/// A spectrum read along with a reading: of the run's fixture and preset, at the reading's place.
+SpectrumRecord spectrumAt(const Run& run, const Plane& plane, const Reading& reading,
+                          const Spectrum& spectrum) {
+    SpectrumRecord record;
+    record.fixture = run.fixture;
+    record.preset = run.preset;
+    record.tank = run.tank;
+    record.height = run.height;
+    record.depth = plane.depth;
+    record.x = reading.x;
+    record.y = reading.y;
+    record.scale = SpectralScale::Absolute;
+    record.origin = SpectrumOrigin::Read;
+    record.spectrum = spectrum;
+    record.time = reading.time;
+    return record;
+}
+
+}  // namespace
+
+Expected<Id> Project::take(Id plane, const Reading& reading, const Spectrum* spectrum) {
     if (auto fault = faultOf(reading)) return tl::make_unexpected(std::move(*fault));
     std::vector<Id> earlier;
+    std::optional<SpectrumRecord> read_along;
     auto id = edit(tr("reading %1").arg(reading.mean.value(), 0, 'f', 0), [&] {
         const auto at = findPlane(bench_, plane);
         if (at.plane == nullptr) throw SqlFault{tr("the plane is gone")};
@@ -239,9 +286,15 @@ Expected<Id> Project::take(Id plane, const Reading& reading) {
         described::StoredIds ids;
         auto fresh = reading;
         fresh.id = 0;
+        if (spectrum != nullptr) {
+            read_along = spectrumAt(*at.run, *at.plane, fresh, *spectrum);
+            if (auto fault = faultOf(*read_along)) throw SqlFault{QString::fromStdString(english(*fault))};
+            read_along->id = described::store(file_, *read_along, 0, ids);
+        }
         return described::store(file_, fresh, plane, ids);
     });
     if (!id) return id;
+    if (read_along) bench_.spectra.push_back(std::move(*read_along));
     auto& readings = findPlane(bench_, plane).plane->readings;
     for (auto& other : readings)
         if (std::find(earlier.begin(), earlier.end(), other.id) != earlier.end()) other.superseded = true;
@@ -266,12 +319,22 @@ Expected<Id> Project::setFlag(Id reading, const Flag& flag) {
     return id;
 }
 
-Expected<Id> Project::removeRun(Id run) {
-    return rewrite(tr("removal of a run"), [&] {
-        file_.run(QStringLiteral("DELETE FROM run WHERE id = ?"), {static_cast<qlonglong>(run)});
-        return run;
+Expected<Id> Project::remove(const char* table, const std::vector<Id>& rows, const QString& title) {
+    return rewrite(title, [&] {
+        for (const Id row : rows)
+            file_.run(QStringLiteral("DELETE FROM %1 WHERE id = ?").arg(QLatin1String(table)),
+                      {static_cast<qlonglong>(row)});
+        return rows.empty() ? Id{0} : rows.front();
     });
 }
+Expected<Id> Project::removeRun(Id run) { return remove("run", {run}, tr("removal of a run")); }
+Expected<Id> Project::removeSpectra(const std::vector<Id>& records) {
+    return remove("spectrum", records, tr("removal of spectra"));
+}
+Expected<Id> Project::removeSchedule(Id schedule) {
+    return remove("schedule", {schedule}, tr("removal of a schedule"));
+}
+Expected<Id> Project::removeLog(Id log) { return remove("day_log", {log}, tr("removal of a logger's day")); }
 
 int Project::schemaVersion() { return kSchemaVersion; }
 
@@ -339,6 +402,54 @@ Id adoptPreset(const Bench& description, Fixture& known, Id preset) {
     known.presets.push_back({described->id, described->name, {}});
     linkPresets(known);
     return described->id;
+}
+
+/// A channel that the known fixture has by that name, or gains.
+Id adoptChannel(const Fixture& described, Fixture& known, Id id) {
+    const auto* channel = byId(described.channels, id);
+    if (channel == nullptr) return 0;
+    for (const auto& other : known.channels)
+        if (sameName(other.name, channel->name)) return other.id;
+    known.channels.push_back(*channel);
+    return channel->id;
+}
+
+/// Spectra and schedules of described fixtures, and loggers' days, that the project does not have yet.
+void adoptSpectra(const Bench& description, Bench& bench) {
+    const auto fixtureOf = [&](Id& id) -> std::pair<const Fixture*, Fixture*> {
+        const auto* described = byId(description.fixtures, id);
+        id = idByName(description.fixtures, bench.fixtures, id);
+        return {described, byId(bench.fixtures, id)};
+    };
+    const auto add = [](auto& known, auto item) {
+        const auto same = [&](auto other) {
+            other.id = item.id;
+            return other == item;
+        };
+        if (std::none_of(known.begin(), known.end(), same)) known.push_back(std::move(item));
+    };
+    for (auto record : description.spectra) {
+        const auto [described, known] = fixtureOf(record.fixture);
+        if (described == nullptr || known == nullptr) continue;
+        record.channel = adoptChannel(*described, *known, record.channel);
+        record.preset = adoptPreset(description, *known, record.preset);
+        record.tank = idByName(description.tanks, bench.tanks, record.tank);
+        add(bench.spectra, std::move(record));
+    }
+    for (auto schedule : description.schedules) {
+        const auto [described, known] = fixtureOf(schedule.fixture);
+        if (described == nullptr || known == nullptr) continue;
+        for (auto& ramp : schedule.ramps) ramp.channel = adoptChannel(*described, *known, ramp.channel);
+        const auto same = [&](const Schedule& other) {
+            return other.name == schedule.name && other.fixture == schedule.fixture;
+        };
+        if (std::none_of(bench.schedules.begin(), bench.schedules.end(), same))
+            bench.schedules.push_back(std::move(schedule));
+    }
+    for (auto log : description.logs) {
+        log.tank = idByName(description.tanks, bench.tanks, log.tank);
+        add(bench.logs, std::move(log));
+    }
 }
 
 /// Whether there is nothing that rows could belong to.
@@ -440,6 +551,7 @@ Expected<MergeReport> Project::import(const Bench& description, const QString& s
         adoptNamed(description.accessories, bench.accessories);
         adoptNamed(description.meters, bench.meters);
         adoptRuns(description, bench);
+        adoptSpectra(description, bench);
         if (bench_.runs.empty() && !description.title.empty()) {
             described::StoredIds ids;
             described::store(file_, ProjectHead{1, description.title, description.method}, 0, ids);

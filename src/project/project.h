@@ -53,12 +53,21 @@ class Project : public QObject {
     Expected<Id> addRuns(const NewRuns& added, const QString& title);
     /// Keeps a check, or what was said of one that has an id.
     Expected<Id> save(const CommissionCheck& check);
+    Expected<Id> save(const SpectrumRecord& record);
+    Expected<Id> save(const Schedule& schedule);
+    Expected<Id> save(const DayLog& log);
+    /// Several spectra as one undo step; the id of the first.
+    Expected<Id> addSpectra(const std::vector<SpectrumRecord>& records, const QString& title);
     Expected<Id> saveMethod(const QString& title, const Method& method);
 
     /// Keeps a reading at its point of a plane; an earlier value there is superseded, not lost.
-    Expected<Id> take(Id plane, const Reading& reading);
+    /// A spectrum that was read along with it becomes a row of its own, in the same step.
+    Expected<Id> take(Id plane, const Reading& reading, const Spectrum* spectrum = nullptr);
     Expected<Id> setFlag(Id reading, const Flag& flag);
     Expected<Id> removeRun(Id run);
+    Expected<Id> removeSpectra(const std::vector<Id>& records);
+    Expected<Id> removeSchedule(Id schedule);
+    Expected<Id> removeLog(Id log);
 
     /// All rows or none, as one undo step.
     Expected<MergeReport> importRows(const std::vector<ReadingRow>& rows, const QString& source);
@@ -98,6 +107,7 @@ class Project : public QObject {
     Expected<Id> edit(const QString& title, Work work);
     template <class Work>
     Expected<Id> rewrite(const QString& title, Work work);
+    Expected<Id> remove(const char* table, const std::vector<Id>& rows, const QString& title);
     template <class T>
     Expected<Id> saveOne(const T& item, const QString& title);
     template <class AddRows>

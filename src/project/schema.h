@@ -23,6 +23,8 @@ inline constexpr quint32 kApplicationId = 0x474C4D54;
 ///   6 (2026-11-26): checks "hanging" and "eyes-hands".
 ///   7 (2026-11-27): fixture.shroud_length_mm, .shroud_width_mm and .shroud_drop_mm.
 ///   8 (2026-11-27): table ring_mean; run.turn_deg and run.read_by.
+///   9 (2026-11-27): tables spectrum, schedule, schedule_ramp and day_log; project.bands and .price_kwh.
+///                   Spectra that stood in texts of channels and readings became rows.
 inline constexpr int kSchemaVersion = kBenchFormat;
 
 /// Statements that make an empty project file of kSchemaVersion, undo triggers included.

@@ -1,5 +1,7 @@
 #include <set>
 
+#include "core/bench/bench_rules.h"
+#include "core/spectrum/spectral_sample.h"
 #include "project/channel_history.h"
 #include "project/described_rows.h"
 #include "project/schema.h"
@@ -139,6 +141,65 @@ void upgradeTexts(const ProjectFile& file) {
     linkAllPresets(file);
 }
 
+/// A spectrum that stood as a text, as a row; nothing of a text that is none.
+void storeSpectrum(const ProjectFile& file, const std::string& text, SpectrumRecord record) {
+    const auto sample = parseSpectralSample(text);
+    if (!sample) return;
+    record.spectrum = spectrumOf(*sample);
+    if (faultOf(record)) return;
+    described::StoredIds ids;
+    described::store(file, record, 0, ids);
+}
+
+/// Format 9 made rows of the spectra that had been texts of channels …
+void upgradeChannelSpectra(const ProjectFile& file) {
+    struct Text {
+        SpectrumRecord record;
+        std::string text;
+    };
+    std::vector<Text> texts;
+    for (auto row =
+             file.run(QStringLiteral("SELECT id, fixture, name, spectrum FROM channel WHERE spectrum <> ''"));
+         nextRow(row);) {
+        Text text;
+        text.record.channel = row.value(0).toLongLong();
+        text.record.fixture = row.value(1).toLongLong();
+        text.record.name = row.value(2).toString().toStdString();
+        text.text = row.value(3).toString().toStdString();
+        texts.push_back(std::move(text));
+    }
+    for (auto& text : texts) storeSpectrum(file, text.text, std::move(text.record));
+    for (const char* table : {"channel", "undo_channel"})
+        file.run(QStringLiteral("ALTER TABLE %1 DROP COLUMN spectrum").arg(QLatin1String(table)));
+}
+
+/// … and of readings, whose own columns stay as they are.
+void upgradeReadingSpectra(const ProjectFile& file) {
+    std::vector<std::pair<SpectrumRecord, std::string>> texts;
+    for (auto row = file.run(QStringLiteral(
+             "SELECT r.fixture, r.preset, r.tank, r.water, r.height_mm, p.depth_mm, e.x_mm, e.y_mm, e.time, "
+             "e.extra FROM reading e JOIN plane p ON p.id = e.plane JOIN run r ON r.id = p.run WHERE "
+             "e.superseded = 0 AND e.extra LIKE '%\"spectrum\"%'"));
+         nextRow(row);) {
+        SpectrumRecord record;
+        record.fixture = row.value(0).toLongLong();
+        record.preset = row.value(1).toLongLong();
+        record.tank = row.value(2).toLongLong();
+        record.height = Millimetre(row.value(4).toDouble());
+        record.depth = Millimetre(row.value(5).toDouble());
+        record.x = Millimetre(row.value(6).toDouble());
+        record.y = Millimetre(row.value(7).toDouble());
+        record.time = row.value(8).toString().toStdString();
+        record.scale = SpectralScale::Absolute;
+        record.origin = SpectrumOrigin::Read;
+        const auto extra = parsedJson(row.value(9).toString().toStdString());
+        if (!extra || !extra->is_object() || !extra->contains(kSpectrumColumn)) continue;
+        const auto& text = extra->at(kSpectrumColumn);
+        if (text.is_string()) texts.emplace_back(std::move(record), text.get<std::string>());
+    }
+    for (auto& [record, text] : texts) storeSpectrum(file, text, std::move(record));
+}
+
 }  // namespace
 
 void upgrade(const ProjectFile& file, int version) {
@@ -150,6 +211,8 @@ void upgrade(const ProjectFile& file, int version) {
                          .arg(QLatin1String(table)));
     addWhatIsNew(file, version);
     if (has_texts) upgradeTexts(file);
+    if (version >= 5 && version < 9) upgradeChannelSpectra(file);
+    if (version < 9) upgradeReadingSpectra(file);
     for (const auto& table : described::allTables())
         for (const auto& statement : undoTriggers(table.name, table.columnNames())) file.run(statement);
     file.run(QStringLiteral("PRAGMA user_version = %1").arg(kSchemaVersion));

@@ -1,6 +1,7 @@
 #include <QTest>
 #include <cmath>
 #include <numbers>
+#include "core/spectrum/pure_water.h"
 
 #include "core/light/images.h"
 #include "core/light/surface.h"

@@ -103,10 +103,10 @@ class TestLimits : public QObject {
                 bench.tanks.front().length = Millimetre(0);
                 break;
             case 1:
-                bench.fixtures.front().channels.push_back({1, "x", 1.5, {}, {}, {}, {}});
+                bench.fixtures.front().channels.push_back({1, "x", 1.5, {}, {}, {}});
                 break;
             case 2:
-                bench.fixtures.front().channels.push_back({1, "x", {}, {}, EmitterLattice{900, 900}, {}, {}});
+                bench.fixtures.front().channels.push_back({1, "x", {}, {}, EmitterLattice{900, 900}, {}});
                 break;
             case 3:
                 bench.method.goal.photoperiod_h = std::numeric_limits<double>::quiet_NaN();

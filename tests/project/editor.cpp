@@ -45,7 +45,7 @@ int main(int argc, char** argv) {
             project.setFlag(project.bench().runs.front().planes.front().readings.front().id, Mark::Doubtful));
     Fixture fixture = project.bench().fixtures.front();
     fixture.name = "Renamed";
-    fixture.channels.push_back({0, "blue", 0.5, {}, {}, {}, {}});
+    fixture.channels.push_back({0, "blue", 0.5, {}, {}, {}});
     step(project.save(fixture));
     NewRuns runs;
     for (int i = 0; i < 3; ++i) {

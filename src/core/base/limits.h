@@ -26,12 +26,14 @@ inline constexpr int kCells = 40'000;        ///< of a grid
 inline constexpr int kFixtures = 1'000;      ///< over a tank
 inline constexpr std::size_t kSceneEmitters = 100'000;
 inline constexpr std::size_t kSceneObstacles = 1'000;
-inline constexpr std::size_t kDepths = 1'000;        ///< of a scene
-inline constexpr std::size_t kPoints = 1'000'000;    ///< of a scene
-inline constexpr std::size_t kBeamNodes = 20'000;    ///< of a beam's table
-inline constexpr double kAngles = 2'000;             ///< of a photometric file, each way
-inline constexpr std::size_t kListed = 100'000;      ///< items of any list in a file
-inline constexpr std::size_t kReadings = 5'000'000;  ///< of a project
+inline constexpr std::size_t kDepths = 1'000;           ///< of a scene
+inline constexpr std::size_t kPoints = 1'000'000;       ///< of a scene
+inline constexpr std::size_t kBeamNodes = 20'000;       ///< of a beam's table
+inline constexpr double kAngles = 2'000;                ///< of a photometric file, each way
+inline constexpr std::size_t kSpectrumPoints = 20'000;  ///< wavelengths of one spectrum
+inline constexpr std::size_t kSpectra = 10'000;         ///< in one file
+inline constexpr std::size_t kListed = 100'000;         ///< items of any list in a file
+inline constexpr std::size_t kReadings = 5'000'000;     ///< of a project
 
 // What a light model is fitted to; of more readings so many are used, spread evenly, and that is said.
 inline constexpr std::size_t kFitReadings = 4'000;
@@ -52,6 +54,7 @@ inline constexpr int kNesting = 64;  ///< of JSON
 inline constexpr std::size_t kTableBytes = std::size_t{512} << 20U;
 inline constexpr std::size_t kJsonBytes = std::size_t{64} << 20U;
 inline constexpr std::size_t kPhotometryBytes = std::size_t{10} << 20U;
+inline constexpr std::size_t kSpectrumBytes = std::size_t{10} << 20U;
 
 /// The greatest magnitude of a value by its kind.
 template <class Value>

@@ -9,6 +9,8 @@
 #include "core/bench/meter_profile.h"
 #include "core/bench/method.h"
 #include "core/bench/run.h"
+#include "core/bench/schedule.h"
+#include "core/bench/spectrum_record.h"
 #include "core/bench/tank.h"
 
 namespace glumet {
@@ -37,6 +39,9 @@ struct Bench {
     Method method;
     std::vector<Run> runs;
     std::vector<CommissionCheck> checks;  ///< in the order they were made
+    std::vector<SpectrumRecord> spectra;
+    std::vector<Schedule> schedules;
+    std::vector<DayLog> logs;
 
     /// The run of that id; a blank one when it is gone.
     const Run& run(Id id) const;

@@ -1,5 +1,6 @@
 #include "core/bench/bench_rules.h"
 
+#include <algorithm>
 #include <unordered_set>
 
 #include "core/bench/field_rules.h"
@@ -71,6 +72,17 @@ std::optional<Problem> belowFixture(const Fixture& fixture, const std::string& n
             if (auto fault = fieldFault(level, at)) return fault;
     }
     return std::nullopt;
+}
+
+/// Whether points of a day follow each other in time.
+template <class Point>
+bool ascending(const std::vector<Point>& points) {
+    const auto later = [](const Point& a, const Point& b) { return a.hour >= b.hour; };
+    return std::adjacent_find(points.begin(), points.end(), later) == points.end();
+}
+
+Problem notAscending(const std::string& name) {
+    return {name + ", points", say(GLUMET_SAY("Core", "must follow each other in time"))};
 }
 
 /// Gathers faults until there are enough.
@@ -164,6 +176,28 @@ std::optional<Problem> faultOf(const Method& method) {
     return fieldFault(method, "method");
 }
 
+std::optional<Problem> faultOf(const SpectrumRecord& record) {
+    const auto name = nameOf("spectrum", record.name, record.id);
+    if (auto fault = fieldFault(record, name)) return fault;
+    if (auto fault = spectrumFault(record.spectrum)) return Problem{name + ", " + fault->where, fault->what};
+    return std::nullopt;
+}
+std::optional<Problem> faultOf(const Schedule& schedule) {
+    const auto name = nameOf("schedule", schedule.name, schedule.id);
+    if (auto fault = fieldFault(schedule, name)) return fault;
+    for (const auto& ramp : schedule.ramps) {
+        if (auto fault = fieldFault(ramp, name)) return fault;
+        if (!ascending(ramp.points)) return notAscending(name);
+    }
+    return std::nullopt;
+}
+std::optional<Problem> faultOf(const DayLog& log) {
+    const auto name = nameOf("log", log.name, log.id);
+    if (auto fault = fieldFault(log, name)) return fault;
+    if (!ascending(log.points)) return notAscending(name);
+    return std::nullopt;
+}
+
 std::vector<Problem> faultsOf(const Bench& bench, std::size_t most) {
     Gathered gathered(most);
     gathered.add(faultOf(bench.method));
@@ -175,6 +209,14 @@ std::vector<Problem> faultsOf(const Bench& bench, std::size_t most) {
     if (readingCount(bench) > limits::kReadings)
         gathered.add(Problem{
             "readings", sayCounted(GLUMET_SAY_N("Core", "are more than {}"), countOf(limits::kReadings))});
+    for (const auto& record : bench.spectra) {
+        gathered.add(faultOf(record));
+        if (byId(bench.fixtures, record.fixture) == nullptr)
+            gathered.add(Problem{nameOf("spectrum", record.name, record.id) + ", fixture",
+                                 say(GLUMET_SAY("Core", "names something that is not there"))});
+    }
+    for (const auto& schedule : bench.schedules) gathered.add(faultOf(schedule));
+    for (const auto& log : bench.logs) gathered.add(faultOf(log));
     std::unordered_set<Id> runs;
     for (const auto& run : bench.runs) {
         if (gathered.full()) break;

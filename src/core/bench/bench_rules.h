@@ -24,5 +24,8 @@ std::optional<Problem> faultOf(const Reading& reading);
 std::optional<Problem> faultOf(const RingMean& mean);
 std::optional<Problem> faultOf(const CommissionCheck& check);
 std::optional<Problem> faultOf(const Method& method);
+std::optional<Problem> faultOf(const SpectrumRecord& record);
+std::optional<Problem> faultOf(const Schedule& schedule);
+std::optional<Problem> faultOf(const DayLog& log);
 
 }  // namespace glumet

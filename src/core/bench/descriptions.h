@@ -10,7 +10,7 @@
 namespace glumet {
 
 /// The format of projects and of bench descriptions; docs/file-formats.md tells what each brought.
-inline constexpr int kBenchFormat = 8;
+inline constexpr int kBenchFormat = 9;
 
 template <>
 struct WordsOf<WallKind> {
@@ -65,7 +65,43 @@ struct WordsOf<CheckKind> {
                                       std::pair{CheckKind::MeterTruth, "meter-truth"}};
 };
 
+template <>
+struct WordsOf<SpectralScale> {
+    static constexpr bool stored = true;
+    static constexpr std::array value{std::pair{SpectralScale::Absolute, "absolute"},
+                                      std::pair{SpectralScale::Relative, "relative"}};
+};
+template <>
+struct WordsOf<SpectrumOrigin> {
+    static constexpr bool stored = true;
+    static constexpr std::array value{std::pair{SpectrumOrigin::Read, "read"},
+                                      std::pair{SpectrumOrigin::File, "file"},
+                                      std::pair{SpectrumOrigin::Assumed, "assumed"}};
+};
+
 // Values that stand inside a row, as JSON.
+
+constexpr auto fieldsOf(Of<Spectrum>) {
+    return std::tuple{
+        field("wavelength_nm", &Spectrum::wavelength_nm).atLeast(kShortestNm).atMost(kLongestNm),
+        field("photons", &Spectrum::values).atLeast(0)};
+}
+
+constexpr auto fieldsOf(Of<SpectralBand>) {
+    return std::tuple{field("name", &SpectralBand::name),
+                      field("from_nm", &SpectralBand::from_nm).atLeast(kShortestNm).atMost(kLongestNm),
+                      field("to_nm", &SpectralBand::to_nm).atLeast(kShortestNm).atMost(kLongestNm)};
+}
+
+constexpr auto fieldsOf(Of<ClockPoint>) {
+    return std::tuple{field("hour", &ClockPoint::hour).atLeast(0).atMost(24),
+                      field("level_pct", &ClockPoint::level_pct).atLeast(0).atMost(100)};
+}
+
+constexpr auto fieldsOf(Of<LoggedPoint>) {
+    return std::tuple{field("hour", &LoggedPoint::hour).atLeast(0),
+                      field("ppfd", &LoggedPoint::ppfd).atLeast(0)};
+}
 
 constexpr auto fieldsOf(Of<Wall>) {
     return std::tuple{field("kind", &Wall::kind), field("reflectance", &Wall::reflectance).atLeast(0)};
@@ -148,9 +184,7 @@ constexpr auto fieldsOf(Of<Channel>) {
     return std::tuple{field("name", &Channel::name),
                       field("flux_share", &Channel::flux_share).atLeast(0).atMost(1),
                       field("power_share", &Channel::power_share).atLeast(0).atMost(1),
-                      field("emitters", &Channel::emitters),
-                      field("beam", &Channel::beam),
-                      field("spectrum", &Channel::spectrum)};
+                      field("emitters", &Channel::emitters), field("beam", &Channel::beam)};
 }
 
 constexpr const char* tableOf(Of<PresetLevel>) { return "preset_level"; }
@@ -261,7 +295,9 @@ constexpr auto fieldsOf(Of<Method>) {
         field("school", &Method::school).from(3),
         field("dissent", &Method::dissent).from(3),
         field("goal", &Method::goal).from(4),
-        field("goals", &Method::goals).from(4)};
+        field("goals", &Method::goals).from(4),
+        field("bands", &Method::bands).from(9),
+        field("price_kwh", &Method::price_kwh).atLeast(0).from(9)};
 }
 
 constexpr const char* tableOf(Of<Reading>) { return "reading"; }
@@ -329,6 +365,55 @@ constexpr auto fieldsOf(Of<CommissionCheck>) {
                       field("time", &CommissionCheck::time)};
 }
 
+constexpr const char* tableOf(Of<SpectrumRecord>) { return "spectrum"; }
+constexpr auto fieldsOf(Of<SpectrumRecord>) {
+    return std::tuple{field("name", &SpectrumRecord::name),
+                      field("fixture", &SpectrumRecord::fixture).refersTo<Fixture>(true, true),
+                      field("channel", &SpectrumRecord::channel).refersTo<Channel>(false, true),
+                      field("preset", &SpectrumRecord::preset).refersTo<Preset>(false, true),
+                      field("tank", &SpectrumRecord::tank).refersTo<Tank>(),
+                      field("test", &SpectrumRecord::test),
+                      field("height_mm", &SpectrumRecord::height).atLeast(0),
+                      field("depth_mm", &SpectrumRecord::depth).atLeast(0),
+                      field("x_mm", &SpectrumRecord::x),
+                      field("y_mm", &SpectrumRecord::y),
+                      field("scale", &SpectrumRecord::scale),
+                      field("origin", &SpectrumRecord::origin),
+                      field("spectrum", &SpectrumRecord::spectrum),
+                      field("sd_share", &SpectrumRecord::sd_share).atLeast(0),
+                      field("note", &SpectrumRecord::note),
+                      field("time", &SpectrumRecord::time)};
+}
+
+constexpr const char* tableOf(Of<ScheduleRamp>) { return "schedule_ramp"; }
+constexpr auto fieldsOf(Of<ScheduleRamp>) {
+    return std::tuple{field("channel", &ScheduleRamp::channel).refersTo<Channel>(false, true),
+                      field("points", &ScheduleRamp::points)};
+}
+
+constexpr const char* tableOf(Of<Schedule>) { return "schedule"; }
+constexpr auto fieldsOf(Of<Schedule>) {
+    return std::tuple{field("name", &Schedule::name),
+                      field("fixture", &Schedule::fixture).refersTo<Fixture>(true, true),
+                      field("lights", &Schedule::lights).atLeast(1).atMost(limits::kFixtures),
+                      field("ahead_min", &Schedule::ahead_min).atLeast(-720).atMost(720),
+                      field("drift_s_day", &Schedule::drift_s_day).atLeast(-3600).atMost(3600),
+                      field("note", &Schedule::note),
+                      children("ramps", "schedule", &Schedule::ramps, 9)};
+}
+
+constexpr const char* tableOf(Of<DayLog>) { return "day_log"; }
+constexpr auto fieldsOf(Of<DayLog>) {
+    return std::tuple{field("name", &DayLog::name),
+                      field("tank", &DayLog::tank).refersTo<Tank>(),
+                      field("x_mm", &DayLog::x),
+                      field("y_mm", &DayLog::y),
+                      field("depth_mm", &DayLog::depth).atLeast(0),
+                      field("points", &DayLog::points),
+                      field("note", &DayLog::note),
+                      field("time", &DayLog::time)};
+}
+
 /// The bench's lists; what belongs to another entity hangs below it.
 constexpr auto fieldsOf(Of<Bench>) {
     return std::tuple{children("tanks", "", &Bench::tanks),
@@ -336,7 +421,10 @@ constexpr auto fieldsOf(Of<Bench>) {
                       children("accessories", "", &Bench::accessories),
                       children("meters", "", &Bench::meters),
                       children("runs", "", &Bench::runs),
-                      children("checks", "", &Bench::checks, 3, false)};
+                      children("checks", "", &Bench::checks, 3, false),
+                      children("spectra", "", &Bench::spectra, 9),
+                      children("schedules", "", &Bench::schedules, 9),
+                      children("logs", "", &Bench::logs, 9)};
 }
 
 }  // namespace glumet

@@ -22,8 +22,8 @@ struct EmitterLattice {
     bool operator==(const EmitterLattice&) const = default;
 };
 
-/// Emitters of a fixture that are dimmed together and share a spectrum. What is not stated is as of the whole
-/// fixture, or unknown.
+/// Emitters of a fixture that are dimmed together and share a spectrum (Bench::spectra). What is not stated
+/// is as of the whole fixture, or unknown.
 struct Channel {
     Id id = 0;
     std::string name;
@@ -31,7 +31,6 @@ struct Channel {
     std::optional<double> power_share;       ///< of its rated watts, 0–1
     std::optional<EmitterLattice> emitters;  ///< where they are not the fixture's own
     std::optional<Beam> beam;
-    std::string spectrum;  ///< as text, see core/spectrum; empty: not known
 
     bool operator==(const Channel&) const = default;
 };

@@ -3,6 +3,7 @@
 #include <string>
 #include <vector>
 
+#include "core/base/spectrum.h"
 #include "core/bench/goal.h"
 #include "core/bench/schools.h"
 
@@ -22,6 +23,8 @@ struct Method {
     HeightSchool school = HeightSchool::SpillLimit;  ///< whose height is the headline
     std::string dissent;                             ///< the reviewer's own words against it; published
     std::vector<Goal> goals;                         ///< the reviewer's own profiles to choose from
+    std::vector<SpectralBand> bands;                 ///< of the spectrum; none: the ready ones
+    double price_kwh = 0.0;                          ///< what a kilowatt-hour costs; 0: not stated
 
     bool operator==(const Method&) const = default;
 };

@@ -4,6 +4,7 @@
 #include <vector>
 
 #include "core/base/problem.h"
+#include "core/base/spectrum.h"
 
 namespace glumet {
 
@@ -31,13 +32,6 @@ struct Attenuation {
     }
 };
 
-/// Relative photon flux of a channel by wavelength, nm ascending, values ≥ 0; linear between.
-struct Spectrum {
-    std::vector<double> wavelength_nm;
-    std::vector<double> relative;
-    bool operator==(const Spectrum&) const = default;
-};
-
 /// What is in the water, or that there is none.
 struct Water {
     double refractive_index = 1.333;  ///< 1 is a dry tank, else up to 2
@@ -50,9 +44,8 @@ struct Water {
     bool dry() const { return refractive_index == 1.0; }
 };
 
-/// Absorption of pure water, 1/m, linear between the tabulated wavelengths and held beyond 380…720 nm.
-/// Source: Pope & Fry 1997, Applied Optics 36:8710, table 3.
-double pureWaterAbsorption(double wavelength_nm);
+/// Attenuation at one wavelength, 1/m.
+double attenuationAt(const Water& water, double wavelength_nm);
 
 /// Attenuation of a channel: without a spectrum the grey coefficient alone, with one a term per 5 nm of it.
 /// Fails naming the part of the spectrum that is wrong: fewer than two wavelengths, not ascending, outside

@@ -10,6 +10,7 @@
 #include "core/bench/placement.h"
 #include "core/bench/sweep.h"
 #include "core/fit/bench_scene.h"
+#include "core/simulation/demo_spectra.h"
 #include "core/survey/commission.h"
 #include "core/survey/repeatability.h"
 #include "core/survey/survey_method.h"
@@ -68,6 +69,7 @@ std::vector<Fixture> demoFixtures() {
     claim(all[3], 200, 300, "80 × 50 cm", 305, 2.6);
     claim(all[4], 80, 150, "60 × 40 cm", 60, 2.0);
     claim(all[5], 130, 180, "60 × 60 cm", 210, 1.4);
+    setChannelNames(all[4], "tubes");
     // What their makers say of beam and flux; the bench finds most of it a little kind.
     all[0].beam = all[5].beam = *Beam::halfAngle(45.0);
     all[0].flux = all[5].flux = PhotonFlux(128);
@@ -171,6 +173,7 @@ struct Planted {
 };
 
 constexpr std::uint64_t kAgainSeed = 1000;
+constexpr std::uint64_t kSpectraSeed = 2000;
 constexpr double kRoomLight = 7.5;
 constexpr double kDarkNight = 0.1;
 constexpr double kDeadShare = 0.54;
@@ -198,6 +201,7 @@ class DemoMaker {
         planSpacing();
         for (const double h : {150, 210})
             for (const auto& channel : kOsierChannels) addChannelRun(channel, h);
+        addDemoSpectra(bench_, seed_ + kSpectraSeed);
         return std::move(bench_);
     }
 

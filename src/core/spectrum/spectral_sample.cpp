@@ -2,37 +2,21 @@
 
 #include <fmt/format.h>
 
-#include <algorithm>
-#include <cmath>
 #include <sstream>
 
 namespace glumet {
-namespace {
 
-constexpr double kFrom = 400.0;
-constexpr double kTo = 700.0;
-constexpr double kMicromolesPerJouleNm = 0.008359347;  // 1e-9 · 1e6 / (h · c · N_A), SI 2019
-
-}  // namespace
-
-Ppfd SpectralSample::ppfd() const {
-    const auto photons = [&](std::size_t i) {
-        const double nm = first_nm + step_nm * static_cast<double>(i);
-        return unit == SpectralUnit::WattPerSquareMetre ? values[i] * nm * kMicromolesPerJouleNm : values[i];
-    };
-    double sum = 0.0;
-    for (std::size_t i = 0; i + 1 < values.size(); ++i) {
-        const double left = first_nm + step_nm * static_cast<double>(i);
-        const double low = std::max(left, kFrom);
-        const double high = std::min(left + step_nm, kTo);
-        if (high <= low) continue;
-        const auto at = [&](double nm) {
-            return photons(i) + (photons(i + 1) - photons(i)) * (nm - left) / step_nm;
-        };
-        sum += 0.5 * (at(low) + at(high)) * (high - low);
-    }
-    return Ppfd(sum);
+Spectrum spectrumOf(const SpectralSample& sample) {
+    Spectrum out;
+    out.values = sample.values;
+    for (std::size_t i = 0; i < sample.values.size(); ++i)
+        out.wavelength_nm.push_back(sample.first_nm + sample.step_nm * static_cast<double>(i));
+    if (sample.unit == SpectralUnit::WattPerSquareMetre)
+        out.values = photonsFromWatts(out.wavelength_nm, out.values);
+    return out;
 }
+
+Ppfd SpectralSample::ppfd() const { return Ppfd(photonsIn(spectrumOf(*this), kParFromNm, kParToNm)); }
 
 std::string SpectralSample::text() const {
     auto out = fmt::format("{:g} {:g} {}", first_nm, step_nm,

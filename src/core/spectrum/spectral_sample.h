@@ -5,6 +5,7 @@
 
 #include "core/base/problem.h"
 #include "core/base/quantity.h"
+#include "core/base/spectrum.h"
 
 namespace glumet {
 
@@ -28,6 +29,9 @@ struct SpectralSample {
 
 /// Column of Reading::extra that holds the spectrum read along with a value.
 inline constexpr const char* kSpectrumColumn = "spectrum";
+
+/// The same as photons by wavelength.
+Spectrum spectrumOf(const SpectralSample& sample);
 
 /// Reads SpectralSample::text().
 Expected<SpectralSample> parseSpectralSample(const std::string& text);

@@ -217,12 +217,13 @@ void ReadingTaker::take() {
     }
     if (now->timed_out && !now->within_error) reading.note = "not settled within the longest time";
     if (now->left_out > 0) remark(reading, "a passing shadow left out");
+    std::optional<Spectrum> spectrum;
     if (const auto* meter = session_.meter(); meter != nullptr) {
         if (meter->simulated()) remark(reading, kSimulatedRemark);
-        if (const auto spectrum = meter->spectrum()) reading.extra[kSpectrumColumn] = spectrum->text();
+        if (const auto sample = meter->spectrum()) spectrum = spectrumOf(*sample);
     }
     const bool waits = hands_free_ && !session_.meter()->placesItself();
-    store(reading);
+    store(reading, spectrum ? &*spectrum : nullptr);
     if (waits && target_ && !refused_s_) {
         watch_.emplace(*now);
         emit changed();
@@ -242,7 +243,7 @@ bool ReadingTaker::keepTyped(double ppfd) {
     return true;
 }
 
-void ReadingTaker::store(Reading reading) {
+void ReadingTaker::store(Reading reading, const Spectrum* spectrum) {
     reading.time = session_.now().toStdString();
     if (const auto draw = session_.draw()) reading.power = *draw;
     // The practice meter shows the truth under water already.
@@ -256,7 +257,8 @@ void ReadingTaker::store(Reading reading) {
     const auto cell = *target_;
     const bool doubtful = reading.flag == Mark::Doubtful;
     storing_ = true;
-    const QString fault = session_.edit([&](Project& project) { return project.take(plane_, reading); });
+    const QString fault =
+        session_.edit([&](Project& project) { return project.take(plane_, reading, spectrum); });
     storing_ = false;
     refused_s_.reset();
     if (!fault.isEmpty()) {

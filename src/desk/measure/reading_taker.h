@@ -74,7 +74,7 @@ class ReadingTaker : public QObject {
     void goOnFrom(const Plane& plane);
     bool mayTake();
     void judge(Cell cell);
-    void store(Reading reading);
+    void store(Reading reading, const Spectrum* spectrum = nullptr);
     Reading atTarget() const;
 
     Session& session_;
