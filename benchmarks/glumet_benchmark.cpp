@@ -3,6 +3,7 @@
 
 #include <QApplication>
 #include <QElapsedTimer>
+#include <QMouseEvent>
 #include <QProcess>
 #include <QTemporaryDir>
 #include <algorithm>
@@ -12,7 +13,10 @@
 #include "core/bench/grid.h"
 #include "core/simulation/ripple.h"
 #include "core/simulation/simulated_bench.h"
+#include "core/spectrum/generic_spectra.h"
+#include "core/spectrum/overlay.h"
 #include "desk/array/array_stage.h"
+#include "desk/spectrum/mixer_view.h"
 #include "desk/window/main_window.h"
 #include "meters/simulated_meter.h"
 #include "results.h"
@@ -247,6 +251,53 @@ void measuring(const QString& demo) {
            static_cast<double>(residentKib() - before), "KiB", "flat");
 }
 
+/// The spectrum stage: statistics over many spectra, a beam of the mixer dragged, a plane's colours.
+void spectra(const QString& demo) {
+    std::vector<Spectrum> many;
+    Noise noise(7);
+    for (int i = 0; i < 10'000; ++i)
+        many.push_back(
+            scaled(ledSpectrum({{400.0 + 30.0 * (i % 10), 20.0 + i % 30, 1.0}}), 1.0 + noise.uniform()));
+    report("spectrum_overlay_s", "10 000 spectra: median and spans by wavelength",
+           median(3, [&] { overlayStatistics(many, OverlayScale::Par); }) / 1000.0, "s", "bar 0.5");
+    Session session([] { return QString(); });
+    MainWindow window(session);
+    window.resize(1280, 800);
+    window.openProject(demo);
+    auto fixture = session.bench().fixtures.front();
+    for (const char* name : {"royal blue", "violet", "cyan"}) {
+        Channel channel;
+        channel.name = name;
+        fixture.channels.push_back(channel);
+    }
+    session.project()->save(fixture);
+    session.chooseHeight(Millimetre(210));
+    window.show();
+    window.showStage(QStringLiteral("spectrum"));
+    QCoreApplication::processEvents();
+    auto* mixer = window.findChild<MixerView*>();
+    int step = 0;
+    const auto drag = [&] {
+        const double level = 0.2 + 0.01 * (++step % 60);
+        const QPointF at = mixer->handleAt(0, level);
+        QMouseEvent move(QEvent::MouseMove, at, mixer->mapToGlobal(at), Qt::LeftButton, Qt::LeftButton, {});
+        QCoreApplication::sendEvent(mixer, &move);
+        QCoreApplication::processEvents();
+    };
+    const QPointF start = mixer->handleAt(0, 1.0);
+    QMouseEvent press(QEvent::MouseButtonPress, start, mixer->mapToGlobal(start), Qt::LeftButton,
+                      Qt::LeftButton, {});
+    QCoreApplication::sendEvent(mixer, &press);
+    report("spectrum_mixer_ms", "a beam of six dragged, painted", median(61, drag), "ms", "bar 16");
+    report("spectrum_colours_ms", "colours of a plane of 36 points, six channels",
+           median(21,
+                  [&] {
+                      const auto& mix = **session.channelMix();
+                      planeColours(mix, mix.set_to);
+                  }),
+           "ms", "bar 20");
+}
+
 }  // namespace
 
 QString copyOfDemo(const QTemporaryDir& dir) {
@@ -267,6 +318,10 @@ int main(int argc, char** argv) {
         dragging(copyOfDemo(dir));
         return 0;
     }
+    if (part == QLatin1String("spectra")) {
+        spectra(copyOfDemo(dir));
+        return 0;
+    }
     if (part == QLatin1String("changes")) {
         largeProject(dir.filePath(QStringLiteral("large.glumet")));
         changes(dir.filePath(QStringLiteral("large.glumet")));
@@ -284,6 +339,7 @@ int main(int argc, char** argv) {
     const auto demo = copyOfDemo(dir);
     dragging(demo);
     measuring(demo);
+    spectra(demo);
     if (argc > 1) results.write(argv[1]);
     return 0;
 }

@@ -5,9 +5,11 @@
 
 #include "core/bench/bench_rules.h"
 #include "formats/bench_json.h"
+#include "formats/day_log_csv.h"
 #include "formats/plane_sheet.h"
 #include "formats/readings_csv.h"
 #include "formats/ring_csv.h"
+#include "formats/spectrum_file.h"
 
 extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size) {
     const std::string_view bytes(reinterpret_cast<const char*>(data), size);
@@ -25,7 +27,11 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
         (void)glumet::rowsOfSheet(sheet, answers);
         const auto rings = glumet::readRings(*text);
         if (!glumet::faultsOf(rings.bench, 1).empty()) std::abort();
+        if (const auto log = glumet::readDayLog(*text); log && glumet::faultOf(log->log)) std::abort();
     }
+    if (const auto spectra = glumet::readSpectra(bytes))
+        for (const auto& one : *spectra)
+            if (glumet::spectrumFault(one.spectrum())) std::abort();
     (void)glumet::readBench(bytes);
     return 0;
 }

@@ -47,7 +47,7 @@ constexpr Help kHelp[] = {
      "  colour_flash  the same for the difference of two channels: 0 where they shine from the same places\n"
      "The surface's curvature has the autocorrelation exp(-r²/l²), l = 20 mm.\n"},
     {"spectrum",
-     "glumet-cli spectrum SPD… [--response METER.csv] [--depth-m D] [--json]\n\n"
+     "glumet-cli spectrum SPD… [--response METER.csv] [--depth-m D] [--weights CURVE.csv]… [--json]\n\n"
      "Reads spectra from tables (wavelength_nm,value in W; a heading with photons or umol says photons), IES "
      "TM-27\n"
      "(.spdx) and JCAMP-DX, fixed or packed. For each: CIE 1931 x, y; 1976 u', v'; correlated colour "
@@ -60,6 +60,8 @@ constexpr Help kHelp[] = {
      "photons, "
      "s as given\n"
      "  --depth-m   everything after so much pure water (Pope & Fry 1997), and the spectrum itself\n"
+     "  --weights   share of the photons that a curve of wavelength and weight counts, beside PAR, extended PAR "
+     "and the eye\n"
      "Of three spectra or more \"blend\" gives the distances from the middle one of the list and from their "
      "mean.\n"},
     {"fit",
@@ -129,7 +131,9 @@ constexpr Help kHelp[] = {
      "such as \"height 25 cm, depth 15 cm\" above. What it does not say is given by --run, --fixture, "
      "--tank,\n"
      "--height-mm, --depth-mm, --pitch-x-mm, --pitch-y-mm (or --length-mm, --width-mm), --unit, "
-     "--front-row-first.\n"},
+     "--front-row-first.\n"
+     "Spectra (tables of wavelength_nm, TM-27, JCAMP-DX) are of --fixture NAME and, with --channel, of that "
+     "channel.\n"},
     {"export",
      "glumet-cli export PROJECT.glumet --out DIR [--json]\n\n"
      "Writes readings.csv and bench.json. Importing both into a new project loses nothing.\n"},

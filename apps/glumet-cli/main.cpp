@@ -180,6 +180,8 @@ void addSpectrumVerb(CLI::App& app, Arguments& a, Verbs& verbs) {
     auto* spectrum = addVerb(
         app, "spectrum", "colour, bands and blending of spectra, and a sensor's correction", a, kManyFiles);
     spectrum->add_option("--response", a.spectrum.response, "the sensor's response by wavelength");
+    spectrum->add_option("--weights", a.spectrum.weights, "a curve to weigh photons by; may be given again")
+        ->allow_extra_args(false);
     auto* depth =
         spectrum->add_option("--depth-m", a.depth_m, "metres of pure water that the light has passed")
             ->check(CLI::Range(0.0, 1000.0));
@@ -252,6 +254,7 @@ void addProjectVerbs(CLI::App& app, Arguments& a, Verbs& verbs) {
     auto* import = addVerb(app, "import", "add files to a project", a, kManyFiles);
     import->add_option("--into", a.into, "project")->required();
     addSheetOptions(*import, a);
+    import->add_option("--channel", a.import.channel, "channel that a spectrum is of, with --fixture");
     verbs.push_back({import, [&a] { return runImport(a); }});
     auto* exporting = addVerb(app, "export", "write a project as open formats", a, 1);
     exporting->add_option("--out", a.out, "folder")->required();

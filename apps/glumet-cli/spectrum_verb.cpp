@@ -9,6 +9,7 @@
 #include "core/spectrum/correction_factor.h"
 #include "core/spectrum/pure_water.h"
 #include "core/spectrum/shape.h"
+#include "core/spectrum/weighting.h"
 #include "core/words/sentence.h"
 #include "files.h"
 #include "formats/spectrum_file.h"
@@ -63,6 +64,15 @@ Json gapsJson(const Spectrum& spectrum) {
     Json gaps = Json::array();
     for (const auto& gap : gapsOf(spectrum)) gaps.push_back({{"from_nm", gap.from_nm}, {"to_nm", gap.to_nm}});
     return gaps;
+}
+
+Json weightedJson(const Spectrum& spectrum, const std::vector<WeightingCurve>& curves) {
+    Json out = Json::array();
+    for (const auto& curve : curves)
+        out.push_back({{"name", curve.name},
+                       {"source", curve.source},
+                       {"photon_share", weighedShare(spectrum, curve)}});
+    return out;
 }
 
 Json noticesJson(const Asked& asked) {
@@ -138,11 +148,19 @@ Expected<Output> spectrum(const SpectrumQuestion& question) {
         if (!curve) return tl::make_unexpected(curve.error());
         response = std::move(*curve);
     }
+    auto curves = readyWeightings();
+    for (const auto& file : question.weights) {
+        auto curve = readAs(file, readResponse);
+        if (!curve) return tl::make_unexpected(curve.error());
+        curves.push_back(
+            {file, QFileInfo(path(file)).completeBaseName().toStdString(), file, std::move(*curve)});
+    }
     Json spectra = Json::array();
     std::string text;
     for (auto& asked : all) {
         if (question.depth_m) asked.spectrum = afterPureWater(asked.spectrum, *question.depth_m);
         auto json = spectrumJson(asked, text);
+        json["weighted"] = weightedJson(asked.spectrum, curves);
         if (question.depth_m) {
             json["depth_m"] = *question.depth_m;
             json["spectrum"] = {{"wavelength_nm", asked.spectrum.wavelength_nm},

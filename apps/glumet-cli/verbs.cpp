@@ -19,6 +19,7 @@
 #include "formats/plane_sheet.h"
 #include "formats/readings_csv.h"
 #include "formats/ring_csv.h"
+#include "formats/spectrum_file.h"
 #include "project/project.h"
 #include "report/publish.h"
 
@@ -149,8 +150,11 @@ struct Incoming {
     MergeReport report;
     RowMerge readings{{}, report};
     int means = 0;  ///< that others published
+    int spectra = 0;
 
-    bool described() const { return !description.title.empty() || !description.runs.empty(); }
+    bool described() const {
+        return !description.title.empty() || !description.runs.empty() || !description.spectra.empty();
+    }
 };
 
 Expected<bool> addRings(const std::string& name, const DelimitedText& text, Incoming& incoming) {
@@ -164,10 +168,55 @@ Expected<bool> addRings(const std::string& name, const DelimitedText& text, Inco
     return true;
 }
 
+/// Whether bytes begin as a file of spectra does.
+bool looksLikeSpectra(std::string_view bytes) {
+    const auto begin = bytes.find_first_not_of(" \t\r\n\xEF\xBB\xBF");
+    if (begin == std::string_view::npos) return false;
+    const auto text = bytes.substr(begin, 12);
+    return text.starts_with("##") || text.starts_with("<") || text.starts_with("wavelength") ||
+           text.starts_with("nm,");
+}
+
+/// Spectra of the fixture that was named, and of the channel, or of one called as the spectrum is.
+Expected<bool> addSpectra(const std::string& name, std::string_view bytes, const ImportQuestion& question,
+                          Incoming& incoming) {
+    if (question.sheet.fixture.empty())
+        return problem(name, verbatim("is a spectrum: whose? give --fixture NAME"));
+    const auto spectra = readSpectra(bytes);
+    if (!spectra) return tl::make_unexpected(inFile(name, spectra.error()));
+    auto& bench = incoming.description;
+    if (bench.fixtures.empty()) {
+        Fixture fixture;
+        fixture.id = -1;
+        fixture.name = question.sheet.fixture;
+        bench.fixtures.push_back(std::move(fixture));
+    }
+    auto& fixture = bench.fixtures.front();
+    if (fixture.name != question.sheet.fixture)
+        return problem(name, verbatim("is a spectrum; give spectra without a bench description"));
+    for (const auto& one : *spectra) {
+        SpectrumRecord record;
+        record.id = -1 - static_cast<Id>(bench.spectra.size()) - 1;
+        record.name = one.name.empty() ? QFileInfo(path(name)).completeBaseName().toStdString() : one.name;
+        record.fixture = fixture.id;
+        record.scale = one.scale;
+        record.spectrum = one.spectrum();
+        if (!question.channel.empty()) {
+            if (fixture.channels.empty())
+                fixture.channels.push_back({-1'000'000, question.channel, {}, {}, {}, {}});
+            record.channel = fixture.channels.front().id;
+        }
+        bench.spectra.push_back(std::move(record));
+        ++incoming.spectra;
+    }
+    return true;
+}
+
 Expected<bool> addTable(const std::string& name, const ImportQuestion& question, Incoming& incoming) {
     auto& merge = incoming.readings;
     const auto bytes = bytesOf(name);
     if (!bytes) return tl::make_unexpected(bytes.error());
+    if (looksLikeSpectra(*bytes)) return addSpectra(name, *bytes, question, incoming);
     const auto head = splitDelimited(std::string_view(*bytes).substr(0, bytes->find('\n')));
     if (head && looksLikeRings(*head)) {
         const auto whole = splitDelimited(*bytes);
@@ -351,7 +400,10 @@ Expected<Output> importFiles(const ImportQuestion& question) {
                     {"added", report->added},
                     {"already_there", report->already_there},
                     {"superseding", report->superseding},
-                    {"read_by_others", incoming.means}};
+                    {"read_by_others", incoming.means},
+                    {"spectra", incoming.spectra}};
+    if (incoming.spectra > 0 && report->added == 0)
+        return Output{jsonText(json, 2), fmt::format("{} spectra added\n", incoming.spectra)};
     if (incoming.means > 0)
         return Output{jsonText(json, 2), fmt::format("{} means that others read added\n", incoming.means)};
     return Output{jsonText(json, 2),

@@ -36,6 +36,7 @@ struct ImportQuestion {
     std::string project;
     SheetAnswers sheet;  ///< for sheets of typed planes; an empty run takes the file's name
     LengthUnit sheet_unit = LengthUnit::Cm;
+    std::string channel;  ///< of the sheet's fixture, for spectra; empty: all on
 };
 Expected<Output> importFiles(const ImportQuestion& question);
 Expected<Output> exportProject(const std::string& project, const std::string& folder);
@@ -61,8 +62,9 @@ Expected<Output> shadow(const std::string& model, const std::string& scene);
 
 struct SpectrumQuestion {
     std::vector<std::string> files;
-    std::string response;           ///< curve of a sensor; empty: none
-    std::optional<double> depth_m;  ///< of pure water that the light has passed
+    std::string response;              ///< curve of a sensor; empty: none
+    std::optional<double> depth_m;     ///< of pure water that the light has passed
+    std::vector<std::string> weights;  ///< curves to weigh by, beside the ready ones
 };
 /// Colour, bands, peaks, blending and correction of spectra.
 Expected<Output> spectrum(const SpectrumQuestion& question);

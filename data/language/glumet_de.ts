@@ -229,10 +229,6 @@
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>needs two wavelengths or more and as many values of relative</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>must ascend within 200…1200</source>
         <translation type="unfinished"></translation>
     </message>
@@ -2634,6 +2630,531 @@
         <source>must be above 0 and at most {}</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>needs two wavelengths or more and as many values</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>holds more than {} wavelengths</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>must follow each other in time</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; is no time with a level, like 9:30 60</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>times go from 0:00 to 24:00 and levels to 100 %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>needs a time with a level, like 9:30 60</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; is no name with a span, like cyan 485–510</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} must end after it begins, within 200–1200 nm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} is named twice</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>are more than 30</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>has no light within 400–700 nm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>sees nothing of this light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; is no peak and width in nm, like 450/20</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>needs one peak to twenty, like 450/20</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>daylight, 5500 K</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>daylight, 6500 K</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>daylight, 10 000 K</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>noon sun under 10 m of pure water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>black body, 2856 K</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>generic cool white tube</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>generic three-band tube</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>generic actinic tube</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>generic halide-like lamp</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>there is no scan yet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the instrument has changed its wavelengths</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the dark scan has other wavelengths: take it again</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the dark scan is brighter than the light: take it again</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>PAR 400–700</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>extended PAR 400–750</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the eye by day</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the fixture has no channels described</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the plane has no reading yet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The goal&apos;s band over its {} h makes {}–{}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} mol a day: below the goal</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} mol a day: above the goal</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} mol a day: within the goal</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} peaks at {} for {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Its plateau is {}: judge by that, and look for what shines in.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Night light of {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Held for an hour or longer outside the {} h of day.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} kWh a day</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} kWh and {} in your currency a year, at {} a kWh. Watts are taken to rise with the level.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} kWh a year. Watts are taken to rise with the level; with a price a kWh the cost is said.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The clocks run apart: {} min after 90 days</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The day grows from {} to {} h. Set them together, or hang both on one clock.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} saw {} mol</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>One whole day at its own place, which is not the plane&apos;s.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} saw {}–{} mol a day</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>{} whole days at its own place, which is not the plane&apos;s.</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>the day</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No clock yet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Add a schedule: times and levels, channel by channel.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} holds {} of the photons; daylight has {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No gap from 410 to 690 nm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>{} gaps in all.</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>A gap at {}–{} nm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>below</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>above</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>White of {} K, renders colours {} of 100</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ra by CIE 13.3, saturated red (R9) {}; it lies {} {} the black body&apos;s locus.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Not a white</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It lies {} {} the black body&apos;s locus (CIE 1960), nearest to {} K: colour rendering is defined within 0.0054.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It lies {} {} the black body&apos;s locus (CIE 1960): a colour temperature would mean nothing.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Far red adds {} to extended PAR</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>700–750 nm, which PPFD and most meters do not count.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} of the watts sleep</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} of {} W are used by this mix; the rest was paid for and is turned down.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>How {} sees colours is not stated</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>With its response in Bench, this mix gets its correction.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The meter tells this mix as it is</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>By its response, within {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>By its response and this mix × {}: {}, not {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Readings beside another meter say × {}: the two agree.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Readings beside another meter say × {}: the two do not agree.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The meter reads {} low here</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The meter reads {} high here</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Red fades first</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>At {} pure water has taken {} of 660 nm and {} of 450 nm, on the straight way down.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: the colour moves</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: the colour holds still</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: the channels show apart</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: the channels blend</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Nothing tells the channels apart</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} are taken for equal: read each alone once, or state its share of the light in Bench.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The channels do not add up</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Read one by one they give {} of what was read with all of them: a supply that holds back, or a setting that was not the same.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A channel has no spectrum</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Add one from a file, read it, or state its peak in Bench.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Spectra that nobody measured</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: as such channels usually are. Add a file, or read them.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>holds no row of a time and a value</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>holds more than {} rows</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>is no time</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; is no time</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>runs back in time</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is no PPFD: it must be 0 or more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>holds fewer than two values</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; are not nanometres</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is no line of a JCAMP-DX spectrum</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>needs FIRSTX, LASTX and NPOINTS with (X++(Y..Y))</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>does not go on where the line before ended: the file is damaged</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>begins at {} and not at {}: a line is missing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>needs pairs in the form (XY..XY)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>holds {} values where NPOINTS says {}: is the file cut short?</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>needs a TITLE first</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>ends without ##END=: is the file cut short?</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>holds no spectrum</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>wavelengths go to and fro: {} nm after {} nm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>{} wavelengths beyond 200–1200 nm are left out</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>{} at {} nm is far below 0: subtract the dark spectrum again</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>{} values a little below 0 are taken for 0</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>flat at the top near {} nm: the instrument may have been saturated; read it again with a shorter integration time</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>cut off at {} nm, where there is still light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>holds no two wavelengths within 200–1200 nm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is larger than 10 MB</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>holds more than one curve</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a response goes from 0 to 5</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>holds no row of a wavelength and a value</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>holds more than {} spectra</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>is no row of a wavelength and {} values: is the file cut short?</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; is no number</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is XML, but no TM-27 spectrum</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;{}&quot; is not light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is no wavelength with a value</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The blue part is {} nm wide at half its height, {} at a tenth.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Δu&apos;v&apos; {} ×10⁻³ in the mean ({}–{}), {} at worst; {} shows.</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
@@ -3142,6 +3663,18 @@
     </message>
     <message>
         <source>Fitted to %1 means that %2 read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>short peak, %1 min</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>plateau %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>gap %1–%2</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -4183,6 +4716,25 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
 </context>
 <context>
+    <name>glumet::BlendingBoard</name>
+    <message>
+        <source>Blending, point by point</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1: %2 thousandths from the middle%3</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, it shows</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>middle</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>glumet::ChannelRows</name>
     <message>
         <source>&quot;%1&quot; is not a channel of this fixture and its level, such as %2 50.</source>
@@ -4222,6 +4774,26 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>not stated: taken as of the whole fixture</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>spectrum, nm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Spectrum shows it. What is measured goes before stated peaks.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Peak and width of each diode, 450/20; several as 450/20 0.3, 560/120 0.7. Taken for an assumption until a spectrum is measured.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>measured</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, peaks and widths in nm</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -4468,6 +5040,21 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
 </context>
 <context>
+    <name>glumet::ColourChip</name>
+    <message>
+        <source>Its colour is not known.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>x %1, y %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>x %1, y %2: beyond what the screen can show; the nearest it can</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>glumet::CommandList</name>
     <message>
         <source>All commands</source>
@@ -4540,6 +5127,201 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
 </context>
 <context>
+    <name>glumet::DayLogDialog</name>
+    <message>
+        <source>A logger&apos;s day</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not said</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>%n values</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>, %n rows without one</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>, %n whole days</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Depth under water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Cancel</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Keep it</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::DayPage</name>
+    <message>
+        <source>Light through the day</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Logger laid over it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>add a logger&apos;s file…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Add a clock first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>new</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>remove</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Clock</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>name</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A clock needs a name.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>lights</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>How many lights run by this clock: a whole number.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>gains, s a day</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Seconds that the clock gains a day, negative if it loses.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>price a kWh</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A price is a number of 0 or more.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not stated</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>all channels</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>8:00 0, 9:00 80, 18:00 80, 19:00 0</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>as all</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Choose a run first: a clock belongs to its fixture.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>clock %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A logger&apos;s day</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Tables (*.csv *.tsv *.txt);;All files (*)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no logger</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Choose a plane: the day is told for it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Each clock as one light over the chosen plane, %1 under water, lamp at %2. Line: the logger, at its own place.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 mol a day</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no clock</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>plateau %1, peak %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>day of %1 h, night light %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>logger %1 mol, plateau %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No clock yet: new, on the right, begins one.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>DLI at this plane, its mean, all clocks together</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>on it %1–%2, on all planes %3–%4</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>glumet::FieldStage</name>
     <message>
         <source>Field</source>
@@ -4559,10 +5341,6 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>contours</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>readings</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4727,6 +5505,34 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>in band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>colour</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>How far each point&apos;s colour is from the middle&apos;s, in thousandths of u&apos;v&apos;, by its channels</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No plane is chosen.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The plane has no grid that is read throughout.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A channel has no spectrum.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No channel was read alone here: all points have the same mix.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>read</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -6585,6 +7391,25 @@ once more</source>
     </message>
 </context>
 <context>
+    <name>glumet::MixerView</name>
+    <message>
+        <source>The mix</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Each beam is as long as the light its channel can give; hatched is what is paid for and turned down. ≈: the channel was not read alone.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1: %2 %, %3 µmol/m²/s</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 %</source>
+        <translation type="unfinished">%1 %</translation>
+    </message>
+</context>
+<context>
     <name>glumet::ModbusFrames</name>
     <message>
         <source>what came is no Modbus</source>
@@ -6914,6 +7739,30 @@ once more</source>
         <source>%1: ring %2 contradicts what is there: %3, and %4 before</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>spectrum %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>schedule %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>logger %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>removal of spectra</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>removal of a schedule</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>removal of a logger&apos;s day</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::PublishStage</name>
@@ -7159,6 +8008,148 @@ once more</source>
     </message>
 </context>
 <context>
+    <name>glumet::ScanDialog</name>
+    <message>
+        <source>nine points in air</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Dark</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Keep</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Read spectra of %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a channel or a mix</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the next point of a blending test</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>moments: each scan by itself</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>all channels on</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>preset %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Scans averaged</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Kept as</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Belongs to</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Name of the test</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Points in a row</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Distance between points</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Emitters above the sensor</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Never look into the emitters; wear eye protection where violet or UV is on.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Close</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>moving water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A test needs a name and a distance between its points.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>point %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A test needs a name.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>moment %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>moments</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No spectrometer: set one up under Instruments (Ctrl+L).</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 of %2 scans …</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>%n scans, %1 µmol·m⁻²·s⁻¹, swing ±%2%3%4</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>, dark not subtracted</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, dark subtracted</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>. Flat at its top: saturated? Shorten the integration time.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Cover the sensor and press Dark, then uncover it and press Read.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Dark kept. Read the light.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Next: point %1.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>glumet::SectionView</name>
     <message>
         <source>Section of the bench</source>
@@ -7272,6 +8263,474 @@ once more</source>
     <message>
         <source>Practice meter (simulated)</source>
         <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::SpectraDialog</name>
+    <message>
+        <source>nine points in air</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Keep the spectra</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Spectra of %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>These are %1 spectra: take 500 at a time.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>all channels on</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>preset %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 belongs to</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>spectrum</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>range, nm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>peaks, nm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>belongs to</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Spectra in the files</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>say which …</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>power (W)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>photons (µmol)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>spectra of channels or mixes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>points of a blending test, row by row from the back left</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>moments at one place, under moving water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The files do not say whether values are</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>They are</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Name of the test</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Points in a row</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Distance between points</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Emitters above the sensor</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Cancel</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>moving water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Say whether the values are power or photons.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A test needs a name.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A test needs three spectra or more.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>How many points stand in a row: a whole number.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The distance between points is a length.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The height above the sensor is a length, or nothing.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::SpectrumPlot</name>
+    <message>
+        <source>Spectrum and bands</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, %2–%3 nm: %4</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 nm, in %2 (%3–%4): %5 of the photons</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::SpectrumStage</name>
+    <message>
+        <source>Spectrum</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Add spectra from files…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+Shift+A</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Read spectra from the spectrometer…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+Shift+P</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Keep this mix as a preset…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Set the mix that fills the band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Edit the bands of the spectrum…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Correct the meter by its response</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>↑, ↓</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Spectrum: choose a channel of the mix</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>←, →, digits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Spectrum: its level, with Shift by tens</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>D</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Spectrum: the light or its day</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>keep…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>fill the band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Laid over it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>How spectra are laid over each other</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>same PPFD</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>same peak</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>day</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Preset</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Keep these levels as a preset of the fixture</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The levels that put most of the run&apos;s points into the goal&apos;s band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Blending test</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>add spectra…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The mix is as it was when it was opened.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No plane chosen</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>This mix, %1 under the lamp</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the middle</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Choose a run: its fixture&apos;s channels make the spectrum.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No mix: %1.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Every channel is off.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A channel has no spectrum: add one from a file, or state its peak in Bench.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>PPFD, mean here</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 W</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>– W</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>draw not known</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>at the wall, %1 idle</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>in %1–%2, all planes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No dimming of this mix puts more into the band.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Dimmed as a whole to %1 % it puts %2 into the band.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>here</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>at %1, after the water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>farthest, %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No blending test yet: nine spectra under the lamp show how its channels mix.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>%n points</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>×10⁻³ Δu&apos;v&apos; from their mean, %1–%2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>×10⁻³ Δu&apos;v&apos; from the middle, %1–%2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>against nothing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>as mixed here</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>There is no mix to keep.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Keep this mix</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Name of the preset</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>There is a preset called %1 already.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>There is no mix to set.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Choose a run first: spectra belong to its fixture.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Spectra of %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Spectra (*.csv *.tsv *.txt *.spdx *.xml *.jdx *.dx *.jcamp);;All files (*)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>%n spectra</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n spectra kept</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>There is no meter or no mix.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 has no response stated, or the mix no spectrum.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>From now on readings of %1 by %2 are multiplied by %3; raw values stay beside them.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Bands of the spectrum</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Names and spans in nm, with commas; nothing brings the ready ones back</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Its day</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>as they are</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>This mix at %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ripple moves its light %1 × as much as one point&apos;s</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>%n moments</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n points, %1 down</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
     </message>
 </context>
 <context>

@@ -106,6 +106,9 @@ void readPart(const Json& in, Entity& entity, const Part& part, Context& context
             if constexpr (requires { entity.fixture; }) fixture = entity.fixture;
             part.access(entity) =
                 idOf(context, of<typename Part::target>, fixture, json.template get<std::string>(), part.key);
+            // What stands below names channels and presets of this one.
+            if constexpr (std::is_same_v<typename Part::target, Fixture>)
+                context.fixture = byId(context.bench->fixtures, part.access(entity));
         } else {
             read(json, part.key, part.access(entity), context);
             checkRange(entity, part);

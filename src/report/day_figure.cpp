@@ -101,7 +101,8 @@ void paintDay(QPainter& p, const QRectF& area, const DayFigure& figure, const Pa
         p.fillRect(QRectF(s.at(peak.from_h, s.top), s.at(peak.to_h, 0)), QBrush(c.accent, Qt::BDiagPattern));
         p.setPen(c.accent);
         p.setFont(houseFont(kLabelSize));
-        p.drawText(QRectF(s.at(peak.to_h, s.top).x() + 5, s.plot.top(), 140, 16), Qt::AlignLeft | Qt::AlignVCenter,
+        p.drawText(QRectF(s.at(peak.to_h, s.top).x() + 5, s.plot.top(), 140, 16),
+                   Qt::AlignLeft | Qt::AlignVCenter,
                    tr("short peak, %1 min").arg(qRound(peak.hours() * 60.0)));
     }
     paintLights(p, s, figure, c);

@@ -150,7 +150,9 @@ void paintBands(QPainter& p, const Layout& at, const SpectrumFigure& figure, con
         p.setFont(houseFont(11));
         // Names of narrow neighbours stand on two lines in turn.
         const double y = box.bottom() + 17 + (low ? 13 : 0);
-        p.drawText(QRectF(middle - 50, y, 100, 14), Qt::AlignCenter, text(band.name));
+        const double half = 0.5 * p.fontMetrics().horizontalAdvance(text(band.name)) + 1.0;
+        const double at_x = std::clamp(middle, at.plot.left() + half, at.plot.right() - half);
+        p.drawText(QRectF(at_x - 60, y, 120, 14), Qt::AlignCenter, text(band.name));
         low = !low;
     }
 }

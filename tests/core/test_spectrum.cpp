@@ -12,6 +12,7 @@
 #include "core/spectrum/overlay.h"
 #include "core/spectrum/pure_water.h"
 #include "core/spectrum/sampled.h"
+#include "core/spectrum/scan.h"
 #include "core/spectrum/shape.h"
 #include "core/spectrum/weighting.h"
 
@@ -319,6 +320,25 @@ class TestSpectrum : public QObject {
         QVERIFY(std::abs(peak.least[at] - peak.greatest[at]) < 1e-6);
         QVERIFY(overlayStatistics({}, OverlayScale::Peak).median.empty());
         QCOMPARE(overlayStatistics({{{400, 700}, {5, 5}}}, OverlayScale::Absolute).median[at], 5.0);
+    }
+
+    void scansAreAveragedAndTheDarkIsTaken() {
+        const std::vector<double> nm{400, 410, 420, 430, 440, 450, 460};
+        const Spectrum low{nm, {1, 2, 5, 9, 5, 2, 1}};
+        const Spectrum high{nm, {3, 2, 5, 11, 5, 2, 1}};
+        const Spectrum dark{nm, {1, 1, 1, 1, 1, 3, 1}};
+        const auto average = averageOf({low, high}, dark);
+        QVERIFY(average);
+        QVERIFY(average->spectrum.values == std::vector<double>({1, 1, 4, 9, 4, 0, 0}));
+        QCOMPARE(average->scans, 2);
+        QVERIFY(average->sd_share > 0.0 && !average->saturated);
+        const Spectrum flat{nm, {1, 9, 9, 9, 5, 2, 1}};
+        QVERIFY(averageOf({low, flat})->saturated);
+        QCOMPARE(averageOf({low})->sd_share, 0.0);
+        QVERIFY(!averageOf({}));
+        QVERIFY(!averageOf({low, {{400, 500}, {1, 1}}}));
+        QVERIFY(!averageOf({low}, {{400, 500}, {1, 1}}));
+        QVERIFY(!averageOf({dark}, high));
     }
 
     void binsAreReadAsTheyAreWritten() {

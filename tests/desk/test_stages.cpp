@@ -90,6 +90,9 @@ class TestStages : public QObject {
         QVERIFY(keeps(0) > 50 && keeps(0) <= 100);
         QVERIFY(keeps(14) < 10);
         w_->key(Qt::Key_M);
+        // The colour, where channels were read alone at this height; the middle is its own measure.
+        QVERIFY(map->plan().faces[14].text.toDouble() < map->plan().faces[0].text.toDouble());
+        w_->key(Qt::Key_M);
         QVERIFY(map->plan().faces.empty());
         QVERIFY(map->plan().values == readings);
         // Only the factor follows an edit; without a beam there is nothing to show, and it says so.

@@ -371,7 +371,7 @@ constexpr auto fieldsOf(Of<SpectrumRecord>) {
                       field("fixture", &SpectrumRecord::fixture).refersTo<Fixture>(true, true),
                       field("channel", &SpectrumRecord::channel).refersTo<Channel>(false, true),
                       field("preset", &SpectrumRecord::preset).refersTo<Preset>(false, true),
-                      field("tank", &SpectrumRecord::tank).refersTo<Tank>(),
+                      field("tank", &SpectrumRecord::tank).refersTo<Tank>(false, true),
                       field("test", &SpectrumRecord::test),
                       field("height_mm", &SpectrumRecord::height).atLeast(0),
                       field("depth_mm", &SpectrumRecord::depth).atLeast(0),
@@ -405,7 +405,7 @@ constexpr auto fieldsOf(Of<Schedule>) {
 constexpr const char* tableOf(Of<DayLog>) { return "day_log"; }
 constexpr auto fieldsOf(Of<DayLog>) {
     return std::tuple{field("name", &DayLog::name),
-                      field("tank", &DayLog::tank).refersTo<Tank>(),
+                      field("tank", &DayLog::tank).refersTo<Tank>(false, true),
                       field("x_mm", &DayLog::x),
                       field("y_mm", &DayLog::y),
                       field("depth_mm", &DayLog::depth).atLeast(0),

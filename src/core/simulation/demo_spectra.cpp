@@ -17,7 +17,7 @@ namespace {
 constexpr const char* kDay = "2026-11-07";
 constexpr double kInAirMm = 480.0;  // above the sensor
 constexpr double kPointPitchMm = 200.0;
-constexpr double kTurnedShare = 1.22;  // of the red at the corner that a turned emitter shines at
+constexpr double kTurnedShare = 1.8;  // of the red at the corner that a turned emitter shines at
 constexpr int kMoments = 24;
 
 /// What a channel really emits, and how narrow its lenses are.
@@ -182,6 +182,7 @@ class SpectraMaker {
         second.drift_s_day = 11.0;
         second.ramps = {{3, 0, {{8, 0}, {9, 85}, {18.5, 85}, {19.5, 0}}}};
         bench_.schedules = {day, second};
+        bench_.method.price_kwh = 0.32;
         DayLog log;
         log.id = 1;
         log.name = "logger at the sand";

@@ -37,8 +37,10 @@ inline Chromaticity chromaticityOf(const Spectrum& spectrum) {
     return chromaticityOf(tristimulusOf(spectrum));
 }
 
-/// Distance in u', v': about 0.002–0.004 is the least that two lights beside each other show.
+/// Distance in CIE 1976 u', v'.
 double colourDistance(const Chromaticity& a, const Chromaticity& b);
+/// About the least distance at which two lights beside each other are seen to differ.
+inline constexpr double kColourShows = 0.004;
 
 /// Correlated colour temperature by the nearest Planckian radiator in CIE 1960 u, v, 1000–100 000 K.
 struct ColourTemperature {
@@ -57,10 +59,10 @@ struct ColourRendering {
     double general = 0.0;
     std::array<double, kColours> special{};  ///< R1 … R14
 };
-/// Nothing for a light whose colour is farther than 0.02 from the Planckian locus (CIE 1960 u, v): it is not
-/// near any white, and the index says nothing of it.
+/// Nothing for a light whose colour is farther than 0.0054 from the Planckian locus (CIE 1960 u, v), the tolerance of
+/// CIE 13.3: it is no white, and the index says nothing of it.
 std::optional<ColourRendering> renderingOf(const Spectrum& spectrum);
-inline constexpr double kNearWhiteDuv = 0.02;
+inline constexpr double kNearWhiteDuv = 0.0054;
 
 /// A colour on an sRGB screen, as bright as the screen can show it.
 struct Swatch {

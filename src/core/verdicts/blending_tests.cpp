@@ -73,6 +73,8 @@ std::vector<BlendingTest> blendingTests(const Bench& bench, Id fixture) {
     std::vector<BlendingTest> tests;
     for (auto& [name, all] : by_name)
         tests.push_back(testOf(name, std::move(all), bandsOr(bench.method.bands)));
+    std::stable_partition(tests.begin(), tests.end(),
+                          [](const BlendingTest& test) { return !test.over_time; });
     return tests;
 }
 

@@ -18,7 +18,8 @@ struct BlendingTest {
     Blending result;                            ///< empty where there are fewer than three
 };
 
-/// In the order of their names. Of two spectra at one place of a test the later counts, unless all are there.
+/// Those of places first, each kind in the order of names. Of two spectra at one place of a test the later
+/// counts, unless all are there.
 std::vector<BlendingTest> blendingTests(const Bench& bench, Id fixture);
 
 }  // namespace glumet

@@ -70,18 +70,21 @@ struct ReadAlone {
 };
 ReadAlone readAlone(const Bench& bench, const Run& run, const std::vector<PlacedValue>& places,
                     const Fixture& fixture, Id channel) {
-    for (auto other = bench.runs.rbegin(); other != bench.runs.rend(); ++other) {
-        const auto* sole = soleChannel(fixture, other->preset);
-        if (sole == nullptr || sole->id != channel || !sameSetting(*other, run)) continue;
-        ReadAlone out{&*other, {}};
+    ReadAlone found;
+    for (const auto& other : bench.runs) {
+        const auto* sole = soleChannel(fixture, other.preset);
+        if (sole == nullptr || sole->id != channel || !sameSetting(other, run)) continue;
+        // The brightest says most of full level, of equal ones the later.
+        if (found.run != nullptr && levelOf(other) < levelOf(*found.run)) continue;
+        ReadAlone out{&other, {}};
         for (const auto& place : places) {
-            const auto value = valueAt(*other, place);
+            const auto value = valueAt(other, place);
             if (!value) break;
             out.points.push_back(*value);
         }
-        if (out.points.size() == places.size()) return out;
+        if (out.points.size() == places.size()) found = std::move(out);
     }
-    return {};
+    return found;
 }
 
 double sum(const std::vector<double>& values) {
@@ -259,6 +262,10 @@ Expected<RunMix> mixOf(const Bench& bench, const Run& run, const Plane& plane) {
     for (auto& channel : out.channels)
         if (channel.points.empty()) channel.points.assign(read.size(), 0.0);
     if (sum(read) > 0.0) out.together = sum(pointsAt(out, out.set_to)) / sum(read);
+    // Together they are the run as it was read, so that all stages say the same of it.
+    if (out.together > 0.0)
+        for (auto& channel : out.channels)
+            for (double& point : channel.points) point /= out.together;
     out.mix = Mix(mixedChannels(bench, run, *fixture, out, alone), bandsOr(bench.method.bands));
     return out;
 }
@@ -293,17 +300,18 @@ std::vector<double> levelsOf(const RunMix& mix, const Preset& preset) {
     return levels;
 }
 
-std::vector<double> colourDistances(const RunMix& mix, const std::vector<double>& levels) {
+PlaneColours planeColours(const RunMix& mix, const std::vector<double>& levels) {
+    PlaneColours out;
     std::vector<Tristimulus> per_par;
     bool apart = false;
     for (std::size_t c = 0; c < mix.channels.size(); ++c) {
         const auto& channel = mix.mix.channels()[c];
         per_par.push_back(lightPerPar(channel.spectrum));
         if (levels[c] <= 0.0 || channel.ppfd <= 0.0) continue;
-        if (per_par.back().dark()) return {};
+        if (per_par.back().dark()) return out;
         apart = apart || mix.channels[c].basis == ChannelBasis::Read;
     }
-    if (!apart) return {};
+    if (!apart) return out;
     std::vector<Tristimulus> lights;
     for (auto i = mix.from; i < mix.to; ++i) {
         Tristimulus light;
@@ -313,11 +321,12 @@ std::vector<double> colourDistances(const RunMix& mix, const std::vector<double>
         lights.push_back(light);
     }
     const auto middle = middleOf(mix, lights);
-    if (middle.dark()) return {};
+    if (middle.dark()) return out;
     const auto from = chromaticityOf(middle);
-    std::vector<double> out;
-    for (const auto& light : lights)
-        out.push_back(light.dark() ? 0.0 : colourDistance(chromaticityOf(light), from));
+    for (const auto& light : lights) {
+        out.colours.push_back(light.dark() ? from : chromaticityOf(light));
+        out.distances.push_back(colourDistance(out.colours.back(), from));
+    }
     return out;
 }
 

@@ -42,7 +42,7 @@ struct RunMix {
     std::size_t from = 0;  ///< points of the chosen plane among all
     std::size_t to = 0;
     std::vector<Cell> cells;     ///< of the chosen plane, as its points; empty where it has no grid
-    double water_m = 0.0;       ///< above the chosen plane: channels' spectra are as it leaves them
+    double water_m = 0.0;        ///< above the chosen plane: channels' spectra are as it leaves them
     double together = 1.0;       ///< what the channels give together, over what was read with all of them
     std::vector<double> set_to;  ///< levels of the run itself, 0–1
 };
@@ -59,9 +59,14 @@ double shareInBand(const RunMix& mix, const std::vector<double>& levels, const B
 /// Levels of a preset, 0–1: channels that it does not list are off; all on for one without levels.
 std::vector<double> levelsOf(const RunMix& mix, const Preset& preset);
 
-/// Δu'v' of each point of the chosen plane from the plane's middle, at these levels; empty where a shining
-/// channel has no spectrum, or where all points have the same mix because no channel was read alone.
-std::vector<double> colourDistances(const RunMix& mix, const std::vector<double>& levels);
+/// Colour of each point of the chosen plane and its Δu'v' from the plane's middle, at these levels; empty
+/// where a shining channel has no spectrum, or where all points have the same mix because no channel was read
+/// alone.
+struct PlaneColours {
+    std::vector<Chromaticity> colours;
+    std::vector<double> distances;
+};
+PlaneColours planeColours(const RunMix& mix, const std::vector<double>& levels);
 
 /// A light's output by its level, from runs of that channel, or mix, set as `like` is but for the level: each
 /// against that at full level, over the places both have, four or more.

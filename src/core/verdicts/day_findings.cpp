@@ -23,12 +23,13 @@ Finding doubt(Words title, Words body) {
 void sayDose(std::vector<Finding>& out, const Goal& goal, const DayFigures& day) {
     const double low = goal.band.low.value() * goal.photoperiod_h * kMolPerHour;
     const double high = goal.band.high.value() * goal.photoperiod_h * kMolPerHour;
-    Words body = say(GLUMET_SAY("Core", "The goal's band over its {} h makes {}–{}."), Figure{goal.photoperiod_h},
-                     Figure{low, 1}, Figure{high, 1});
+    Words body = say(GLUMET_SAY("Core", "The goal's band over its {} h makes {}–{}."),
+                     Figure{goal.photoperiod_h}, Figure{low, 1}, Figure{high, 1});
     const Figure dose{day.dli, 1};
-    out.push_back(day.dli < low    ? fact(say(GLUMET_SAY("Core", "{} mol a day: below the goal"), dose), body)
-                  : day.dli > high ? fact(say(GLUMET_SAY("Core", "{} mol a day: above the goal"), dose), body)
-                                   : fact(say(GLUMET_SAY("Core", "{} mol a day: within the goal"), dose), body));
+    out.push_back(day.dli < low ? fact(say(GLUMET_SAY("Core", "{} mol a day: below the goal"), dose), body)
+                  : day.dli > high
+                      ? fact(say(GLUMET_SAY("Core", "{} mol a day: above the goal"), dose), body)
+                      : fact(say(GLUMET_SAY("Core", "{} mol a day: within the goal"), dose), body));
 }
 
 void sayPeaks(std::vector<Finding>& out, const DayFigures& day, const Words& whose) {
@@ -37,7 +38,8 @@ void sayPeaks(std::vector<Finding>& out, const DayFigures& day, const Words& who
     for (const auto& peak : day.short_peaks) longest = std::max(longest, peak.hours());
     out.push_back(doubt(
         say(GLUMET_SAY("Core", "{} peaks at {} for {}"), whose, Ppfd(day.peak), Second(longest * 3600.0)),
-        say(GLUMET_SAY("Core", "Its plateau is {}: judge by that, and look for what shines in."), Ppfd(day.plateau))));
+        say(GLUMET_SAY("Core", "Its plateau is {}: judge by that, and look for what shines in."),
+            Ppfd(day.plateau))));
 }
 
 void sayNight(std::vector<Finding>& out, const DayFigures& day) {
@@ -53,12 +55,15 @@ void sayEnergy(std::vector<Finding>& out, const Bench& bench, const std::vector<
     const double price = bench.method.price_kwh;
     out.push_back(fact(
         say(GLUMET_SAY("Core", "{} kWh a day"), Figure{*energy, 2}),
-        price > 0.0 ? say(GLUMET_SAY("Core", "{} kWh and {} in your currency a year, at {} a kWh. Watts are taken to rise "
-                                             "with the level."),
-                          Figure{*energy * kDaysAYear, 0}, Figure{*energy * kDaysAYear * price, 0}, Figure{price, 2})
-                    : say(GLUMET_SAY("Core", "{} kWh a year. Watts are taken to rise with the level; with a price a "
-                                             "kWh the cost is said."),
-                          Figure{*energy * kDaysAYear, 0})));
+        price > 0.0
+            ? say(GLUMET_SAY("Core",
+                             "{} kWh and {} in your currency a year, at {} a kWh. Watts are taken to rise "
+                             "with the level."),
+                  Figure{*energy * kDaysAYear, 0}, Figure{*energy * kDaysAYear * price, 0}, Figure{price, 2})
+            : say(GLUMET_SAY("Core",
+                             "{} kWh a year. Watts are taken to rise with the level; with a price a "
+                             "kWh the cost is said."),
+                  Figure{*energy * kDaysAYear, 0})));
 }
 
 void sayClocks(std::vector<Finding>& out, const std::vector<ClockedLight>& lights) {
@@ -68,10 +73,12 @@ void sayClocks(std::vector<Finding>& out, const std::vector<ClockedLight>& light
     if (spread - clockSpread(schedules, 0.0) < kDriftWorthSaying) return;
     const double now = figuresOf(dayCurve(lights)).photoperiod_h;
     const double later = figuresOf(dayCurve(lights, kDriftDays)).photoperiod_h;
-    out.push_back(doubt(say(GLUMET_SAY("Core", "The clocks run apart: {} min after 90 days"), Figure{spread, 0}),
-                        say(GLUMET_SAY("Core", "The day grows from {} to {} h. Set them together, or hang both on one "
-                                               "clock."),
-                            Figure{now, 1}, Figure{later, 1})));
+    out.push_back(
+        doubt(say(GLUMET_SAY("Core", "The clocks run apart: {} min after 90 days"), Figure{spread, 0}),
+              say(GLUMET_SAY("Core",
+                             "The day grows from {} to {} h. Set them together, or hang both on one "
+                             "clock."),
+                  Figure{now, 1}, Figure{later, 1})));
 }
 
 void sayLog(std::vector<Finding>& out, const DayQuestion& q) {
@@ -83,16 +90,37 @@ void sayLog(std::vector<Finding>& out, const DayQuestion& q) {
         most = std::max(most, day.dli);
     }
     const Words name = verbatim(q.log->name);
-    out.push_back(q.logged.size() == 1
-                      ? fact(say(GLUMET_SAY("Core", "{} saw {} mol"), name, Figure{least, 1}),
-                             say(GLUMET_SAY("Core", "One whole day at its own place, which is not the plane's.")))
-                      : fact(say(GLUMET_SAY("Core", "{} saw {}–{} mol a day"), name, Figure{least, 1}, Figure{most, 1}),
-                             sayCounted(GLUMET_SAY_N("Core", "{} whole days at its own place, which is not the plane's."),
-                                        countOf(q.logged.size()))));
+    out.push_back(
+        q.logged.size() == 1
+            ? fact(say(GLUMET_SAY("Core", "{} saw {} mol"), name, Figure{least, 1}),
+                   say(GLUMET_SAY("Core", "One whole day at its own place, which is not the plane's.")))
+            : fact(say(GLUMET_SAY("Core", "{} saw {}–{} mol a day"), name, Figure{least, 1}, Figure{most, 1}),
+                   sayCounted(
+                       GLUMET_SAY_N("Core", "{} whole days at its own place, which is not the plane's."),
+                       countOf(q.logged.size()))));
     sayPeaks(out, q.logged.front(), name);
 }
 
 }  // namespace
+
+std::optional<DoseSpan> doseOver(const RunMix& mix, const std::vector<ClockedLight>& lights) {
+    if (mix.to == mix.from) return std::nullopt;
+    std::vector<double> doses(mix.channels.front().points.size(), 0.0);
+    for (std::size_t c = 0; c < mix.channels.size(); ++c) {
+        double per_ppfd = 0.0;  // what a point gets for each µmol·m⁻²·s⁻¹ of the channel at full level
+        for (const auto& light : lights) {
+            ClockedLight alone{light.schedule,
+                               {{mix.channels[c].channel, 1.0, {}, mix.mix.channels()[c].dimming}}};
+            per_ppfd += figuresOf(dayCurve({alone})).dli;
+        }
+        for (std::size_t i = 0; i < doses.size(); ++i) doses[i] += per_ppfd * mix.channels[c].points[i];
+    }
+    const auto [low, high] = std::minmax_element(doses.begin(), doses.end());
+    const auto begin = doses.begin() + static_cast<std::ptrdiff_t>(mix.from);
+    const auto end = doses.begin() + static_cast<std::ptrdiff_t>(mix.to);
+    const auto [plane_low, plane_high] = std::minmax_element(begin, end);
+    return DoseSpan{*plane_low, *plane_high, *low, *high};
+}
 
 std::vector<Finding> dayFindings(const Bench& bench, const DayQuestion& q) {
     std::vector<Finding> out;
@@ -103,9 +131,10 @@ std::vector<Finding> dayFindings(const Bench& bench, const DayQuestion& q) {
         sayEnergy(out, bench, q.lights);
         sayClocks(out, q.lights);
     } else {
-        out.push_back(finding(FindingKind::Next, say(GLUMET_SAY("Core", "No clock yet")),
-                              say(GLUMET_SAY("Core", "Add a schedule: times and levels, channel by channel.")),
-                              EvidenceView::Spectrum));
+        out.push_back(
+            finding(FindingKind::Next, say(GLUMET_SAY("Core", "No clock yet")),
+                    say(GLUMET_SAY("Core", "Add a schedule: times and levels, channel by channel.")),
+                    EvidenceView::Spectrum));
     }
     sayLog(out, q);
     for (auto& finding : out) finding.title = finding.title.capitalised();

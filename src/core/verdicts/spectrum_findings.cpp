@@ -16,7 +16,6 @@ namespace {
 constexpr double kWorthSaying = 0.01;      // of a meter's error
 constexpr double kIdleWorthSaying = 0.05;  // of the watts paid for
 constexpr double kFadeWorthSaying = 0.03;
-constexpr double kSeenColour = 0.004;  // Δu'v' that two lights beside each other show
 constexpr double kTogetherApart = 0.04;
 constexpr double kAssumedDoubt = 0.5;
 constexpr double kMeasuredDoubt = 0.1;
@@ -55,11 +54,10 @@ std::optional<Words> gapAgainstDaylight(const Spectrum& light, const SpectralGap
 void sayCoverage(std::vector<Finding>& out, const Spectrum& light, const std::vector<SpectralBand>& bands) {
     const auto gaps = gapsOf(light);
     if (gaps.empty()) {
-        out.push_back(fact(say(GLUMET_SAY("Core", "No gap between 410 and 690 nm")),
-                           say(GLUMET_SAY("Core",
-                                          "Nowhere less than a quarter of its mean. The blue part is {} nm "
-                                          "wide at half its height, {} at a tenth."),
-                               whole(blueWidth(light, 0.5)), whole(blueWidth(light, 0.1)))));
+        out.push_back(
+            fact(say(GLUMET_SAY("Core", "No gap from 410 to 690 nm")),
+                 say(GLUMET_SAY("Core", "The blue part is {} nm wide at half its height, {} at a tenth."),
+                     whole(blueWidth(light, 0.5)), whole(blueWidth(light, 0.1)))));
         return;
     }
     const auto widest = *std::max_element(gaps.begin(), gaps.end(), [](const auto& a, const auto& b) {
@@ -75,30 +73,31 @@ void sayCoverage(std::vector<Finding>& out, const Spectrum& light, const std::ve
 }
 
 void sayColour(std::vector<Finding>& out, const Spectrum& light, const MixState& state) {
-    if (!state.light) return;
-    const auto colour = chromaticityOf(*state.light);
-    const auto temperature = temperatureOf(colour);
-    const auto rendering = renderingOf(light);
-    if (rendering) {
+    const auto temperature = temperatureOf(chromaticityOf(*state.light));
+    const Figure away{std::abs(temperature.duv), 4};
+    const Words side =
+        temperature.duv < 0.0 ? say(GLUMET_SAY("Core", "below")) : say(GLUMET_SAY("Core", "above"));
+    if (const auto rendering = renderingOf(light)) {
         out.push_back(
             fact(say(GLUMET_SAY("Core", "White of {} K, renders colours {} of 100"),
                      whole(std::round(temperature.kelvin / 10.0) * 10.0), whole(rendering->general)),
                  say(GLUMET_SAY("Core",
-                                "Ra by CIE 13.3, saturated red (R9) {}; {} above the black body's "
-                                "locus."),
-                     whole(rendering->special[8]), Figure{temperature.duv, 4, true})));
+                                "Ra by CIE 13.3, saturated red (R9) {}; it lies {} {} the black "
+                                "body's locus."),
+                     whole(rendering->special[8]), away, side)));
         return;
     }
     out.push_back(fact(
-        say(GLUMET_SAY("Core", "Not a white: no colour rendering")),
+        say(GLUMET_SAY("Core", "Not a white")),
         temperature.meaningful()
             ? say(GLUMET_SAY("Core",
-                             "Its colour is {} from the black body's locus (CIE 1960); the nearest is {} K."),
-                  Figure{temperature.duv, 3, true}, whole(std::round(temperature.kelvin / 100.0) * 100.0))
+                             "It lies {} {} the black body's locus (CIE 1960), nearest to {} K: colour "
+                             "rendering is defined within 0.0054."),
+                  away, side, whole(std::round(temperature.kelvin / 100.0) * 100.0))
             : say(GLUMET_SAY("Core",
-                             "Its colour is {} from the black body's locus (CIE 1960): a colour "
-                             "temperature would mean nothing."),
-                  Figure{temperature.duv, 3, true})));
+                             "It lies {} {} the black body's locus (CIE 1960): a colour temperature would "
+                             "mean nothing."),
+                  away, side)));
 }
 
 void sayFarRed(std::vector<Finding>& out, const Spectrum& light) {
@@ -182,13 +181,11 @@ void sayBlending(std::vector<Finding>& out, const std::vector<BlendingTest>& tes
         const auto& all = test.over_time ? test.result.colour_from_mean : test.result.colour_from_centre;
         if (all.empty()) continue;
         const double worst = *std::max_element(all.begin(), all.end());
-        const auto body = say(
-            GLUMET_SAY("Core",
-                       "Δu'v' {} ×10⁻³ in the mean ({}–{}), {} at worst. {} is about the least that shows "
-                       "between lights side by side."),
-            thousandths(test.result.figure.value), thousandths(test.result.figure.low),
-            thousandths(test.result.figure.high), thousandths(worst), whole(kSeenColour * 1000.0));
-        const bool shows = worst > kSeenColour;
+        const auto body =
+            say(GLUMET_SAY("Core", "Δu'v' {} ×10⁻³ in the mean ({}–{}), {} at worst; {} shows."),
+                thousandths(test.result.figure.value), thousandths(test.result.figure.low),
+                thousandths(test.result.figure.high), thousandths(worst), whole(kColourShows * 1000.0));
+        const bool shows = worst > kColourShows;
         const auto title = test.over_time
                                ? (shows ? say(GLUMET_SAY("Core", "{}: the colour moves"), test.name)
                                         : say(GLUMET_SAY("Core", "{}: the colour holds still"), test.name))

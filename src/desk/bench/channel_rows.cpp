@@ -3,6 +3,8 @@
 #include <QPainter>
 #include <QRegularExpression>
 
+#include "core/spectrum/generic_spectra.h"
+#include "core/verdicts/channel_mix.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
 
@@ -10,7 +12,8 @@ namespace glumet {
 namespace {
 
 constexpr int kShareWidth = 56;
-constexpr int kBarWidth = 72;
+constexpr int kBarWidth = 48;
+constexpr int kPeaksWidth = 96;
 constexpr int kPresetName = 118;
 
 QString percentOf(const std::optional<double>& share) {
@@ -53,7 +56,8 @@ ChannelRows::ChannelRows(Session& session, Shown shown, Keep keep)
       grid_(new QGridLayout),
       preset_grid_(new QGridLayout),
       light_head_(makeLabel(tr("share of light"), TextRole::Muted)),
-      watts_head_(makeLabel(tr("of the watts"), TextRole::Muted)) {
+      watts_head_(makeLabel(tr("of the watts"), TextRole::Muted)),
+      peaks_head_(makeLabel(tr("spectrum, nm"), TextRole::Muted)) {
     setObjectName(QStringLiteral("formColumn"));
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(0, 6, 0, 4);
@@ -69,6 +73,7 @@ ChannelRows::ChannelRows(Session& session, Shown shown, Keep keep)
     grid_->setColumnMinimumWidth(2, kBarWidth);
     grid_->addWidget(light_head_, 0, 1, 1, 2);
     grid_->addWidget(watts_head_, 0, 3);
+    grid_->addWidget(peaks_head_, 0, 4);
     connect(&session, &Session::settling, this, [this] {
         for (auto* field : findChildren<QLineEdit*>())
             if (field->isModified()) emit field->editingFinished();
@@ -88,15 +93,73 @@ QLineEdit* ChannelRows::makeShare(const char* name, std::size_t index,
     return field;
 }
 
+QLineEdit* ChannelRows::makePeaks(std::size_t index) {
+    auto* field = new QLineEdit;
+    field->setObjectName(QStringLiteral("channelPeaks_%1").arg(index));
+    field->setFixedWidth(kPeaksWidth);
+    connect(field, &QLineEdit::editingFinished, this, [this, field, index] { takePeaks(field, index); });
+    return field;
+}
+
+/// What was stated; where it was measured, that; else what such a channel usually is, faint.
+void ChannelRows::refreshPeaks(QLineEdit& field, const Channel& channel) {
+    const auto standing = spectrumOf(session_.bench(), shown_().id, channel);
+    const bool measured = standing.record != nullptr && !standing.assumed;
+    const auto usual = usualBins(channel.name);
+    field.setReadOnly(measured);
+    field.setPlaceholderText(measured        ? QString()
+                             : usual.empty() ? QStringLiteral("450/20")
+                                             : text(binsText(usual)));
+    field.setToolTip(
+        measured ? tr("Spectrum shows it. What is measured goes before stated peaks.")
+                 : tr("Peak and width of each diode, 450/20; several as 450/20 0.3, 560/120 0.7. Taken for "
+                      "an assumption until a spectrum is measured."));
+    if (field.isModified()) return;
+    field.setText(measured                     ? tr("measured")
+                  : standing.record != nullptr ? text(standing.record->note)
+                                               : QString());
+}
+
+/// Stated peaks are a spectrum that is assumed.
+void ChannelRows::takePeaks(QLineEdit* field, std::size_t index) {
+    if (!field->isModified()) return;
+    field->setModified(false);
+    const auto& channels = shown_().channels;
+    if (index >= channels.size()) return;
+    const auto& channel = channels[index];
+    const auto standing = spectrumOf(session_.bench(), shown_().id, channel);
+    const QString typed = field->text().trimmed();
+    if (typed.isEmpty()) {
+        if (standing.record != nullptr)
+            session_.edit([&](Project& project) { return project.removeSpectra({standing.record->id}); });
+        return refresh();
+    }
+    const auto bins = parseBins(typed.toStdString());
+    if (!bins) {
+        session_.warn(text(bins.error()));
+        return refresh();
+    }
+    auto record = standing.record != nullptr ? *standing.record : SpectrumRecord{};
+    record.name = channel.name;
+    record.fixture = shown_().id;
+    record.channel = channel.id;
+    record.origin = SpectrumOrigin::Assumed;
+    record.spectrum = ledSpectrum(*bins);
+    record.note = binsText(*bins);
+    session_.edit([&](Project& project) { return project.save(record); });
+    refresh();
+}
+
 ChannelRows::Row& ChannelRows::rowOf(std::size_t index) {
     while (rows_.size() <= index) {
         const auto at = rows_.size();
         rows_.push_back({makeLabel({}, TextRole::Body), makeShare("channelLight", at, &Channel::flux_share),
-                         makeShare("channelWatts", at, &Channel::power_share)});
+                         makeShare("channelWatts", at, &Channel::power_share), makePeaks(at)});
         const int row = static_cast<int>(at) + 1;
         grid_->addWidget(rows_.back().name, row, 0);
         grid_->addWidget(rows_.back().light, row, 1);
         grid_->addWidget(rows_.back().watts, row, 3);
+        grid_->addWidget(rows_.back().peaks, row, 4);
     }
     return rows_[index];
 }
@@ -109,6 +172,7 @@ void ChannelRows::refresh() {
         row.name->setVisible(there);
         row.light->setVisible(there);
         row.watts->setVisible(there);
+        row.peaks->setVisible(there);
         if (!there) continue;
         const QString name = text(channels[i].name);
         row.name->setText(name);
@@ -116,8 +180,10 @@ void ChannelRows::refresh() {
         row.watts->setAccessibleName(tr("%1, share of the watts").arg(name));
         if (!row.light->isModified()) row.light->setText(percentOf(channels[i].flux_share));
         if (!row.watts->isModified()) row.watts->setText(percentOf(channels[i].power_share));
+        row.peaks->setAccessibleName(tr("%1, peaks and widths in nm").arg(name));
+        refreshPeaks(*row.peaks, channels[i]);
     }
-    for (auto* head : {light_head_, watts_head_}) head->setVisible(!channels.empty());
+    for (auto* head : {light_head_, watts_head_, peaks_head_}) head->setVisible(!channels.empty());
     refreshPresets();
     update();
 }

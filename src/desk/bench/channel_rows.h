@@ -13,8 +13,8 @@
 
 namespace glumet {
 
-/// The fixture's channels, one row each: the share of its light as a bar, the share of its watts. Below them
-/// its presets with their levels.
+/// The fixture's channels, one row each: the share of its light as a bar, the share of its watts, and its
+/// spectrum: measured, or stated as peaks. Below them its presets with their levels.
 class ChannelRows : public QWidget {
     Q_OBJECT
 
@@ -33,6 +33,7 @@ class ChannelRows : public QWidget {
         QLabel* name;
         QLineEdit* light;
         QLineEdit* watts;
+        QLineEdit* peaks;
     };
     Row& rowOf(std::size_t index);
     QLineEdit* makeShare(const char* name, std::size_t index, std::optional<double> Channel::*share);
@@ -40,6 +41,9 @@ class ChannelRows : public QWidget {
     QLineEdit* presetField(std::size_t index);
     void takeShare(QLineEdit* field, std::size_t index, std::optional<double> Channel::*share);
     void takePreset(QLineEdit* field, std::size_t index);
+    QLineEdit* makePeaks(std::size_t index);
+    void refreshPeaks(QLineEdit& field, const Channel& channel);
+    void takePeaks(QLineEdit* field, std::size_t index);
 
     Session& session_;
     Shown shown_;
@@ -50,6 +54,7 @@ class ChannelRows : public QWidget {
     std::vector<std::pair<QLabel*, QLineEdit*>> presets_;
     QLabel* light_head_;
     QLabel* watts_head_;
+    QLabel* peaks_head_;
 };
 
 /// "cool white 100, deep red 50": levels of a preset, %; empty: no levels are known.

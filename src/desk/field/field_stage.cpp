@@ -76,13 +76,15 @@ QWidget* FieldStage::makeViews() {
     auto* layout = new QHBoxLayout(row);
     layout->setContentsMargins(0, 0, 0, 4);
     layout->setSpacing(0);
-    const std::array names{tr("readings"), tr("model"), tr("off, %"), tr("in band"), tr("shadow, %")};
+    const std::array names{tr("read"),    tr("model"),     tr("off, %"),
+                           tr("in band"), tr("shadow, %"), tr("colour")};
     const std::array whys{
         tr("What was read"),
         tr("The field by the model: fitted to the readings, or as the fixture is described until it is"),
         tr("How far the readings lie above or below the model"),
         tr("Between which depths each column lies in the band, by the model"),
-        tr("How much of its light each point keeps under a hand's breadth of colony, by the model")};
+        tr("How much of its light each point keeps under a hand's breadth of colony, by the model"),
+        tr("How far each point's colour is from the middle's, in thousandths of u'v', by its channels")};
     for (int i = 0; i < static_cast<int>(names.size()); ++i) {
         auto* button = new QPushButton(names[static_cast<std::size_t>(i)]);
         button->setCheckable(true);
@@ -126,13 +128,21 @@ void FieldStage::offerViews() {
     const bool there = model != nullptr && *model && (*model)->hasLevel();
     for (auto* button : views_->buttons()) {
         if (views_->id(button) == static_cast<int>(View::Readings)) continue;
+        if (views_->id(button) == static_cast<int>(View::Colour)) {
+            const QString why = whyNoColour();
+            button->setEnabled(why.isEmpty());
+            button->setToolTip(why.isEmpty() ? button->statusTip() : why);
+            if (!why.isEmpty() && button->isChecked())
+                views_->button(static_cast<int>(View::Readings))->setChecked(true);
+            continue;
+        }
         button->setEnabled(there);
         button->setToolTip(there              ? button->statusTip()
                            : model == nullptr ? tr("There is no run.")
                            : *model           ? tr("Neither a flux nor a reading says how bright it is.")
                                               : text(model->error().what, LengthUnit::Mm));
     }
-    if (!there) views_->button(static_cast<int>(View::Readings))->setChecked(true);
+    if (!there && view() != View::Colour) views_->button(static_cast<int>(View::Readings))->setChecked(true);
 }
 
 void FieldStage::nextView() {
@@ -141,7 +151,9 @@ void FieldStage::nextView() {
     if (!*model) return session().say(tr("No model: %1.").arg(text(model->error().what, LengthUnit::Mm)));
     if (!(*model)->hasLevel())
         return session().say(tr("No model yet: neither a flux nor a reading says how bright it is."));
-    const int next = (views_->checkedId() + 1) % static_cast<int>(views_->buttons().size());
+    const int count = static_cast<int>(views_->buttons().size());
+    int next = (views_->checkedId() + 1) % count;
+    while (!views_->button(next)->isEnabled()) next = (next + 1) % count;
     views_->button(next)->click();
 }
 
@@ -209,11 +221,13 @@ void FieldStage::refreshMap() {
 
 DescribedModel* FieldStage::shownModel() const {
     auto* model = session().model();
-    return view() == View::Readings || model == nullptr || !*model ? nullptr : &**model;
+    const bool asked = view() != View::Readings && view() != View::Colour;
+    return !asked || model == nullptr || !*model ? nullptr : &**model;
 }
 
 /// Puts what the chosen view shows in the place of the readings; a plane with free points keeps them.
 void FieldStage::showModel(PlanData& plan) {
+    if (view() == View::Colour && plan.grid.cells() > 0) return showColour(plan);
     auto* model = shownModel();
     if (model == nullptr || plan.grid.cells() == 0) return;
     if (view() == View::BandDepth) return showBandDepth(plan, *model);
@@ -246,6 +260,36 @@ void FieldStage::showBandDepth(PlanData& plan, DescribedModel& model) {
                                    : tr("%1–%2").arg(wholeLength(range.from), wholeLength(range.to));
         plan.faces.push_back({figure, tideColour(range.share, 1.0)});
         plan.values.emplace_back(Ppfd(0));  // a cell is drawn where it has a value
+    }
+}
+
+QString FieldStage::whyNoColour() const {
+    const auto* mix = session().channelMix();
+    if (mix == nullptr) return tr("No plane is chosen.");
+    if (!*mix) return text((*mix).error().what, LengthUnit::Mm);
+    if ((*mix)->cells.empty()) return tr("The plane has no grid that is read throughout.");
+    if (!(*mix)->mix.at((*mix)->set_to).light) return tr("A channel has no spectrum.");
+    return planeColours(**mix, (*mix)->set_to).distances.empty()
+               ? tr("No channel was read alone here: all points have the same mix.")
+               : QString();
+}
+
+/// How far each point's colour is from the middle's, in thousandths of u'v'; marked where it would show.
+void FieldStage::showColour(PlanData& plan) {
+    if (!whyNoColour().isEmpty()) return;
+    const auto& mix = **session().channelMix();
+    const auto distances = planeColours(mix, mix.set_to).distances;
+    plan.band.reset();
+    plan.rings.clear();
+    plan.doubtful.clear();
+    plan.faces.assign(static_cast<std::size_t>(plan.grid.cells()), {{}, colours().panel});
+    constexpr double kTop = 0.02;  // Δu'v' of the cream end
+    for (std::size_t i = 0; i < mix.cells.size(); ++i) {
+        const auto cell = mix.cells[i];
+        auto& face = plan.faces[static_cast<std::size_t>(cell.row * plan.grid.columns() + cell.column)];
+        face = {QString::number(distances[i] * 1000.0, 'f', 1),
+                tideColour(std::min(1.0, distances[i] / kTop), 1.0)};
+        if (distances[i] > kColourShows) plan.doubtful.push_back(cell);
     }
 }
 

@@ -31,10 +31,13 @@ class FieldStage : public Stage {
 
   private:
     /// What the map shows of the plane.
-    enum class View { Readings, Model, Difference, BandDepth, Shadow };
+    enum class View { Readings, Model, Difference, BandDepth, Shadow, Colour };
 
     void refreshFigures();
     void showShadow(PlanData& plan, DescribedModel& model);
+    void showColour(PlanData& plan);
+    /// Why the colour cannot be shown; empty where it can.
+    QString whyNoColour() const;
     QWidget* makeMapColumn();
     QWidget* makeViews();
     void offerViews();

@@ -73,6 +73,11 @@ void FindingItem::paintEvent(QPaintEvent* /*event*/) {
 void FindingItem::enterEvent(QEnterEvent* /*event*/) { update(); }
 void FindingItem::leaveEvent(QEvent* /*event*/) { update(); }
 
+void FindingItem::resizeEvent(QResizeEvent* event) {
+    QAbstractButton::resizeEvent(event);
+    if (event->oldSize().width() != width()) setFixedHeight(heightForWidth(width()));
+}
+
 FindingsPanel::FindingsPanel(Session& session) : session_(session), holder_(new QWidget) {
     setObjectName(QStringLiteral("sideColumn"));
     setAttribute(Qt::WA_StyledBackground);

@@ -25,6 +25,8 @@ class FindingItem : public QAbstractButton {
     void paintEvent(QPaintEvent* event) override;
     void enterEvent(QEnterEvent* event) override;
     void leaveEvent(QEvent* event) override;
+    /// As high as its words at this width: a layout that has too little room would cut them.
+    void resizeEvent(QResizeEvent* event) override;
 
   private:
     QString title() const;

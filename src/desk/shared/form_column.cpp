@@ -140,6 +140,12 @@ QLineEdit* FormColumn::lift(const QString& object_name) {
     return nullptr;
 }
 
+QLabel* FormColumn::nameOf(const QLineEdit* edit) const {
+    for (const auto& field : texts_)
+        if (field.edit == edit) return field.name;
+    return nullptr;
+}
+
 void FormColumn::finish(TextField& field) {
     field.edit->setModified(false);
     if (field.edit->text() == field.read()) return accept(field);

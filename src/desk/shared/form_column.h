@@ -39,6 +39,8 @@ class FormColumn : public QWidget {
     void addFold(const QString& name);
     /// Takes a field out of its row, for a drawing to place; it is read and written as before.
     QLineEdit* lift(const QString& object_name);
+    /// The name beside a field of addText().
+    QLabel* nameOf(const QLineEdit* field) const;
     void addStretch();
     /// Lets the fields be as narrow as several columns side by side need.
     void letShrink();

@@ -286,6 +286,15 @@ const std::vector<PointDoubt>& Session::pointDoubts() const {
         });
 }
 
+const Expected<RunMix>* Session::channelMix() const {
+    const auto* of = run();
+    const auto* at = plane();
+    if (of == nullptr || at == nullptr) return nullptr;
+    return &answers_.now<Expected<RunMix>>({"channel mix", configurationOf(*of)},
+                                           {bench_revision_, of->id, at->id, 0},
+                                           [&](Expected<RunMix>*) { return mixOf(bench(), *of, *at); });
+}
+
 double Session::fieldScaleTop() const {
     return answers_.now<double>(keyOf("scale top"), byBench(), [&](const double*) {
         return sweep() == nullptr ? 1.0 : scaleTop(bench(), sweep()->runs);

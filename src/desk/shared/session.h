@@ -11,6 +11,7 @@
 #include "core/fit/described_model.h"
 #include "core/survey/findings.h"
 #include "core/survey/point_doubts.h"
+#include "core/verdicts/channel_mix.h"
 #include "core/verdicts/height_schools.h"
 #include "core/verdicts/spill_limit.h"
 #include "core/words/finding.h"
@@ -89,6 +90,9 @@ class Session : public QObject {
     /// What is doubtful on the chosen plane; computed when first asked.
     const std::vector<PointDoubt>& pointDoubts() const;
     double fieldScaleTop() const;
+    /// The chosen run's channels at its points, or what is missing; computed when first asked. nullptr while
+    /// no plane is chosen.
+    const Expected<RunMix>* channelMix() const;
     /// All height schools on the chosen sweep; computed when first asked.
     const std::vector<SchoolVerdict>& schools() const;
     /// The one the reviewer speaks by; nullptr while there is no sweep.

@@ -13,6 +13,15 @@ namespace {
 
 constexpr int kGap = 6;
 constexpr double kCorner = 12.0;
+constexpr double kLeastForSpectrum = 84.0;
+
+/// Where a spectrum would be too narrow to be read: how far off, as a bar.
+void paintBar(QPainter& p, const QRectF& box, double distance, double farthest, const Palette& c) {
+    const double room = box.height() - 26.0;
+    QRectF bar(box.left() + 6, box.bottom() - 4, 8, 0);
+    bar.setTop(bar.bottom() - std::max(1.0, room * distance / farthest));
+    p.fillRect(bar, c.water);
+}
 
 }  // namespace
 
@@ -22,7 +31,7 @@ BlendingBoard::BlendingBoard() {
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("Blending, point by point"));
     setObjectName(QStringLiteral("blendingBoard"));
-    setMinimumSize(280, 120);
+    setMinimumSize(240, 120);
 }
 
 void BlendingBoard::setPoints(std::vector<Point> points, const Palette& palette) {
@@ -66,6 +75,8 @@ void BlendingBoard::paintEvent(QPaintEvent* /*event*/) {
     p.setRenderHint(QPainter::Antialiasing);
     const auto& c = *palette_;
     double top = 0.0;
+    double farthest = kColourShows;
+    for (const auto& point : points_) farthest = std::max(farthest, point.distance);
     for (const auto& point : points_)
         for (const double value : point.spectrum.values) top = std::max(top, value);
     for (std::size_t i = 0; i < points_.size(); ++i) {
@@ -77,7 +88,10 @@ void BlendingBoard::paintEvent(QPaintEvent* /*event*/) {
         p.drawRoundedRect(box, 4, 4);
         p.setBrush(Qt::NoBrush);
         p.setPen(QPen(c.text, 1.2));
-        p.drawPolyline(spectrumLine(box.adjusted(6, 8, -46, -5), point.spectrum, top));
+        if (box.width() >= kLeastForSpectrum)
+            p.drawPolyline(spectrumLine(box.adjusted(6, 8, -46, -5), point.spectrum, top));
+        else
+            paintBar(p, box, point.distance, farthest, c);
         p.setFont(houseFont(15, true));
         p.setPen(shows ? c.accent : c.text);
         p.drawText(box.adjusted(0, 4, -9, 0), Qt::AlignRight | Qt::AlignTop,

@@ -5,6 +5,7 @@
 #include <vector>
 
 #include "core/base/spectrum.h"
+#include "core/spectrum/colour.h"
 #include "desk/shared/accessible_cells.h"
 #include "report/palette.h"
 
@@ -54,8 +55,6 @@ class BlendingBoard : public QWidget, public AccessibleCells {
     std::optional<std::size_t> chosen_;
 };
 
-/// Δu'v' that two lights beside each other show.
-inline constexpr double kColourShows = 0.004;
 /// "1.4": thousandths, as all of the window writes Δu'v'.
 QString colourDistanceText(double distance);
 

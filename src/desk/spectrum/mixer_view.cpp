@@ -25,6 +25,9 @@ constexpr int kChip = 12;
 MixerView::MixerView() {
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("The mix"));
+    setToolTip(
+        tr("Each beam is as long as the light its channel can give; hatched is what is paid for and turned "
+           "down. ≈: the channel was not read alone."));
     setObjectName(QStringLiteral("mixer"));
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
 }
@@ -39,7 +42,7 @@ void MixerView::setBeams(std::vector<Beam> beams, const Palette& palette) {
 }
 
 QSize MixerView::sizeHint() const { return {480, kRow * std::max(1, static_cast<int>(beams_.size()))}; }
-QSize MixerView::minimumSizeHint() const { return {340, sizeHint().height()}; }
+QSize MixerView::minimumSizeHint() const { return {300, sizeHint().height()}; }
 
 QRectF MixerView::trackOf(int beam) const {
     double longest = 0.0;

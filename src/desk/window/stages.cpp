@@ -7,12 +7,13 @@
 #include "desk/measure/measure_stage.h"
 #include "desk/plan/plan_stage.h"
 #include "desk/publish/publish_stage.h"
+#include "desk/spectrum/spectrum_stage.h"
 
 namespace glumet {
 
 std::vector<StageEntry> allStages() {
-    return {benchEntry(),  planEntry(),  measureEntry(), fieldEntry(),
-            heightEntry(), arrayEntry(), publishEntry()};
+    return {benchEntry(),    planEntry(),   measureEntry(), fieldEntry(),
+            spectrumEntry(), heightEntry(), arrayEntry(),   publishEntry()};
 }
 
 }  // namespace glumet
