@@ -3155,6 +3155,22 @@
         <source>Δu&apos;v&apos; {} ×10⁻³ in the mean ({}–{}), {} at worst; {} shows.</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>any mix</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} × {} ± {} ({})</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} × {} ± {} ({}), not applied</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Meter factors</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
@@ -5533,6 +5549,10 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Δu&apos;v&apos; from the middle, in thousandths; about %1 shows (triangle).</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -8146,6 +8166,14 @@ once more</source>
     </message>
     <message>
         <source>Next: point %1.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What the spectrometer sends appears here.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 gives no spectra: use a spectrometer (Instruments, Ctrl+L).</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

@@ -142,6 +142,25 @@ void standIn(Bench& bench, Id fixture) {
     bench.fixtures.push_back(std::move(lost));
 }
 
+/// What belongs to a lost fixture goes with it; what names a lost channel, preset or tank names none.
+void mendSpectra(Bench& bench) {
+    const auto lost = [&](const auto& item) { return byId(bench.fixtures, item.fixture) == nullptr; };
+    std::erase_if(bench.spectra, lost);
+    std::erase_if(bench.schedules, lost);
+    for (auto& record : bench.spectra) {
+        const auto& fixture = *byId(bench.fixtures, record.fixture);
+        mend(fixture.channels, record.channel);
+        mend(fixture.presets, record.preset);
+        mend(bench.tanks, record.tank);
+    }
+    for (auto& schedule : bench.schedules)
+        std::erase_if(schedule.ramps, [&](const ScheduleRamp& ramp) {
+            return ramp.channel != 0 &&
+                   byId(byId(bench.fixtures, schedule.fixture)->channels, ramp.channel) == nullptr;
+        });
+    for (auto& log : bench.logs) mend(bench.tanks, log.tank);
+}
+
 void mendReferences(Bench& bench) {
     std::set<Id> presets;
     for (auto& run : bench.runs) standIn(bench, run.fixture);
@@ -159,16 +178,12 @@ void mendReferences(Bench& bench) {
         mend(bench.meters, run.meter);
         if (!presets.contains(run.preset)) run.preset = 0;
     }
+    mendSpectra(bench);
     std::erase_if(bench.checks, [&](const auto& check) { return byId(bench.runs, check.run) == nullptr; });
 }
 
 void dropWhatCannotBe(Reader& reader, Bench& bench) {
-    dropFaulty(reader, bench.tanks);
-    dropFaulty(reader, bench.fixtures);
-    dropFaulty(reader, bench.accessories);
-    dropFaulty(reader, bench.meters);
-    dropFaulty(reader, bench.runs);
-    dropFaulty(reader, bench.checks);
+    forEachChildren(of<Bench>, [&](const auto& part) { dropFaulty(reader, part.access(bench)); });
     for (auto& run : bench.runs) {
         dropFaulty(reader, run.planes);
         for (auto& plane : run.planes) dropFaulty(reader, plane.readings);

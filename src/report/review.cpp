@@ -262,10 +262,27 @@ class ReviewMaker {
                    Figure{repeats.drift_per_hour * 100.0, 1}, Figure{repeats.drift_error * 100.0, 1});
     }
 
+    /// What the meter's readings of each mix are multiplied by, or would be.
+    void corrections(const MeterProfile& meter) {
+        if (meter.corrections.empty()) return;
+        Listed all;
+        for (const auto& c : meter.corrections) {
+            const Words mix = c.channel.empty() ? say(GLUMET_SAY("Core", "any mix")) : verbatim(c.channel);
+            const Figure factor{c.factor, 3};
+            const Share doubt{c.uncertainty};
+            all.items.push_back(
+                c.applied ? say(GLUMET_SAY("Core", "{} × {} ± {} ({})"), mix, factor, doubt, c.source)
+                          : say(GLUMET_SAY("Core", "{} × {} ± {} ({}), not applied"), mix, factor, doubt,
+                                c.source));
+        }
+        addCondition(GLUMET_SAY("Core", "Meter factors"), say("{}", std::move(all)));
+    }
+
     /// What a single absolute reading is worth, part by part.
     void uncertainty(const Repeatability& repeats) {
         const auto* meter = byId(r_.bench.meters, shown().meter);
         if (meter == nullptr) return;
+        corrections(*meter);
         UncertaintyParts parts;
         parts.calibration = meter->relative_uncertainty;
         if (const auto* correction = correctionFor(*meter, presetName(r_.bench, shown())))

@@ -401,7 +401,10 @@ void FieldStage::readOut(std::optional<Cell> cell) {
     const auto* reading = cell ? readingAt(*cell) : nullptr;
     if (reading == nullptr) {
         setRole(read_out_, TextRole::Muted);
-        read_out_->setText(tr("Point at a cell, or walk with the arrow keys."));
+        read_out_->setText(view() == View::Colour
+                               ? tr("Δu'v' from the middle, in thousandths; about %1 shows (triangle).")
+                                     .arg(kColourShows * 1000.0)
+                               : tr("Point at a cell, or walk with the arrow keys."));
         return;
     }
     setRole(read_out_, TextRole::Body);

@@ -83,6 +83,7 @@ DayPage::DayPage(Session& session)
       dose_what_(makeLabel({}, TextRole::Muted)),
       figures_(makeLabel({}, TextRole::Body)),
       caption_(makeLabel({}, TextRole::Muted)) {
+    setFocusPolicy(Qt::StrongFocus);
     fillForm();
     layOut();
     connect(log_choice_, &QComboBox::activated, this, [this](int index) {
@@ -180,6 +181,12 @@ void DayPage::fillForm() {
             form_->refreshAnew();
             return {};
         });
+    addClockRows();
+    addRampRows();
+    addPriceRow();
+}
+
+void DayPage::addClockRows() {
     form_->addText(
         tr("name"), [this] { return text(schedule().name); }, writer([](Schedule& s, const QString& typed) {
             s.name = typed.trimmed().toStdString();
@@ -209,7 +216,9 @@ void DayPage::fillForm() {
                 return {};
             }))
         ->setObjectName(QStringLiteral("scheduleDrift"));
-    addRampRows();
+}
+
+void DayPage::addPriceRow() {
     form_
         ->addText(
             tr("price a kWh"),

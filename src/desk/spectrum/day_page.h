@@ -38,7 +38,9 @@ class DayPage : public QWidget {
     const Schedule& schedule() const;
     const DayLog* log() const;
     FormColumn::Write writer(std::function<QString(Schedule&, const QString&)> change);
+    void addClockRows();
     void addRampRows();
+    void addPriceRow();
     void removeSchedule();
     void refreshFigures();
 

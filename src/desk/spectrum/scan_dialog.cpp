@@ -37,6 +37,9 @@ ScanDialog::ScanDialog(Session& session, const Fixture& fixture, QWidget* parent
         meter->start();
         started_ = true;
     }
+    SpectrumFigure nothing;
+    nothing.empty = tr("What the spectrometer sends appears here.");
+    plot_->setFigure(std::move(nothing), session.palette());
     say();
 }
 
@@ -44,7 +47,8 @@ ScanDialog::~ScanDialog() {
     if (started_ && session_.meter() != nullptr) session_.meter()->stop();
 }
 
-void ScanDialog::layOut() {
+/// How scans are averaged, and what they are kept as.
+QFormLayout* ScanDialog::makeForm() {
     count_->setRange(1, 200);
     count_->setValue(5);
     count_->setObjectName(QStringLiteral("scanCount"));
@@ -77,6 +81,10 @@ void ScanDialog::layOut() {
         field->setAccessibleName(name);
         form->addRow(makeLabel(name, TextRole::Muted), field);
     }
+    return form;
+}
+
+void ScanDialog::layOut() {
     auto* layout = new QVBoxLayout(body());
     layout->setContentsMargins(22, 20, 22, 12);
     layout->setSpacing(10);
@@ -86,7 +94,7 @@ void ScanDialog::layOut() {
     layout->addWidget(caution);
     layout->addWidget(plot_, 1);
     layout->addWidget(state_);
-    layout->addLayout(form);
+    layout->addLayout(makeForm());
     auto* buttons = new QHBoxLayout;
     auto* close = new QPushButton(tr("Close"));
     read_button_->setProperty("primary", true);
@@ -119,6 +127,10 @@ void ScanDialog::begin(Gathering what) {
 
 void ScanDialog::takeScan() {
     const auto sample = session_.meter() == nullptr ? std::nullopt : session_.meter()->spectrum();
+    if (deaf_ == sample.has_value()) {
+        deaf_ = !sample;
+        say();
+    }
     if (!sample) return;
     const auto scan = spectrumOf(*sample);
     if (gathering_ == Gathering::Nothing) {
@@ -226,8 +238,8 @@ void ScanDialog::keepMoments() {
 void ScanDialog::say() {
     const auto* meter = session_.meter();
     const bool there = meter != nullptr;
-    dark_button_->setEnabled(there && gathering_ == Gathering::Nothing);
-    read_button_->setEnabled(there && gathering_ == Gathering::Nothing);
+    dark_button_->setEnabled(there && !deaf_ && gathering_ == Gathering::Nothing);
+    read_button_->setEnabled(there && !deaf_ && gathering_ == Gathering::Nothing);
     keep_button_->setEnabled(average_.has_value());
     belongs_->setEnabled(use() == Use::Channel);
     test_->setEnabled(use() != Use::Channel);
@@ -236,6 +248,8 @@ void ScanDialog::say() {
     QString words;
     if (!there)
         words = tr("No spectrometer: set one up under Instruments (Ctrl+L).");
+    else if (deaf_)
+        words = tr("%1 gives no spectra: use a spectrometer (Instruments, Ctrl+L).").arg(meter->name());
     else if (gathering_ != Gathering::Nothing)
         words = tr("%1 of %2 scans …").arg(scans_.size()).arg(count_->value());
     else if (average_)

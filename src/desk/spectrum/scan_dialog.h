@@ -12,6 +12,8 @@
 #include "desk/shared/session.h"
 #include "desk/spectrum/spectrum_plot.h"
 
+class QFormLayout;
+
 namespace glumet {
 
 /// Spectra read from the connected spectrometer: dark subtracted, scans averaged, kept one by one as those of
@@ -27,6 +29,7 @@ class ScanDialog : public ScrolledDialog {
     enum class Use { Channel, Point, Moments };
     enum class Gathering { Nothing, Dark, Light };
     void layOut();
+    QFormLayout* makeForm();
     void takeScan();
     void begin(Gathering what);
     void finishGathering();
@@ -60,6 +63,7 @@ class ScanDialog : public ScrolledDialog {
     Spectrum dark_;
     std::optional<ScanAverage> average_;
     bool started_ = false;
+    bool deaf_ = false;  ///< values come, and no spectrum behind them
 };
 
 }  // namespace glumet

@@ -85,7 +85,8 @@ QComboBox* SpectraDialog::makeBelongs(const QString& name) {
     return combo;
 }
 
-void SpectraDialog::layOut() {
+/// The files' spectra, one row each; what was noticed about them.
+QStringList SpectraDialog::fillTable() {
     table_->setColumnCount(4);
     table_->setHorizontalHeaderLabels({tr("spectrum"), tr("range, nm"), tr("peaks, nm"), tr("belongs to")});
     table_->setRowCount(static_cast<int>(rows_.size()));
@@ -95,7 +96,6 @@ void SpectraDialog::layOut() {
     table_->horizontalHeader()->setStretchLastSection(true);
     table_->setTabKeyNavigation(false);
     table_->setAccessibleName(tr("Spectra in the files"));
-    bool asks = false;
     QStringList notices;
     for (std::size_t i = 0; i < rows_.size(); ++i) {
         auto& row = rows_[i];
@@ -109,33 +109,41 @@ void SpectraDialog::layOut() {
         row.belongs = makeBelongs(name);
         row.belongs->setObjectName(QStringLiteral("belongs_%1").arg(i));
         table_->setCellWidget(static_cast<int>(i), 3, row.belongs);
-        asks = asks || !row.read.unit;
         for (const auto& notice : row.read.notices)
             notices << tr("%1: %2").arg(name, text(notice.what, LengthUnit::Mm));
     }
-    unit_->setObjectName(QStringLiteral("spectraUnit"));
+    return notices;
+}
+
+bool SpectraDialog::asksUnit() const {
+    return std::any_of(rows_.begin(), rows_.end(), [](const Row& row) { return !row.read.unit; });
+}
+
+/// What the files do not say.
+QFormLayout* SpectraDialog::makeForm() {
     unit_->addItems({tr("say which …"), tr("power (W)"), tr("photons (µmol)")});
-    use_->setObjectName(QStringLiteral("spectraUse"));
     use_->addItems({tr("spectra of channels or mixes"),
                     tr("points of a blending test, row by row from the back left"),
                     tr("moments at one place, under moving water")});
     columns_->setText(QString::number(qRound(std::sqrt(static_cast<double>(rows_.size())))));
-    columns_->setObjectName(QStringLiteral("testColumns"));
-    test_->setObjectName(QStringLiteral("testName"));
     pitch_->setText(session_.length(Millimetre(200)));
-    pitch_->setObjectName(QStringLiteral("testPitch"));
-    height_->setObjectName(QStringLiteral("spectraHeight"));
     auto* form = new QFormLayout;
-    const auto row = [&](const QString& name, QWidget* field) {
+    const auto row = [&](const QString& name, QWidget* field, const char* object_name) {
         field->setAccessibleName(name);
+        field->setObjectName(QLatin1String(object_name));
         form->addRow(makeLabel(name, TextRole::Muted), field);
     };
-    if (asks) row(tr("The files do not say whether values are"), unit_);
-    row(tr("They are"), use_);
-    row(tr("Name of the test"), test_);
-    row(tr("Points in a row"), columns_);
-    row(tr("Distance between points"), pitch_);
-    row(tr("Emitters above the sensor"), height_);
+    if (asksUnit()) row(tr("The files do not say whether values are"), unit_, "spectraUnit");
+    row(tr("They are"), use_, "spectraUse");
+    row(tr("Name of the test"), test_, "testName");
+    row(tr("Points in a row"), columns_, "testColumns");
+    row(tr("Distance between points"), pitch_, "testPitch");
+    row(tr("Emitters above the sensor"), height_, "spectraHeight");
+    return form;
+}
+
+void SpectraDialog::layOut() {
+    const auto notices = fillTable();
     auto* layout = new QVBoxLayout(body());
     layout->setContentsMargins(22, 20, 22, 12);
     layout->setSpacing(12);
@@ -146,7 +154,7 @@ void SpectraDialog::layOut() {
         said->setWordWrap(true);
         layout->addWidget(said);
     }
-    layout->addLayout(form);
+    layout->addLayout(makeForm());
     auto* buttons = new QHBoxLayout;
     auto* cancel = new QPushButton(tr("Cancel"));
     keep_->setProperty("primary", true);
@@ -171,10 +179,9 @@ void SpectraDialog::layOut() {
 }
 
 void SpectraDialog::check() {
-    const bool asks = std::any_of(rows_.begin(), rows_.end(), [](const Row& r) { return !r.read.unit; });
     const int columns = columns_->text().toInt();
     QString why;
-    if (asks && unit_->currentIndex() == 0)
+    if (asksUnit() && unit_->currentIndex() == 0)
         why = tr("Say whether the values are power or photons.");
     else if (use_->currentIndex() > 0 && test_->text().trimmed().isEmpty())
         why = tr("A test needs a name.");

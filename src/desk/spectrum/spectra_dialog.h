@@ -11,6 +11,8 @@
 #include "desk/shared/session.h"
 #include "formats/spectrum_file.h"
 
+class QFormLayout;
+
 namespace glumet {
 
 /// Spectra of files before they are kept: what each belongs to, their unit where the files do not say it, and
@@ -33,6 +35,9 @@ class SpectraDialog : public ScrolledDialog {
     };
     void read(const QStringList& paths);
     void layOut();
+    QStringList fillTable();
+    QFormLayout* makeForm();
+    bool asksUnit() const;
     QComboBox* makeBelongs(const QString& name);
     void check();
     bool isTest() const { return use_->currentIndex() == 1; }

@@ -650,7 +650,12 @@ void SpectrumStage::editBands() {
     session().changeMethod([&](Method& m) { m.bands = *bands; });
 }
 
-void SpectrumStage::nextPage() { pages_->button(day() ? 0 : 1)->click(); }
+void SpectrumStage::nextPage() {
+    pages_->button(day() ? 0 : 1)->click();
+    refresh();
+    // Keys go on to the stage, and not into the first field that happens to be there.
+    keyWidget()->setFocus();
+}
 
 void SpectrumStage::keyPressEvent(QKeyEvent* event) {
     if (event->key() == Qt::Key_D && event->modifiers() == Qt::NoModifier) return nextPage();

@@ -1,0 +1,236 @@
+#include <QInputDialog>
+
+#include "core/spectrum/bands.h"
+#include "core/spectrum/generic_spectra.h"
+#include "desk/field/field_stage.h"
+#include "desk/hands.h"
+#include "desk/shared/findings_panel.h"
+#include "desk/spectrum/day_log_dialog.h"
+#include "desk/spectrum/scan_dialog.h"
+#include "desk/spectrum/spectrum_stage.h"
+
+using namespace glumet;
+using namespace glumet::testing;
+
+/// The demonstration's light and its day, as a reviewer walks through them.
+class TestLightDay : public QObject {
+    Q_OBJECT
+
+  private slots:
+    void initTestCase() {
+        w_ = std::make_unique<WindowFixture>();
+        QVERIFY(w_->openDemo());
+        hands_ = std::make_unique<Hands>(w_->window);
+    }
+    void init() {
+        w_->session.chooseHeight(Millimetre(210));
+        w_->session.chooseDepth(Millimetre(150));
+        w_->window.showStage(QStringLiteral("spectrum"));
+        WindowFixture::settle();
+    }
+
+    void everyFixtureHasItsSpectra() {
+        for (const auto& fixture : bench().fixtures)
+            for (const auto& channel : fixture.channels) {
+                const auto standing = spectrumOf(bench(), fixture.id, channel);
+                QVERIFY2(standing.record != nullptr && !standing.assumed, channel.name.c_str());
+            }
+    }
+
+    void theMixIsTheRunAsItWasRead() {
+        const auto& mix = **w_->session.channelMix();
+        double mean = 0;
+        for (const auto& reading : w_->session.plane()->readings)
+            if (reading.counts()) mean += reading.mean.value() / 36.0;
+        QVERIFY(std::abs(mix.mix.at(mix.set_to).ppfd / mean - 1.0) < 0.01);
+        for (const auto& channel : mix.channels) QVERIFY(channel.basis == ChannelBasis::Read);
+        QVERIFY(std::abs(mix.together - 1.0) < 0.03);
+    }
+
+    void anotherPlaneIsAskedForByKeys() {
+        const double here = ppfd();
+        w_->key(Qt::Key_PageDown);
+        QVERIFY(ppfd() < here);
+        QVERIFY((*w_->session.channelMix())->water_m > 0.29);
+        w_->key(Qt::Key_PageUp);
+        QCOMPARE(ppfd(), here);
+    }
+
+    void aHeightWithoutChannelRunsSharesThemEvenly() {
+        w_->session.chooseHeight(Millimetre(180));
+        WindowFixture::settle();
+        for (const auto& channel : (*w_->session.channelMix())->channels)
+            QVERIFY(channel.basis == ChannelBasis::Even);
+        QVERIFY(findingSays(QStringLiteral("Nothing tells the channels apart")));
+    }
+
+    void theBandIsFilledAndTakenBack() {
+        auto* stage = w_->window.findChild<SpectrumStage*>();
+        const auto before = stage->levels();
+        const double share = shareInBand(**w_->session.channelMix(), before, w_->session.band());
+        QVERIFY(hands_->click(w_->window.findChild<QPushButton*>(QStringLiteral("bestMix"))));
+        QVERIFY(stage->levels() != before);
+        QVERIFY(shareInBand(**w_->session.channelMix(), stage->levels(), w_->session.band()) > share);
+        w_->window.findChild<MixerView*>()->setFocus();
+        hands_->press(Qt::Key_Z, Qt::ControlModifier);
+        QCOMPARE(stage->levels(), before);
+    }
+
+    void aPresetIsChosenFromItsList() {
+        auto* presets = w_->window.findChild<QComboBox*>(QStringLiteral("mixPreset"));
+        const int at = presets->findText(QStringLiteral("deep red"));
+        QVERIFY(at > 0);
+        presets->setCurrentIndex(at);
+        emit presets->activated(at);
+        WindowFixture::settle();
+        QCOMPARE(w_->window.findChild<SpectrumStage*>()->levels(), std::vector<double>({0.0, 0.0, 1.0}));
+        QVERIFY(findingSays(QStringLiteral("Not a white")));
+        const int all = presets->findText(QStringLiteral("all channels full"));
+        emit presets->activated(all);
+        WindowFixture::settle();
+        QCOMPARE(w_->window.findChild<SpectrumStage*>()->levels(), std::vector<double>({1.0, 1.0, 1.0}));
+    }
+
+    void whatItIsLaidAgainstChangesTheFigureAlone() {
+        auto* plot = w_->window.findChild<SpectrumPlot*>();
+        auto* against = w_->window.findChild<QComboBox*>(QStringLiteral("against"));
+        QCOMPARE(plot->figure().others.size(), std::size_t{1});
+        for (int i = 0; i < against->count(); ++i) {
+            against->setCurrentIndex(i);
+            emit against->activated(i);
+            WindowFixture::settle();
+            QCOMPARE(plot->figure().others.size(), std::size_t(i == 0 ? 0 : 1));
+            if (i > 0) QVERIFY(std::abs(parOf(plot->figure().others.front().spectrum) - 1.0) < 0.02);
+        }
+        against->setCurrentIndex(1);
+    }
+
+    void theTurnedEmitterIsFound() {
+        const auto tests = blendingTests(bench(), bench().fixtures.front().id);
+        QCOMPARE(tests.size(), std::size_t{2});
+        const auto& distances = tests[0].result.colour_from_centre;
+        QCOMPARE(std::max_element(distances.begin(), distances.end()) - distances.begin(), std::ptrdiff_t{8});
+        QVERIFY(distances[8] > kColourShows);
+        QVERIFY(findingSays(QStringLiteral("the channels show apart")));
+        auto* board = w_->window.findChild<BlendingBoard*>();
+        QTest::mouseClick(board, Qt::LeftButton, {}, board->rectOf(8).center());
+        QCOMPARE(*board->chosen(), std::size_t{8});
+        QCOMPARE(w_->window.findChild<SpectrumPlot*>()->figure().others.size(),
+                 std::size_t{2});  // and the middle
+        QTest::mouseClick(board, Qt::LeftButton, {}, board->rectOf(8).center());
+        QVERIFY(!board->chosen());
+    }
+
+    void screenReadersAreToldBeamsBandsAndPoints() {
+        const auto cells = [&](const AccessibleCells& widget) { return widget.accessibleCells(); };
+        const auto beams = cells(*w_->window.findChild<MixerView*>());
+        QCOMPARE(beams.size(), std::size_t{3});
+        QVERIFY(beams[0].name.startsWith(QStringLiteral("warm white: 100 %")));
+        QCOMPARE(cells(*w_->window.findChild<SpectrumPlot*>()).size(), standardBands().size());
+        const auto points = cells(*w_->window.findChild<BlendingBoard*>());
+        QVERIFY(points.back().name.contains(QStringLiteral("it shows")));
+    }
+
+    void bandsAreNamedByTheReviewer() {
+        const auto edit = [&](const QString& bands) {
+            QTimer::singleShot(0, [bands] {
+                auto* dialog = qobject_cast<QInputDialog*>(QApplication::activeModalWidget());
+                if (dialog == nullptr) return;
+                dialog->setTextValue(bands);
+                dialog->accept();
+            });
+            w_->window.findChild<SpectrumStage*>()->editBands();
+            WindowFixture::settle();
+        };
+        edit(QStringLiteral("short 400–500, long 500–700"));
+        QCOMPARE(bench().method.bands.size(), std::size_t{2});
+        QCOMPARE(w_->window.findChild<SpectrumPlot*>()->figure().shares.size(), std::size_t{2});
+        edit(QStringLiteral("short 500–400"));
+        QCOMPARE(bench().method.bands.size(), std::size_t{2});
+        edit(QString());
+        QVERIFY(bench().method.bands.empty());
+    }
+
+    void fieldShowsTheColour() {
+        w_->window.showStage(QStringLiteral("field"));
+        WindowFixture::settle();
+        auto* map = w_->window.findChild<PlanMap*>();
+        const auto readings = map->plan().values;
+        const auto press = [&](int times) {
+            for (int i = 0; i < times; ++i) QTest::keyClick(map, Qt::Key_M);
+            WindowFixture::settle();
+        };
+        press(5);
+        QCOMPARE(map->plan().faces.size(), std::size_t{36});
+        QVERIFY(map->plan().faces[14].text.toDouble() < 3.0);
+        press(1);
+        QVERIFY(map->plan().faces.empty());
+        // Where no channel was read alone the view is passed over.
+        w_->session.chooseHeight(Millimetre(180));
+        WindowFixture::settle();
+        press(5);
+        QVERIFY(map->plan().faces.empty());
+    }
+
+    void theDayHasItsDoseAndItsDoubts() {
+        w_->window.findChild<MixerView*>()->setFocus();
+        hands_->press(Qt::Key_D);
+        QVERIFY(
+            w_->window.findChild<QLabel*>(QStringLiteral("dayDose"))->text().contains(QStringLiteral("mol")));
+        QVERIFY(findingSays(QStringLiteral("The clocks run apart")));
+        QVERIFY(findingSays(QStringLiteral("peaks at")));
+        QVERIFY(findingSays(QStringLiteral("kWh a day")));
+        hands_->press(Qt::Key_D);
+        QVERIFY(w_->window.findChild<MixerView*>()->isVisible());
+    }
+
+    void aLoggersFileIsLookedAtBeforeItIsKept() {
+        QFile file(w_->path("log.csv"));
+        QVERIFY(file.open(QIODevice::WriteOnly));
+        file.write("time,ppfd\n");
+        for (int i = 0; i <= 24 * 6; ++i)
+            file.write(QStringLiteral("2026-11-08 %1:%2,%3\n")
+                           .arg(i / 6 % 24, 2, 10, QLatin1Char('0'))
+                           .arg(i % 6 * 10, 2, 10, QLatin1Char('0'))
+                           .arg(i)
+                           .toUtf8());
+        file.close();
+        DayLogDialog broken(w_->session, w_->path("nothing.csv"), nullptr);
+        QVERIFY(!broken.fault().isEmpty());
+        DayLogDialog backwards(w_->session, file.fileName(), nullptr);
+        QVERIFY(
+            backwards.fault().contains(QStringLiteral("runs back")));  // midnight of the same date comes last
+    }
+
+    void aMeterWithoutSpectraSaysSo() {
+        auto meter = std::make_unique<HandMeter>();
+        auto* hand = meter.get();
+        w_->session.setMeter(std::move(meter));
+        ScanDialog dialog(w_->session, bench().fixtures.front(), nullptr);
+        hand->send(100, 0.2);
+        QVERIFY(dialog.findChild<QLabel*>(QStringLiteral("scanState"))
+                    ->text()
+                    .contains(QStringLiteral("gives no spectra")));
+        QVERIFY(!dialog.findChild<QPushButton*>(QStringLiteral("scanRead"))->isEnabled());
+    }
+
+  private:
+    const Bench& bench() const { return w_->session.bench(); }
+    double ppfd() const {
+        const auto& mix = **w_->session.channelMix();
+        return mix.mix.at(mix.set_to).ppfd;
+    }
+    bool findingSays(const QString& part) const {
+        for (const auto* item : w_->window.findChildren<FindingItem*>())
+            if (item->isVisible() &&
+                (item->accessibleName() + QLatin1Char(' ') + item->accessibleDescription()).contains(part))
+                return true;
+        return false;
+    }
+
+    std::unique_ptr<WindowFixture> w_;
+    std::unique_ptr<Hands> hands_;
+};
+
+QTEST_MAIN(TestLightDay)
+#include "test_light_day.moc"
