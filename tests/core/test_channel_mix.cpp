@@ -123,6 +123,52 @@ class TestChannelMix : public QObject {
         QVERIFY(mix->channels[1].watt_shared);
     }
 
+    void aFitSpeaksWhereAChannelWasNotReadAlone() {
+        auto bench = twoChannels();
+        const ModelledChannels modelled{std::vector<double>(9, 99.0), std::vector<double>(9, 41.0)};
+        const auto mix = mixOf(bench, bench.runs[0], bench.runs[0].planes[0], modelled);
+        QVERIFY(mix->channels[0].basis == ChannelBasis::Modelled &&
+                mix->channels[1].basis == ChannelBasis::Modelled);
+        QVERIFY(says(findingsOf(bench, *mix, {1, 1}), "here their fits speak"));
+        // Of one alone the other is what is left.
+        const auto one =
+            mixOf(bench, bench.runs[0], bench.runs[0].planes[0], {std::vector<double>(9, 99.0), {}});
+        QVERIFY(one->channels[1].basis == ChannelBasis::Even);
+        QVERIFY(std::abs(one->channels[1].points.front() - 41.0) < 1e-9);
+        // A fit of other points is none of these.
+        const auto other =
+            mixOf(bench, bench.runs[0], bench.runs[0].planes[0], {std::vector<double>(4, 99.0), {}});
+        QVERIFY(other->channels[0].basis == ChannelBasis::Even);
+        readAlone(bench);
+        QVERIFY(mixOf(bench, bench.runs[0], bench.runs[0].planes[0], modelled)->channels[0].basis ==
+                ChannelBasis::Read);
+    }
+
+    void sweepsOfSingleChannelsAreFound() {
+        auto bench = twoChannels();
+        readAlone(bench);
+        const auto sweeps = sweepsOf(bench);
+        QCOMPARE(channelSweeps(bench, sweeps, configurationOf(bench.runs[0])).size(), std::size_t{2});
+        Configuration other;
+        other.fixture = 7;
+        QVERIFY(channelSweeps(bench, sweeps, other).empty());
+    }
+
+    void theMetersErrorIsToldInTheBand() {
+        auto bench = twoChannels();
+        readAlone(bench);
+        bench.meters[0].response = {{400, 0.8}, {700, 0.8}};
+        const auto mix = mixAt(bench);
+        SpectrumQuestion question;
+        question.run = &bench.runs[0];
+        question.plane = &bench.runs[0].planes[0];
+        question.mix = &*mix;
+        question.levels = {1, 1};
+        question.band = {Ppfd(130), Ppfd(145)};
+        // 140 read is 175: eight of nine points lie in the band as read, none when corrected.
+        QVERIFY(says(spectrumFindings(bench, question, {}), "Then 0 % lie in the band, not 89 %"));
+    }
+
     void withoutRunsOfTheirOwnTheyAreSharedOut() {
         auto bench = twoChannels();
         const auto even = mixAt(bench);

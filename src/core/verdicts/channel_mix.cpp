@@ -4,7 +4,7 @@
 #include <cmath>
 
 #include "core/bench/grid.h"
-#include "core/bench/sweep.h"
+#include "core/fit/described_model.h"
 #include "core/plane/plane_statistics.h"
 #include "core/spectrum/bands.h"
 #include "core/spectrum/generic_spectra.h"
@@ -107,12 +107,16 @@ std::vector<double> levelsOf(const Fixture& fixture, const Run& run) {
     return levels;
 }
 
+bool knownAlone(const ChannelOfMix& channel) {
+    return channel.basis == ChannelBasis::Read || channel.basis == ChannelBasis::Modelled;
+}
+
 /// What channels that were not read alone share of what the run has beside those that were.
 void shareOut(RunMix& out, const Fixture& fixture, const std::vector<double>& read) {
     std::vector<std::size_t> open;
     bool stated = true;
     for (std::size_t c = 0; c < out.channels.size(); ++c)
-        if (out.channels[c].basis != ChannelBasis::Read && out.set_to[c] > 0.0) {
+        if (!knownAlone(out.channels[c]) && out.set_to[c] > 0.0) {
             open.push_back(c);
             stated = stated && fixture.channels[c].flux_share.has_value();
         }
@@ -125,7 +129,7 @@ void shareOut(RunMix& out, const Fixture& fixture, const std::vector<double>& re
         for (std::size_t i = 0; i < read.size(); ++i) {
             double left = read[i];
             for (std::size_t other = 0; other < out.channels.size(); ++other)
-                if (out.channels[other].basis == ChannelBasis::Read)
+                if (knownAlone(out.channels[other]))
                     left -= out.set_to[other] * out.channels[other].points[i];
             out.channels[c].points.push_back(std::max(0.0, left) * share);
         }
@@ -240,7 +244,33 @@ StandingSpectrum spectrumOf(const Bench& bench, Id fixture, const Channel& chann
     return out;
 }
 
-Expected<RunMix> mixOf(const Bench& bench, const Run& run, const Plane& plane) {
+std::vector<const Sweep*> channelSweeps(const Bench& bench, const std::vector<Sweep>& sweeps,
+                                        const Configuration& of) {
+    std::vector<const Sweep*> out;
+    const auto* fixture = byId(bench.fixtures, of.fixture);
+    if (fixture == nullptr) return out;
+    for (const auto& sweep : sweeps) {
+        const auto& c = sweep.configuration;
+        if (c.fixture == fixture->id && c.fixtures == 1 && c.accessory == of.accessory &&
+            soleChannel(*fixture, c.preset) != nullptr)
+            out.push_back(&sweep);
+    }
+    return out;
+}
+
+std::vector<double> modelledPoints(const Bench& bench, const Run& run, const FitResult& fit) {
+    std::vector<double> out;
+    auto model = DescribedModel::fitted(bench, run.id, fit);
+    if (!model || levelOf(run) <= 0.0) return out;
+    for (const auto& place : valuesOf(run)) {
+        const Grid point{{place.reading->x.value()}, {place.reading->y.value()}};
+        out.push_back(model->onGrid(point, place.depth).front().value() / levelOf(run));
+    }
+    return out;
+}
+
+Expected<RunMix> mixOf(const Bench& bench, const Run& run, const Plane& plane,
+                       const ModelledChannels& modelled) {
     const auto* fixture = byId(bench.fixtures, run.fixture);
     if (fixture == nullptr || fixture->channels.empty())
         return problem("channels", say(GLUMET_SAY("Core", "the fixture has no channels described")));
@@ -254,7 +284,12 @@ Expected<RunMix> mixOf(const Bench& bench, const Run& run, const Plane& plane) {
     std::vector<const Run*> alone;
     for (const auto& channel : fixture->channels) {
         auto found = readAlone(bench, run, places, *fixture, channel.id);
-        const auto basis = found.run != nullptr ? ChannelBasis::Read : ChannelBasis::Even;
+        auto basis = found.run != nullptr ? ChannelBasis::Read : ChannelBasis::Even;
+        const auto at = out.channels.size();
+        if (found.run == nullptr && at < modelled.size() && modelled[at].size() == places.size()) {
+            basis = ChannelBasis::Modelled;
+            found.points = modelled[at];
+        }
         out.channels.push_back({channel.id, channel.name, basis, false, std::move(found.points)});
         alone.push_back(found.run);
     }
@@ -309,7 +344,7 @@ PlaneColours planeColours(const RunMix& mix, const std::vector<double>& levels) 
         per_par.push_back(lightPerPar(channel.spectrum));
         if (levels[c] <= 0.0 || channel.ppfd <= 0.0) continue;
         if (per_par.back().dark()) return out;
-        apart = apart || mix.channels[c].basis == ChannelBasis::Read;
+        apart = apart || knownAlone(mix.channels[c]);
     }
     if (!apart) return out;
     std::vector<Tristimulus> lights;

@@ -5,6 +5,8 @@
 #include <vector>
 
 #include "core/bench/bench.h"
+#include "core/bench/sweep.h"
+#include "core/fit/fit.h"
 #include "core/spectrum/mix.h"
 
 namespace glumet {
@@ -21,9 +23,10 @@ StandingSpectrum spectrumOf(const Bench& bench, Id fixture, const Channel& chann
 
 /// Where a channel's light at a place comes from.
 enum class ChannelBasis {
-    Read,    ///< the channel was read alone there
-    Shares,  ///< all channels were read together, and the channel's flux share is stated
-    Even,    ///< all were read together, and nothing tells them apart
+    Read,      ///< the channel was read alone there
+    Modelled,  ///< it was read alone at other heights, and its fit speaks for this one
+    Shares,    ///< all channels were read together, and the channel's flux share is stated
+    Even,      ///< all were read together, and nothing tells them apart
 };
 
 /// A channel of a mix.
@@ -47,8 +50,21 @@ struct RunMix {
     std::vector<double> set_to;  ///< levels of the run itself, 0–1
 };
 
+/// PPFD at full level of channels that were not read alone at this height, by their fits: one a channel of
+/// the fixture, at every counted reading of the run, plane by plane; empty where there is no fit.
+using ModelledChannels = std::vector<std::vector<double>>;
+
 /// What is told where there is none: no channels, no readings.
-Expected<RunMix> mixOf(const Bench& bench, const Run& run, const Plane& plane);
+Expected<RunMix> mixOf(const Bench& bench, const Run& run, const Plane& plane,
+                       const ModelledChannels& modelled = {});
+
+/// Sweeps of single channels of that fixture, one fixture hung, with the same accessory.
+std::vector<const Sweep*> channelSweeps(const Bench& bench, const std::vector<Sweep>& sweeps,
+                                        const Configuration& of);
+
+/// What a fit of a channel gives at every counted reading of a run, as if its light hung there at full level;
+/// empty where it cannot be hung there.
+std::vector<double> modelledPoints(const Bench& bench, const Run& run, const FitResult& fit);
 
 /// PPFD at every point of the run at these levels (0–1).
 std::vector<double> pointsAt(const RunMix& mix, const std::vector<double>& levels);

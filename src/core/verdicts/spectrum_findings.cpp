@@ -143,6 +143,14 @@ void sayMeter(std::vector<Finding>& out, const Bench& bench, const SpectrumQuest
     Words body =
         say(GLUMET_SAY("Core", "By its response and this mix × {}: {}, not {}."),
             Figure{by_response->factor, 3}, Ppfd(state.ppfd * by_response->factor), Ppfd(state.ppfd));
+    if (q.band.high > Ppfd(0)) {
+        const auto& band = q.band;
+        const double by = by_response->factor;
+        const Band as_read{band.low / by, band.high / by};
+        body += Words(say(GLUMET_SAY("Core", "Then {} lie in the band, not {}."),
+                          Share{shareInBand(*q.mix, q.levels, as_read)},
+                          Share{shareInBand(*q.mix, q.levels, band)}));
+    }
     for (const auto& known : meter->corrections) {
         if (known.channel != preset) continue;
         const double apart = std::abs(known.factor / by_response->factor - 1.0);
@@ -198,11 +206,19 @@ void sayBlending(std::vector<Finding>& out, const std::vector<BlendingTest>& tes
 void sayBasis(std::vector<Finding>& out, const RunMix& mix, const MixState& state) {
     Listed assumed;
     Listed even;
+    Listed modelled;
     for (std::size_t c = 0; c < mix.channels.size(); ++c) {
         if (mix.mix.channels()[c].assumed) assumed.items.push_back(verbatim(mix.channels[c].name));
+        if (mix.channels[c].basis == ChannelBasis::Modelled)
+            modelled.items.push_back(verbatim(mix.channels[c].name));
         if (mix.channels[c].basis == ChannelBasis::Even && mix.channels.size() > 1)
             even.items.push_back(verbatim(mix.channels[c].name));
     }
+    if (!modelled.items.empty())
+        out.push_back(
+            fact(say(GLUMET_SAY("Core", "Channels by their fits")),
+                 say(GLUMET_SAY("Core", "{} were read alone at other heights; here their fits speak."),
+                     modelled)));
     if (!even.items.empty())
         out.push_back(doubt(say(GLUMET_SAY("Core", "Nothing tells the channels apart")),
                             say(GLUMET_SAY("Core",

@@ -131,25 +131,15 @@ QString ArrayStage::reasonForNothing() const {
     return fault().isEmpty() ? tr("Judging … %1").arg(session().progress()) : fault();
 }
 
-/// Sweeps of this fixture's channels, each by itself.
-std::vector<const Sweep*> ArrayStage::channelSweeps() const {
-    std::vector<const Sweep*> out;
+std::vector<const Sweep*> ArrayStage::fittedChannels() const {
     const auto* mine = session().fitSweep();
-    const auto* fixture =
-        mine == nullptr ? nullptr : byId(session().bench().fixtures, mine->configuration.fixture);
-    if (fixture == nullptr) return out;
-    for (const auto& sweep : session().sweeps()) {
-        const auto& c = sweep.configuration;
-        if (c.fixture == fixture->id && c.fixtures == 1 && c.accessory == mine->configuration.accessory &&
-            soleChannel(*fixture, c.preset) != nullptr)
-            out.push_back(&sweep);
-    }
-    return out;
+    if (mine == nullptr) return {};
+    return channelSweeps(session().bench(), session().sweeps(), mine->configuration);
 }
 
 void ArrayStage::wantFits() {
     session().wantFit();
-    for (const auto* sweep : channelSweeps()) session().wantFitOf(*sweep);
+    for (const auto* sweep : fittedChannels()) session().wantFitOf(*sweep);
     if (choices_.beside)
         for (const auto& sweep : session().sweeps())
             if (sweep.configuration == *choices_.beside) session().wantFitOf(sweep);
@@ -219,14 +209,14 @@ void ArrayStage::addBeside(ArrayQuestion& q) const {
 }
 
 void ArrayStage::addChannels(ArrayOrder& order) const {
-    for (const auto* sweep : channelSweeps()) {
+    for (const auto* sweep : fittedChannels()) {
         const auto* found = session().fitOf(*sweep);
         if (found == nullptr || !*found) continue;
         order.channels.push_back(presetName(session().bench(), sweep->configuration));
         order.channel_models.push_back((*found)->model);
     }
     // One channel of several says nothing of a mix.
-    if (order.channels.size() < channelSweeps().size()) order.channels.clear();
+    if (order.channels.size() < fittedChannels().size()) order.channels.clear();
     if (order.channels.size() < 2) order.channel_models.clear();
 }
 

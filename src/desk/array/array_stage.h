@@ -56,7 +56,7 @@ class ArrayStage : public Stage {
     void addBeside(ArrayQuestion& question) const;
     void addChannels(ArrayOrder& order) const;
     std::vector<Id> measuredRuns() const;
-    std::vector<const Sweep*> channelSweeps() const;
+    std::vector<const Sweep*> fittedChannels() const;
     void wantFits();
     const Tank* tank() const;
     const FitResult* fit() const;

@@ -270,7 +270,7 @@ QString FieldStage::whyNoColour() const {
     if ((*mix)->cells.empty()) return tr("The plane has no grid that is read throughout.");
     if (!(*mix)->mix.at((*mix)->set_to).light) return tr("A channel has no spectrum.");
     return planeColours(**mix, (*mix)->set_to).distances.empty()
-               ? tr("No channel was read alone here: all points have the same mix.")
+               ? tr("No channel was read alone here, and none is fitted yet: Spectrum has them fitted.")
                : QString();
 }
 

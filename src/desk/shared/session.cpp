@@ -28,6 +28,14 @@ std::optional<Millimetre> nearest(const std::vector<Millimetre>& values, std::op
     });
 }
 
+/// Whether a channel's light is only shared out.
+bool lacksChannels(const RunMix& mix) {
+    return mix.channels.size() > 1 &&
+           std::any_of(mix.channels.begin(), mix.channels.end(), [](const ChannelOfMix& channel) {
+               return channel.basis == ChannelBasis::Even || channel.basis == ChannelBasis::Shares;
+           });
+}
+
 }  // namespace
 
 Session::Session(Clock clock, MonotonicClock meter_clock, QObject* parent)
@@ -290,9 +298,27 @@ const Expected<RunMix>* Session::channelMix() const {
     const auto* of = run();
     const auto* at = plane();
     if (of == nullptr || at == nullptr) return nullptr;
-    return &answers_.now<Expected<RunMix>>({"channel mix", configurationOf(*of)},
-                                           {bench_revision_, of->id, at->id, 0},
-                                           [&](Expected<RunMix>*) { return mixOf(bench(), *of, *at); });
+    return &answers_.now<Expected<RunMix>>(
+        {"channel mix", configurationOf(*of)}, revision(at->id), [&](Expected<RunMix>*) {
+            auto mix = mixOf(bench(), *of, *at);
+            if (!mix || !lacksChannels(*mix)) return mix;
+            const auto* fixture = byId(bench().fixtures, of->fixture);
+            ModelledChannels modelled(fixture->channels.size());
+            for (const auto* sweep : channelSweeps(bench(), sweeps_, configurationOf(*of))) {
+                const auto* fitted = fitOf(*sweep);
+                if (fitted == nullptr || !*fitted) continue;
+                const auto* channel = soleChannel(*fixture, sweep->configuration.preset);
+                modelled[static_cast<std::size_t>(channel - fixture->channels.data())] =
+                    modelledPoints(bench(), *of, **fitted);
+            }
+            return mixOf(bench(), *of, *at, modelled);
+        });
+}
+
+void Session::wantChannelFits() {
+    const auto* mix = channelMix();
+    if (mix == nullptr || !*mix || !lacksChannels(**mix)) return;
+    for (const auto* sweep : channelSweeps(bench(), sweeps_, configurationOf(*run()))) wantFitOf(*sweep);
 }
 
 double Session::fieldScaleTop() const {

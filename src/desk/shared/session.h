@@ -93,6 +93,9 @@ class Session : public QObject {
     /// The chosen run's channels at its points, or what is missing; computed when first asked. nullptr while
     /// no plane is chosen.
     const Expected<RunMix>* channelMix() const;
+    /// Has the channels' own sweeps fitted in the background where the chosen run does not hold them one by
+    /// one.
+    void wantChannelFits();
     /// All height schools on the chosen sweep; computed when first asked.
     const std::vector<SchoolVerdict>& schools() const;
     /// The one the reviewer speaks by; nullptr while there is no sweep.

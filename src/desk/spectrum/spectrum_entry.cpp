@@ -23,6 +23,9 @@ StageEntry spectrumEntry() {
         {SpectrumStage::tr("Edit the bands of the spectrum…"),
          {},
          onStage<SpectrumStage>(&SpectrumStage::editBands)},
+        {SpectrumStage::tr("Write the spectra as files…"),
+         {},
+         onStage<SpectrumStage>(&SpectrumStage::exportSpectra)},
         {SpectrumStage::tr("Correct the meter by its response"),
          {},
          onStage<SpectrumStage>(&SpectrumStage::correctMeter)}};
@@ -30,7 +33,6 @@ StageEntry spectrumEntry() {
         {SpectrumStage::tr("↑, ↓"), SpectrumStage::tr("Spectrum: choose a channel of the mix")},
         {SpectrumStage::tr("←, →, digits"), SpectrumStage::tr("Spectrum: its level, with Shift by tens")},
         {SpectrumStage::tr("D"), SpectrumStage::tr("Spectrum: the light or its day")}};
-    entry.follows_fit = false;
     entry.shots = {{}, {QStringLiteral("-day"), QStringLiteral("D"), {}}};
     return entry;
 }

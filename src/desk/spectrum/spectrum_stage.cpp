@@ -17,6 +17,8 @@
 #include "desk/shared/theme.h"
 #include "desk/spectrum/scan_dialog.h"
 #include "desk/spectrum/spectra_dialog.h"
+#include "files/file_writer.h"
+#include "formats/spectrum_file.h"
 #include "report/text.h"
 
 namespace glumet {
@@ -53,6 +55,17 @@ std::optional<Spectrum> allOn(const Bench& bench, const Fixture& fixture) {
     if (channels.empty()) return std::nullopt;
     const std::vector<double> full(channels.size(), 1.0);
     return Mix(std::move(channels), standardBands()).spectrumAt(full);
+}
+
+/// "03 Osier 60 deep red": what a file system takes.
+QString fileNameOf(const Fixture& fixture, const SpectrumRecord& record, int number) {
+    QString name = QStringLiteral("%1 %2 %3")
+                       .arg(number, 2, 10, QLatin1Char('0'))
+                       .arg(text(fixture.name), text(record.name));
+    if (!record.test.empty()) name += QLatin1Char(' ') + text(record.test);
+    for (QChar& c : name)
+        if (!c.isLetterOrNumber() && !QStringLiteral(" -_,()").contains(c)) c = QLatin1Char('_');
+    return name.left(100).trimmed();
 }
 
 }  // namespace
@@ -434,7 +447,7 @@ QString SpectrumStage::rippleText() const {
         session().run() == nullptr ? nullptr : byId(session().bench().tanks, session().run()->tank);
     if (model == nullptr || !*model || plane == nullptr || tank == nullptr) return {};
     const auto& shimmer = session().answers().now<std::optional<double>>(
-        {"shimmer", configurationOf(*session().run())}, session().revision(session().runId(), plane->id),
+        {"shimmer", configurationOf(*session().run())}, session().revision(plane->id),
         [&](std::optional<double>*) {
             return (*model)->shimmerOn(tank->length * 0.5, tank->width * 0.5, plane->depth);
         });
@@ -637,6 +650,32 @@ void SpectrumStage::correctMeter() {
                 .arg(made->factor, 0, 'f', 3));
 }
 
+void SpectrumStage::exportSpectra() {
+    const QString folder = QFileDialog::getExistingDirectory(this, tr("Spectra to a folder"));
+    if (!folder.isEmpty()) writeSpectra(folder);
+}
+
+void SpectrumStage::writeSpectra(const QString& folder) {
+    const auto* run = session().run();
+    const auto* fixture = run == nullptr ? nullptr : byId(session().bench().fixtures, run->fixture);
+    if (fixture == nullptr) return session().warn(tr("Choose a run first: spectra belong to its fixture."));
+    std::vector<EditionFile> files;
+    int count = 0;
+    for (const auto& record : session().bench().spectra) {
+        if (record.fixture != fixture->id) continue;
+        const QString name = fileNameOf(*fixture, record, ++count);
+        const NamedSpectrum one{name.toStdString(), record.scale, record.spectrum};
+        for (const auto& [end, bytes] :
+             {std::pair{".csv", writeSpectrumTable({one})}, std::pair{".spdx", writeTm27(one)},
+              std::pair{".jdx", writeJcamp(one)}})
+            files.push_back({name + QLatin1String(end), QByteArray::fromStdString(bytes)});
+    }
+    if (files.empty()) return session().warn(tr("%1 has no spectra yet.").arg(text(fixture->name)));
+    const auto done = writeEdition(folder, files);
+    done ? session().say(tr("%n spectra written to %1", nullptr, count).arg(folder))
+         : session().warn(text(done.error()));
+}
+
 void SpectrumStage::editBands() {
     bool accepted = false;
     const QString typed = QInputDialog::getMultiLineText(
@@ -667,6 +706,7 @@ void SpectrumStage::refresh() {
     day_->setVisible(day());
     for (QWidget* widget : {static_cast<QWidget*>(against_), static_cast<QWidget*>(scale_)})
         widget->setVisible(!day());
+    session().wantChannelFits();
     takeLevels();
     const auto* now = mix();
     if (day()) {

@@ -37,6 +37,9 @@ class SpectrumStage : public Stage {
     void readSpectra();
     void correctMeter();
     void editBands();
+    void exportSpectra();
+    /// Every spectrum of the chosen fixture as table, TM-27 and JCAMP-DX.
+    void writeSpectra(const QString& folder);
     void nextPage();
     /// Levels of the mixer, 0–1.
     const std::vector<double>& levels() const { return levels_; }
