@@ -2798,10 +2798,6 @@
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>{} kWh and {} in your currency a year, at {} a kWh. Watts are taken to rise with the level.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>{} kWh a year. Watts are taken to rise with the level; with a price a kWh the cost is said.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -3169,6 +3165,26 @@
     </message>
     <message>
         <source>Meter factors</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Then {} lie in the band, not {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Channels by their fits</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} were read alone at other heights; here their fits speak.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} kWh a year, which cost {} {}. Watts are taken to rise with the level.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>in your currency</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -4761,14 +4777,6 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>share of light</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>of the watts</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>%1, share of light</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4793,10 +4801,6 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>spectrum, nm</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>Spectrum shows it. What is measured goes before stated peaks.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4805,11 +4809,27 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>measured</source>
+        <source>%1, peaks and widths in nm</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>%1, peaks and widths in nm</source>
+        <source>light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>watts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>peaks, nm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>file</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -5544,15 +5564,15 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>No channel was read alone here: all points have the same mix.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>read</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <source>Δu&apos;v&apos; from the middle, in thousandths; about %1 shows (triangle).</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No channel was read alone here, and none is fitted yet: Spectrum has them fitted.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -8755,6 +8775,25 @@ once more</source>
     </message>
     <message numerus="yes">
         <source>%n points, %1 down</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Write the spectra as files…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Spectra to a folder</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 has no spectra yet.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>%n spectra written to %1</source>
         <translation type="unfinished">
             <numerusform></numerusform>
             <numerusform></numerusform>

@@ -262,11 +262,12 @@ class ReviewMaker {
                    Figure{repeats.drift_per_hour * 100.0, 1}, Figure{repeats.drift_error * 100.0, 1});
     }
 
-    /// What the meter's readings of each mix are multiplied by, or would be.
+    /// What the meter's readings of this mix are multiplied by, or would be; those of others stand in the
+    /// data.
     void corrections(const MeterProfile& meter) {
-        if (meter.corrections.empty()) return;
         Listed all;
         for (const auto& c : meter.corrections) {
+            if (!c.channel.empty() && c.channel != presetName(r_.bench, shown())) continue;
             const Words mix = c.channel.empty() ? say(GLUMET_SAY("Core", "any mix")) : verbatim(c.channel);
             const Figure factor{c.factor, 3};
             const Share doubt{c.uncertainty};
@@ -275,7 +276,7 @@ class ReviewMaker {
                           : say(GLUMET_SAY("Core", "{} × {} ± {} ({}), not applied"), mix, factor, doubt,
                                 c.source));
         }
-        addCondition(GLUMET_SAY("Core", "Meter factors"), say("{}", std::move(all)));
+        if (!all.items.empty()) addCondition(GLUMET_SAY("Core", "Meter factors"), say("{}", std::move(all)));
     }
 
     /// What a single absolute reading is worth, part by part.

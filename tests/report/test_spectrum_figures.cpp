@@ -128,17 +128,20 @@ class TestSpectrumFigures : public QObject {
         Fixture fixture;
         fixture.id = 1;
         fixture.name = "Fern 20";
+        fixture.presets = {{5, "deep red", {}}};
         bench.fixtures = {fixture};
         MeterProfile meter;
         meter.id = 2;
         meter.name = "Sensor";
         meter.corrections = {{"deep red", 1.061, 0.014, "twin", "", false},
-                             {"", 1.02, 0.01, "twin", "", true}};
+                             {"", 1.02, 0.01, "twin", "", true},
+                             {"blue", 1.3, 0.01, "twin", "", true}};
         bench.meters = {meter};
         Run run;
         run.id = 3;
         run.fixture = 1;
         run.meter = 2;
+        run.preset = 5;
         run.height = Millimetre(200);
         run.planes.emplace_back();
         run.planes.front().depth = Millimetre(150);
@@ -153,6 +156,7 @@ class TestSpectrumFigures : public QObject {
             said += review->said(fact.name) + QLatin1Char(' ') + review->said(fact.value);
         QVERIFY2(said.contains(QStringLiteral("deep red × 1.061")), qPrintable(said));
         QVERIFY(said.contains(QLatin1String("not applied")));
+        QVERIFY(!said.contains(QLatin1String("blue")));
         QVERIFY(said.contains(QStringLiteral("any mix × 1.020")));
     }
 };

@@ -53,17 +53,21 @@ void sayEnergy(std::vector<Finding>& out, const Bench& bench, const std::vector<
     const auto energy = energyOf(lights);
     if (!energy) return;
     const double price = bench.method.price_kwh;
-    out.push_back(fact(
-        say(GLUMET_SAY("Core", "{} kWh a day"), Figure{*energy, 2}),
+    const double a_year = *energy * kDaysAYear;
+    const auto* fixture = byId(bench.fixtures, lights.front().schedule.fixture);
+    const std::string currency = fixture == nullptr ? std::string() : fixture->currency;
+    const Words cost =
         price > 0.0
             ? say(GLUMET_SAY("Core",
-                             "{} kWh and {} in your currency a year, at {} a kWh. Watts are taken to rise "
-                             "with the level."),
-                  Figure{*energy * kDaysAYear, 0}, Figure{*energy * kDaysAYear * price, 0}, Figure{price, 2})
+                             "{} kWh a year, which cost {} {}. Watts are taken to rise with the level."),
+                  Figure{a_year, 0}, Figure{a_year * price, 0},
+                  currency.empty() ? Words(say(GLUMET_SAY("Core", "in your currency")))
+                                   : Words(verbatim(currency)))
             : say(GLUMET_SAY("Core",
-                             "{} kWh a year. Watts are taken to rise with the level; with a price a "
-                             "kWh the cost is said."),
-                  Figure{*energy * kDaysAYear, 0})));
+                             "{} kWh a year. Watts are taken to rise with the level; with a price a kWh the "
+                             "cost is said."),
+                  Figure{a_year, 0});
+    out.push_back(fact(say(GLUMET_SAY("Core", "{} kWh a day"), Figure{*energy, 2}), cost));
 }
 
 void sayClocks(std::vector<Finding>& out, const std::vector<ClockedLight>& lights) {

@@ -152,7 +152,8 @@ void sayMeter(std::vector<Finding>& out, const Bench& bench, const SpectrumQuest
                           Share{shareInBand(*q.mix, q.levels, band)}));
     }
     for (const auto& known : meter->corrections) {
-        if (known.channel != preset) continue;
+        // Twins were read under the run's own mix.
+        if (known.channel != preset || q.levels != q.mix->set_to) continue;
         const double apart = std::abs(known.factor / by_response->factor - 1.0);
         const double reach = 2.0 * std::hypot(known.uncertainty, by_response->uncertainty);
         body += Words(

@@ -11,9 +11,9 @@
 namespace glumet {
 namespace {
 
-constexpr int kShareWidth = 56;
-constexpr int kBarWidth = 48;
-constexpr int kPeaksWidth = 96;
+constexpr int kShareWidth = 50;
+constexpr int kBarWidth = 22;
+constexpr int kPeaksWidth = 66;
 constexpr int kPresetName = 118;
 
 QString percentOf(const std::optional<double>& share) {
@@ -55,9 +55,9 @@ ChannelRows::ChannelRows(Session& session, Shown shown, Keep keep)
       keep_(std::move(keep)),
       grid_(new QGridLayout),
       preset_grid_(new QGridLayout),
-      light_head_(makeLabel(tr("share of light"), TextRole::Muted)),
-      watts_head_(makeLabel(tr("of the watts"), TextRole::Muted)),
-      peaks_head_(makeLabel(tr("spectrum, nm"), TextRole::Muted)) {
+      light_head_(makeLabel(tr("light"), TextRole::Muted)),
+      watts_head_(makeLabel(tr("watts"), TextRole::Muted)),
+      peaks_head_(makeLabel(tr("peaks, nm"), TextRole::Muted)) {
     setObjectName(QStringLiteral("formColumn"));
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(0, 6, 0, 4);
@@ -115,9 +115,10 @@ void ChannelRows::refreshPeaks(QLineEdit& field, const Channel& channel) {
                  : tr("Peak and width of each diode, 450/20; several as 450/20 0.3, 560/120 0.7. Taken for "
                       "an assumption until a spectrum is measured."));
     if (field.isModified()) return;
-    field.setText(measured                     ? tr("measured")
-                  : standing.record != nullptr ? text(standing.record->note)
-                                               : QString());
+    field.setText(measured && standing.record->origin == SpectrumOrigin::Read ? tr("read")
+                  : measured                                                  ? tr("file")
+                  : standing.record != nullptr                                ? text(standing.record->note)
+                                                                              : QString());
 }
 
 /// Stated peaks are a spectrum that is assumed.

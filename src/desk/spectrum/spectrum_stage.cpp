@@ -631,8 +631,10 @@ void SpectrumStage::correctMeter() {
     const auto* meter = run == nullptr ? nullptr : byId(session().bench().meters, run->meter);
     if (meter == nullptr || now == nullptr || !*now)
         return session().warn(tr("There is no meter or no mix."));
-    const auto state = (*now)->mix.at(levels_);
-    auto made = state.light ? correctionByResponse(*meter, (*now)->mix.spectrumAt(levels_), state.assumed,
+    // Of the mix that the run was set to, whatever the mixer shows.
+    const auto& set_to = (*now)->set_to;
+    const auto state = (*now)->mix.at(set_to);
+    auto made = state.light ? correctionByResponse(*meter, (*now)->mix.spectrumAt(set_to), state.assumed,
                                                    presetName(session().bench(), *run))
                             : std::nullopt;
     if (!made)
