@@ -276,6 +276,14 @@ class TestSpectrumStage : public QObject {
         empty.window.showStage(QStringLiteral("spectrum"));
         WindowFixture::settle();
         QVERIFY(!empty.window.findChild<SpectrumPlot*>()->figure().empty.isEmpty());
+        // A fixture that nobody has read yet shows what its channels are taken for.
+        Fixture fixture;
+        fixture.name = "Fern 20";
+        setChannelNames(fixture, "cool white, deep red");
+        QVERIFY(empty.session.project()->save(fixture));
+        WindowFixture::settle();
+        const auto& figure = empty.window.findChild<SpectrumPlot*>()->figure();
+        QVERIFY(figure.main && figure.assumed);
         for (const int key : {Qt::Key_D, Qt::Key_D, Qt::Key_Left, Qt::Key_5})
             QTest::keyClick(&empty.window, static_cast<Qt::Key>(key));
         WindowFixture::settle();

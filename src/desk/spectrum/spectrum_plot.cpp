@@ -18,6 +18,7 @@ SpectrumPlot::SpectrumPlot() {
     setObjectName(QStringLiteral("spectrumPlot"));
     setMinimumSize(320, 190);
     setMouseTracking(true);
+    setFocusPolicy(Qt::StrongFocus);
 }
 
 void SpectrumPlot::setFigure(SpectrumFigure figure, const Palette& palette) {

@@ -251,13 +251,20 @@ QWidget* SpectrumStage::makeBlendingRow() {
     return row;
 }
 
+/// That of the chosen run; without a run the first that is described.
+const Fixture* SpectrumStage::shownFixture() const {
+    const auto& fixtures = session().bench().fixtures;
+    if (const auto* run = session().run()) return byId(fixtures, run->fixture);
+    return fixtures.empty() ? nullptr : &fixtures.front();
+}
+
 const std::vector<BlendingTest>& SpectrumStage::tests() const {
     static const std::vector<BlendingTest> none;
-    const auto* run = session().run();
-    if (run == nullptr) return none;
+    const auto* fixture = shownFixture();
+    if (fixture == nullptr) return none;
     return session().answers().now<std::vector<BlendingTest>>(
-        {"blending", {}}, session().revision(run->fixture),
-        [&](std::vector<BlendingTest>*) { return blendingTests(session().bench(), run->fixture); });
+        {"blending", {}}, session().revision(fixture->id),
+        [&](std::vector<BlendingTest>*) { return blendingTests(session().bench(), fixture->id); });
 }
 
 const BlendingTest* SpectrumStage::test() const {
@@ -308,7 +315,8 @@ void SpectrumStage::undoLevels() {
 QString SpectrumStage::titleNow() const {
     const auto* run = session().run();
     const auto* plane = session().plane();
-    if (run == nullptr || plane == nullptr) return tr("No plane chosen");
+    if (run == nullptr || plane == nullptr)
+        return shownFixture() == nullptr ? tr("No fixture yet") : text(shownFixture()->name);
     if (const auto point = board_->chosen(); point && test() != nullptr)
         return tr("%1, %2").arg(text(test()->name), board_->points()[*point].name);
     return run->water == WaterState::Dry
@@ -350,6 +358,14 @@ void SpectrumStage::refreshPlot() {
         if (state.light) main = (*now)->mix.spectrumAt(levels_);
         figure.assumed = state.assumed;
     }
+    // Without a reading: the channels as their spectra stand.
+    if (const auto* fixture = shownFixture(); !main && (now == nullptr || !*now) && fixture != nullptr) {
+        main = allOn(session().bench(), *fixture);
+        figure.assumed =
+            main && std::any_of(fixture->channels.begin(), fixture->channels.end(), [&](const Channel& c) {
+                return spectrumOf(session().bench(), fixture->id, c).assumed;
+            });
+    }
     if (main) {
         figure.main = SpectrumFigure::Line{{}, scaledFor(*main, scale)};
         figure.peaks = peaksOf(figure.main->spectrum);
@@ -365,8 +381,10 @@ void SpectrumStage::refreshPlot() {
             figure.others.push_back({tr("the middle"), scaledFor(of->points[of->centre]->spectrum, scale)});
     } else {
         figure.empty =
-            now == nullptr ? tr("Choose a run: its fixture's channels make the spectrum.")
-            : !*now        ? tr("No mix: %1.").arg(text((*now).error().what, LengthUnit::Mm))
+            shownFixture() == nullptr || shownFixture()->channels.empty()
+                ? tr("Describe a fixture and its channels in Bench: they make the spectrum.")
+            : now == nullptr ? tr("Add the channels' spectra, or state their peaks in Bench.")
+            : !*now          ? tr("No mix: %1.").arg(text((*now).error().what, LengthUnit::Mm))
             : levels_.empty() || std::all_of(levels_.begin(), levels_.end(), [](double l) { return l <= 0; })
                 ? tr("Every channel is off.")
                 : tr("A channel has no spectrum: add one from a file, or state its peak in Bench.");
@@ -542,8 +560,7 @@ void SpectrumStage::fillChoices() {
 
 void SpectrumStage::fillPresets() {
     presets_->clear();
-    const auto* run = session().run();
-    const auto* fixture = run == nullptr ? nullptr : byId(session().bench().fixtures, run->fixture);
+    const auto* fixture = shownFixture();
     if (fixture == nullptr) return;
     presets_->addItem(tr("as mixed here"), 0);
     const auto* now = mix();
@@ -601,9 +618,9 @@ void SpectrumStage::bestMix() {
 }
 
 void SpectrumStage::addSpectra() {
-    const auto* run = session().run();
-    const auto* fixture = run == nullptr ? nullptr : byId(session().bench().fixtures, run->fixture);
-    if (fixture == nullptr) return session().warn(tr("Choose a run first: spectra belong to its fixture."));
+    const auto* fixture = shownFixture();
+    if (fixture == nullptr)
+        return session().warn(tr("Describe a fixture in Bench first: spectra belong to it."));
     const auto paths = QFileDialog::getOpenFileNames(
         this, tr("Spectra of %1").arg(text(fixture->name)), {},
         tr("Spectra (*.csv *.tsv *.txt *.spdx *.xml *.jdx *.dx *.jcamp);;All files (*)"));
@@ -619,9 +636,9 @@ void SpectrumStage::addSpectra() {
 }
 
 void SpectrumStage::readSpectra() {
-    const auto* run = session().run();
-    const auto* fixture = run == nullptr ? nullptr : byId(session().bench().fixtures, run->fixture);
-    if (fixture == nullptr) return session().warn(tr("Choose a run first: spectra belong to its fixture."));
+    const auto* fixture = shownFixture();
+    if (fixture == nullptr)
+        return session().warn(tr("Describe a fixture in Bench first: spectra belong to it."));
     ScanDialog(session(), *fixture, this).exec();
 }
 
@@ -658,9 +675,9 @@ void SpectrumStage::exportSpectra() {
 }
 
 void SpectrumStage::writeSpectra(const QString& folder) {
-    const auto* run = session().run();
-    const auto* fixture = run == nullptr ? nullptr : byId(session().bench().fixtures, run->fixture);
-    if (fixture == nullptr) return session().warn(tr("Choose a run first: spectra belong to its fixture."));
+    const auto* fixture = shownFixture();
+    if (fixture == nullptr)
+        return session().warn(tr("Describe a fixture in Bench first: spectra belong to it."));
     std::vector<EditionFile> files;
     int count = 0;
     for (const auto& record : session().bench().spectra) {
@@ -742,7 +759,11 @@ std::vector<Finding> SpectrumStage::findings() const {
     question.mix = now != nullptr && *now ? &**now : nullptr;
     question.levels = levels_;
     question.band = session().band();
-    if (run == nullptr) return {};
+    if (run == nullptr)
+        return {
+            finding(FindingKind::Next, asWords(tr("Read a run")),
+                    asWords(tr("With readings the mix has its light, its watts and its share in the band.")),
+                    EvidenceView::Plan)};
     return spectrumFindings(session().bench(), question, tests());
 }
 

@@ -29,7 +29,10 @@ class SpectrumStage : public Stage {
 
     void refresh() override;
     std::vector<Finding> findings() const override;
-    QWidget* keyWidget() override { return day() ? static_cast<QWidget*>(day_) : mixer_; }
+    QWidget* keyWidget() override {
+        if (day()) return day_;
+        return mixer_->isVisibleTo(this) ? static_cast<QWidget*>(mixer_) : plot_;
+    }
 
     void keepAsPreset();
     void bestMix();
@@ -56,6 +59,7 @@ class SpectrumStage : public Stage {
     const Expected<RunMix>* mix() const { return session().channelMix(); }
     const std::vector<BlendingTest>& tests() const;
     const BlendingTest* test() const;
+    const Fixture* shownFixture() const;
     void takeLevels();
     void setLevels(std::vector<double> levels, bool done);
     void undoLevels();
