@@ -3187,6 +3187,18 @@
         <source>in your currency</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>{} of what all channels full give</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Its colour lies Δu&apos;v&apos; {} ×10⁻³ from theirs; {} shows.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Without all spectra its colour cannot be compared.</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
@@ -5573,6 +5585,14 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>No channel was read alone here, and none is fitted yet: Spectrum has them fitted.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>   %1 %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>   the spectrum read here is Δu&apos;v&apos; %1 off</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -8582,10 +8602,6 @@ once more</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>No plane chosen</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>%1, %2</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8595,10 +8611,6 @@ once more</source>
     </message>
     <message>
         <source>the middle</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Choose a run: its fixture&apos;s channels make the spectrum.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -8705,10 +8717,6 @@ once more</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>Choose a run first: spectra belong to its fixture.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>Spectra of %1</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8798,6 +8806,34 @@ once more</source>
             <numerusform></numerusform>
             <numerusform></numerusform>
         </translation>
+    </message>
+    <message>
+        <source>No fixture yet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, 10–90 %</source>
+        <translation type="unfinished">%1 % {1, 10–90 ?}</translation>
+    </message>
+    <message>
+        <source>Describe a fixture and its channels in Bench: they make the spectrum.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Add the channels&apos; spectra, or state their peaks in Bench.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Describe a fixture in Bench first: spectra belong to it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Read a run</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>With readings the mix has its light, its watts and its share in the band.</source>
+        <translation type="unfinished"></translation>
     </message>
 </context>
 <context>

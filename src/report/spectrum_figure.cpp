@@ -34,6 +34,7 @@ Layout layoutOf(const QRectF& area, const SpectrumFigure& figure) {
     };
     if (figure.main) take(*figure.main);
     for (const auto& line : figure.others) take(line);
+    if (figure.span) take({{}, figure.span->high});
     out.top = greatest > 0.0 ? greatest * kHeadroom : 1.0;
     return out;
 }
@@ -70,6 +71,25 @@ void paintMain(QPainter& p, const Layout& at, const SpectrumFigure& figure, cons
     p.setBrush(Qt::NoBrush);
     p.setPen(QPen(c.text, 1.8, figure.assumed ? Qt::DotLine : Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
     p.drawPolyline(line);
+}
+
+void paintSpan(QPainter& p, const Layout& at, const SpectrumFigure& figure, const Palette& c) {
+    if (!figure.span) return;
+    auto body = spectrumLine(at.plot, figure.span->high, at.top);
+    auto low = spectrumLine(at.plot, figure.span->low, at.top);
+    std::reverse(low.begin(), low.end());
+    body += low;
+    QColor fill = c.muted;
+    fill.setAlphaF(0.45F);
+    p.setPen(Qt::NoPen);
+    p.setBrush(fill);
+    p.drawPolygon(body);
+    p.setBrush(Qt::NoBrush);
+    p.setPen(c.muted);
+    p.setFont(houseFont(kLabelSize));
+    p.drawText(QRectF(at.plot.right() - 240,
+                      at.plot.top() + 2 + 18 * static_cast<double>(figure.others.size()), 240, 16),
+               Qt::AlignRight | Qt::AlignVCenter, figure.span->name);
 }
 
 void paintOthers(QPainter& p, const Layout& at, const SpectrumFigure& figure, const Palette& c) {
@@ -185,6 +205,7 @@ void paintSpectrum(QPainter& p, const QRectF& area, const SpectrumFigure& figure
     if (figure.main) {
         paintOthers(p, at, figure, c);
         paintMain(p, at, figure, c);
+        paintSpan(p, at, figure, c);
         paintGaps(p, at, figure, c);
         paintPeaks(p, at, figure, c);
         paintBands(p, at, figure, c);

@@ -17,8 +17,15 @@ struct SpectrumFigure {
         QString name;
         Spectrum spectrum;  ///< all lines in one unit
     };
-    std::optional<Line> main;         ///< filled
-    std::vector<Line> others;         ///< dashed, each its own way
+    std::optional<Line> main;  ///< filled
+    std::vector<Line> others;  ///< dashed, each its own way
+    /// What many spectra lie between, shaded.
+    struct Span {
+        QString name;
+        Spectrum low;
+        Spectrum high;
+    };
+    std::optional<Span> span;
     std::vector<SpectralPeak> peaks;  ///< of the main one
     std::vector<SpectralGap> gaps;
     std::vector<SpectralBand> bands;

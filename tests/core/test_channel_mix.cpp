@@ -200,6 +200,40 @@ class TestChannelMix : public QObject {
         for (const double one : planeColours(*mix, {1, 0}).distances) QVERIFY(one < 1e-12);
     }
 
+    void aPointHasItsOwnMixAndMayHaveItsOwnSpectrum() {
+        auto bench = twoChannels();
+        readAlone(bench);
+        const auto mix = mixAt(bench);
+        const auto corner = stateAt(*mix, {1, 1}, 8);
+        QVERIFY(std::abs(corner.ppfd - 120.0) < 1e-9);
+        QVERIFY(!corner.watt);
+        const auto middle = stateAt(*mix, {1, 1}, 4);
+        QVERIFY(corner.band_shares[8] < middle.band_shares[8]);  // deep red
+        const auto& run = bench.runs[0];
+        const auto& reading = run.planes[0].readings[4];
+        QVERIFY(spectrumReadAt(bench, run, Millimetre(150), reading.x, reading.y) == nullptr);
+        auto read = measured(0, daylightPhase(6000));
+        read.tank = bench.runs[0].tank = 41;
+        read.height = Millimetre(200);
+        read.depth = Millimetre(150);
+        read.x = reading.x + Millimetre(3);
+        read.y = reading.y;
+        bench.spectra = {read};
+        QVERIFY(spectrumReadAt(bench, bench.runs[0], Millimetre(150), reading.x, reading.y) ==
+                &bench.spectra[0]);
+        QVERIFY(spectrumReadAt(bench, bench.runs[0], Millimetre(300), reading.x, reading.y) == nullptr);
+        QVERIFY(spectrumReadAt(bench, bench.runs[1], Millimetre(150), reading.x, reading.y) == nullptr);
+    }
+
+    void aMixIsHeldAgainstAllThatWasPaidFor() {
+        auto bench = twoChannels();
+        readAlone(bench);
+        const auto mix = mixAt(bench);
+        QVERIFY(says(findingsOf(bench, *mix, {0.5, 0.5}), "50 % of what all channels full give"));
+        QVERIFY(says(findingsOf(bench, *mix, {0.5, 0.5}), "Δu'v' 0.0"));
+        QVERIFY(!says(findingsOf(bench, *mix, {1, 1}), "all channels full give"));
+    }
+
     void waterTakesRedFromTheMix() {
         auto bench = twoChannels();
         readAlone(bench);

@@ -125,6 +125,23 @@ class TestLightDay : public QObject {
         QVERIFY(!board->chosen());
     }
 
+    void momentsAreShownAsASpan() {
+        auto* tests = w_->window.findChild<QComboBox*>(QStringLiteral("blendingTest"));
+        auto* plot = w_->window.findChild<SpectrumPlot*>();
+        QVERIFY(!plot->figure().span);
+        tests->setCurrentIndex(1);
+        emit tests->activated(1);
+        WindowFixture::settle();
+        QVERIFY(plot->figure().span);
+        for (std::size_t i = 0; i < plot->figure().span->low.values.size(); ++i)
+            QVERIFY(plot->figure().span->low.values[i] <= plot->figure().span->high.values[i]);
+        QCOMPARE(w_->window.findChild<BlendingBoard*>()->points().size(), std::size_t{24});
+        tests->setCurrentIndex(0);
+        emit tests->activated(0);
+        WindowFixture::settle();
+        QVERIFY(!plot->figure().span);
+    }
+
     void screenReadersAreToldBeamsBandsAndPoints() {
         const auto cells = [&](const AccessibleCells& widget) { return widget.accessibleCells(); };
         const auto beams = cells(*w_->window.findChild<MixerView*>());

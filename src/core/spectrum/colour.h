@@ -59,8 +59,8 @@ struct ColourRendering {
     double general = 0.0;
     std::array<double, kColours> special{};  ///< R1 … R14
 };
-/// Nothing for a light whose colour is farther than 0.0054 from the Planckian locus (CIE 1960 u, v), the tolerance of
-/// CIE 13.3: it is no white, and the index says nothing of it.
+/// Nothing for a light whose colour is farther than 0.0054 from the Planckian locus (CIE 1960 u, v), the
+/// tolerance of CIE 13.3: it is no white, and the index says nothing of it.
 std::optional<ColourRendering> renderingOf(const Spectrum& spectrum);
 inline constexpr double kNearWhiteDuv = 0.0054;
 

@@ -68,25 +68,16 @@ std::vector<double> Mix::outputs(const std::vector<double>& levels) const {
     return out;
 }
 
-MixState Mix::at(const std::vector<double>& levels) const {
+MixState Mix::ofLight(const std::vector<double>& ppfds) const {
     MixState state;
-    state.watt = state.idle_watt = 0.0;
     state.light = Tristimulus{};
     state.band_shares.assign(bands_, 0.0);
     double seen = 0.0;
-    const auto ppfds = outputs(levels);
     for (std::size_t c = 0; c < channels_.size(); ++c) {
-        const auto& channel = channels_[c];
         state.ppfd += ppfds[c];
-        if (!channel.watt) {
-            state.watt = state.idle_watt = std::nullopt;
-        } else if (state.watt) {
-            *state.watt += *channel.watt * levels[c];
-            *state.idle_watt += *channel.watt * (1.0 - levels[c]);
-        }
         if (ppfds[c] <= 0.0) continue;
         if (!ready_[c].known) state.light.reset();
-        state.assumed = state.assumed || channel.assumed;
+        state.assumed = state.assumed || channels_[c].assumed;
         if (!state.light) continue;
         state.light = *state.light + ready_[c].per_par * ppfds[c];
         seen += ready_[c].seen * ppfds[c];
@@ -97,6 +88,20 @@ MixState Mix::at(const std::vector<double>& levels) const {
         state.band_shares.clear();
     }
     for (double& share : state.band_shares) share /= seen;
+    return state;
+}
+
+MixState Mix::at(const std::vector<double>& levels) const {
+    auto state = ofLight(outputs(levels));
+    state.watt = state.idle_watt = 0.0;
+    for (std::size_t c = 0; c < channels_.size(); ++c) {
+        if (!channels_[c].watt) {
+            state.watt = state.idle_watt = std::nullopt;
+            break;
+        }
+        *state.watt += *channels_[c].watt * levels[c];
+        *state.idle_watt += *channels_[c].watt * (1.0 - levels[c]);
+    }
     return state;
 }
 

@@ -49,6 +49,8 @@ class Mix {
     const std::vector<MixChannel>& channels() const { return channels_; }
     /// `levels`: 0–1, one a channel. Watts rise with the level, whatever the output does.
     MixState at(const std::vector<double>& levels) const;
+    /// The same of light that each channel gives at some place, µmol·m⁻²·s⁻¹, without watts.
+    MixState ofLight(const std::vector<double>& ppfds) const;
     /// Photons by wavelength, µmol·m⁻²·s⁻¹·nm⁻¹, of the channels whose spectra are known.
     Spectrum spectrumAt(const std::vector<double>& levels) const;
     /// A channel's share of the light at these levels, by PPFD.

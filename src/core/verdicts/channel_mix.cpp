@@ -15,6 +15,7 @@ namespace {
 
 constexpr double kSameMm = 0.5;
 constexpr double kSamePlaceMm = 1.0;
+constexpr double kReadThereMm = 5.0;
 constexpr int kCommonPlaces = 4;  // of a dimming curve: readings that both levels have
 
 bool standsFor(const SpectrumRecord& record, Id fixture, Id channel) {
@@ -220,11 +221,6 @@ Tristimulus middleOf(const RunMix& mix, const std::vector<Tristimulus>& lights) 
     return middle;
 }
 
-Tristimulus lightPerPar(const Spectrum& spectrum) {
-    const double par = parOf(spectrum);
-    return par > 0.0 ? tristimulusOf(spectrum) * (1.0 / par) : Tristimulus{};
-}
-
 }  // namespace
 
 StandingSpectrum spectrumOf(const Bench& bench, Id fixture, const Channel& channel) {
@@ -337,24 +333,11 @@ std::vector<double> levelsOf(const RunMix& mix, const Preset& preset) {
 
 PlaneColours planeColours(const RunMix& mix, const std::vector<double>& levels) {
     PlaneColours out;
-    std::vector<Tristimulus> per_par;
-    bool apart = false;
-    for (std::size_t c = 0; c < mix.channels.size(); ++c) {
-        const auto& channel = mix.mix.channels()[c];
-        per_par.push_back(lightPerPar(channel.spectrum));
-        if (levels[c] <= 0.0 || channel.ppfd <= 0.0) continue;
-        if (per_par.back().dark()) return out;
-        apart = apart || knownAlone(mix.channels[c]);
-    }
-    if (!apart) return out;
+    if (!mix.mix.at(levels).light) return out;
+    if (std::none_of(mix.channels.begin(), mix.channels.end(), knownAlone)) return out;
     std::vector<Tristimulus> lights;
-    for (auto i = mix.from; i < mix.to; ++i) {
-        Tristimulus light;
-        for (std::size_t c = 0; c < mix.channels.size(); ++c)
-            light = light +
-                    per_par[c] * (mix.mix.channels()[c].dimming.at(levels[c]) * mix.channels[c].points[i]);
-        lights.push_back(light);
-    }
+    for (auto i = mix.from; i < mix.to; ++i)
+        lights.push_back(stateAt(mix, levels, i).light.value_or(Tristimulus{}));
     const auto middle = middleOf(mix, lights);
     if (middle.dark()) return out;
     const auto from = chromaticityOf(middle);
@@ -363,6 +346,28 @@ PlaneColours planeColours(const RunMix& mix, const std::vector<double>& levels) 
         out.distances.push_back(colourDistance(out.colours.back(), from));
     }
     return out;
+}
+
+MixState stateAt(const RunMix& mix, const std::vector<double>& levels, std::size_t point) {
+    std::vector<double> ppfds;
+    for (std::size_t c = 0; c < mix.channels.size(); ++c)
+        ppfds.push_back(mix.mix.channels()[c].dimming.at(levels[c]) * mix.channels[c].points[point]);
+    return mix.mix.ofLight(ppfds);
+}
+
+const SpectrumRecord* spectrumReadAt(const Bench& bench, const Run& run, Millimetre depth, Millimetre x,
+                                     Millimetre y) {
+    const auto near = [](const std::optional<Millimetre>& a, Millimetre b) {
+        return a && std::abs((*a - b).value()) <= kReadThereMm;
+    };
+    const SpectrumRecord* found = nullptr;
+    for (const auto& record : bench.spectra) {
+        const bool here = record.fixture == run.fixture && record.channel == 0 && record.tank == run.tank &&
+                          record.tank != 0 && near(record.height, run.height) && near(record.depth, depth) &&
+                          near(record.x, x) && near(record.y, y);
+        if (here && (found == nullptr || record.time >= found->time)) found = &record;
+    }
+    return found;
 }
 
 std::optional<DimmingCurve> dimmingOf(const Bench& bench, const Run& like, Id preset) {

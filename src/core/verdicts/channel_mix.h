@@ -84,6 +84,13 @@ struct PlaneColours {
 };
 PlaneColours planeColours(const RunMix& mix, const std::vector<double>& levels);
 
+/// The mix at one point of the run, by its number among all of them.
+MixState stateAt(const RunMix& mix, const std::vector<double>& levels, std::size_t point);
+
+/// A spectrum that was read at that place of the run: its fixture, tank and height, within 5 mm; the latest.
+const SpectrumRecord* spectrumReadAt(const Bench& bench, const Run& run, Millimetre depth, Millimetre x,
+                                     Millimetre y);
+
 /// A light's output by its level, from runs of that channel, or mix, set as `like` is but for the level: each
 /// against that at full level, over the places both have, four or more.
 std::optional<DimmingCurve> dimmingOf(const Bench& bench, const Run& like, Id preset);

@@ -119,6 +119,20 @@ void sayWatts(std::vector<Finding>& out, const MixState& state) {
                            whole(*state.watt), whole(all))));
 }
 
+/// All channels full, which is what was paid for, against this mix.
+void sayAgainstAllOn(std::vector<Finding>& out, const SpectrumQuestion& q, const MixState& state) {
+    const auto full = q.mix->mix.at(std::vector<double>(q.levels.size(), 1.0));
+    if (!(full.ppfd > 0.0) || std::abs(state.ppfd / full.ppfd - 1.0) < kWorthSaying) return;
+    const bool coloured = state.light && full.light;
+    const double away =
+        coloured ? colourDistance(chromaticityOf(*state.light), chromaticityOf(*full.light)) : 0.0;
+    out.push_back(
+        fact(say(GLUMET_SAY("Core", "{} of what all channels full give"), Share{state.ppfd / full.ppfd}),
+             coloured ? say(GLUMET_SAY("Core", "Its colour lies Δu'v' {} ×10⁻³ from theirs; {} shows."),
+                            thousandths(away), whole(kColourShows * 1000.0))
+                      : say(GLUMET_SAY("Core", "Without all spectra its colour cannot be compared."))));
+}
+
 void sayMeter(std::vector<Finding>& out, const Bench& bench, const SpectrumQuestion& q, const Spectrum& light,
               const MixState& state) {
     const auto* meter = byId(bench.meters, q.run->meter);
@@ -276,6 +290,7 @@ std::vector<Finding> spectrumFindings(const Bench& bench, const SpectrumQuestion
             sayMeter(out, bench, q, light, state);
         }
         sayWatts(out, state);
+        sayAgainstAllOn(out, q, state);
         if (state.light) {
             sayColour(out, light, state);
             sayFarRed(out, light);

@@ -8,6 +8,7 @@
 #include "core/bench/grid.h"
 #include "core/plane/contour.h"
 #include "core/plane/plane_statistics.h"
+#include "core/spectrum/bands.h"
 #include "core/survey/checks.h"
 #include "core/survey/findings.h"
 #include "core/words/finding.h"
@@ -397,6 +398,28 @@ const Reading* FieldStage::readingAt(Cell cell) const {
     return index < 0 ? nullptr : &plane->readings[static_cast<std::size_t>(index)];
 }
 
+QString FieldStage::colourAt(Cell cell, const Reading& reading) const {
+    if (!whyNoColour().isEmpty()) return {};
+    const auto& mix = **session().channelMix();
+    const auto at = std::find(mix.cells.begin(), mix.cells.end(), cell);
+    if (at == mix.cells.end()) return {};
+    const auto state = stateAt(mix, mix.set_to, mix.from + static_cast<std::size_t>(at - mix.cells.begin()));
+    if (!state.light) return {};
+    const auto most =
+        std::max_element(state.band_shares.begin(), state.band_shares.end()) - state.band_shares.begin();
+    const auto& bands = bandsOr(session().bench().method.bands);
+    QString line = tr("   %1 %2")
+                       .arg(text(bands[static_cast<std::size_t>(most)].name),
+                            text(percentText(state.band_shares[static_cast<std::size_t>(most)])));
+    if (const auto* read = spectrumReadAt(session().bench(), *session().run(), session().plane()->depth,
+                                          reading.x, reading.y))
+        line +=
+            tr("   the spectrum read here is Δu'v' %1 off")
+                .arg(1000.0 * colourDistance(chromaticityOf(read->spectrum), chromaticityOf(*state.light)), 0,
+                     'f', 1);
+    return line;
+}
+
 void FieldStage::readOut(std::optional<Cell> cell) {
     const auto* reading = cell ? readingAt(*cell) : nullptr;
     if (reading == nullptr) {
@@ -427,6 +450,7 @@ void FieldStage::readOut(std::optional<Cell> cell) {
             if (reading->sd && reading->mean.value() > 0.0)
                 line += tr(", read ± %1").arg(text(percentText(*reading->sd / reading->mean.value())));
         }
+    if (view() == View::Colour) line += colourAt(*cell, *reading);
     if (!reading->flag.empty()) line += QStringLiteral("   ") + text(reading->flag.text());
     read_out_->setText(line);
     map_->setAccessibleDescription(line);

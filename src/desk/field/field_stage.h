@@ -38,6 +38,8 @@ class FieldStage : public Stage {
     void showColour(PlanData& plan);
     /// Why the colour cannot be shown; empty where it can.
     QString whyNoColour() const;
+    /// Colour and bands at a cell, and the spectrum that was read there.
+    QString colourAt(Cell cell, const Reading& reading) const;
     QWidget* makeMapColumn();
     QWidget* makeViews();
     void offerViews();

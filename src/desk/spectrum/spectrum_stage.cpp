@@ -11,6 +11,7 @@
 #include "core/spectrum/bands.h"
 #include "core/spectrum/generic_spectra.h"
 #include "core/spectrum/pure_water.h"
+#include "core/spectrum/sampled.h"
 #include "core/verdicts/goal_level.h"
 #include "core/verdicts/spectrum_findings.h"
 #include "core/words/wording.h"
@@ -345,6 +346,23 @@ std::optional<Spectrum> SpectrumStage::boardSpectrum() const {
     return of->points[*point]->spectrum;
 }
 
+/// Between what the chosen test's moments lie, four out of five.
+std::optional<SpectrumFigure::Span> SpectrumStage::momentsSpan(OverlayScale scale) const {
+    const auto* of = test();
+    if (of == nullptr || !of->over_time || of->points.size() < 3) return std::nullopt;
+    std::vector<Spectrum> moments;
+    for (const auto* point : of->points) moments.push_back(point->spectrum);
+    const auto statistics = overlayStatistics(moments, scale);
+    SpectrumFigure::Span span{tr("%1, 10–90 %").arg(text(of->name)), {}, {}};
+    for (std::size_t i = 0; i < statistics.tenth.size(); ++i) {
+        span.low.wavelength_nm.push_back(sampledNm(i));
+        span.low.values.push_back(statistics.tenth[i]);
+        span.high.values.push_back(statistics.ninetieth[i]);
+    }
+    span.high.wavelength_nm = span.low.wavelength_nm;
+    return span;
+}
+
 void SpectrumStage::refreshPlot() {
     title_->setText(titleNow());
     SpectrumFigure figure;
@@ -377,6 +395,7 @@ void SpectrumStage::refreshPlot() {
             other->spectrum = scaledFor(std::move(other->spectrum), scale);
             figure.others.push_back(std::move(*other));
         }
+        figure.span = momentsSpan(scale);
         if (const auto* of = test(); of != nullptr && boardSpectrum() && !of->over_time)
             figure.others.push_back({tr("the middle"), scaledFor(of->points[of->centre]->spectrum, scale)});
     } else {

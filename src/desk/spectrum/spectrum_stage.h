@@ -73,6 +73,7 @@ class SpectrumStage : public Stage {
     void usePreset(int index);
     std::optional<SpectrumFigure::Line> against() const;
     std::optional<Spectrum> boardSpectrum() const;
+    std::optional<SpectrumFigure::Span> momentsSpan(OverlayScale scale) const;
     QString titleNow() const;
     QString rippleText() const;
 
