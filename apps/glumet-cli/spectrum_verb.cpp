@@ -125,7 +125,16 @@ Json blendJson(const std::vector<Asked>& all) {
     std::vector<Spectrum> spectra;
     for (const auto& asked : all) spectra.push_back(asked.spectrum);
     const auto blend = blendingOf(spectra, (spectra.size() - 1) / 2, standardBands());
-    if (blend.colour_from_centre.empty()) return nullptr;
+    // Fewer than three spectra say nothing of blending: the same keys, without a figure.
+    if (blend.colour_from_centre.empty())
+        return {{"centre", nullptr},
+                {"du_v_from_centre", Json::array()},
+                {"du_v_from_mean", Json::array()},
+                {"angle_from_centre_deg", Json::array()},
+                {"angle_from_mean_deg", Json::array()},
+                {"figure", nullptr},
+                {"lo", nullptr},
+                {"hi", nullptr}};
     return {{"centre", (spectra.size() - 1) / 2},
             {"du_v_from_centre", blend.colour_from_centre},
             {"du_v_from_mean", blend.colour_from_mean},

@@ -39,7 +39,7 @@ class TestSpectra : public QObject {
         for (const auto band : one[QLatin1String("bands")].toArray())
             sum += band[QLatin1String("photon_share")].toDouble();
         QVERIFY(std::abs(sum - 1.0) < 1e-9);
-        QVERIFY(said.json()[QLatin1String("blend")].isNull());
+        QVERIFY(said.json()[QLatin1String("blend")][QLatin1String("figure")].isNull());
     }
 
     void aSensorsFactorIsTheQuotientOfItsIntegrals() {
