@@ -59,6 +59,36 @@ class TestSpectra : public QObject {
         QVERIFY(!at(far, 0)[QLatin1String("spectrum")].toObject().isEmpty());
     }
 
+    void everyKeyOfTheContractIsThere() {
+        const auto said =
+            runCli({QStringLiteral("spectrum"), written("e.csv", equalEnergy()), QStringLiteral("--json")});
+        const auto one = at(said, 0);
+        for (const char* key : {"file", "x", "y", "u_prime", "v_prime", "cct_k", "duv", "bands", "peaks"})
+            QVERIFY2(one.contains(QLatin1String(key)), key);
+        for (const auto band : one[QLatin1String("bands")].toArray())
+            for (const char* key : {"name", "from_nm", "to_nm", "photon_share"})
+                QVERIFY2(band.toObject().contains(QLatin1String(key)), key);
+        QVERIFY(said.json()[QLatin1String("blend")].isObject());
+        QVERIFY(!one.contains(QLatin1String("correction_factor")));
+    }
+
+    void photonsAreWeighedByACurve() {
+        const auto curve = written("half.csv", "wavelength_nm,weight\n380,0.5\n780,0.5\n");
+        const auto said = runCli({QStringLiteral("spectrum"), written("e.csv", equalEnergy()),
+                                  QStringLiteral("--weights"), curve, QStringLiteral("--json")});
+        QVERIFY2(said.code == 0, qPrintable(said.err));
+        const auto weighted = at(said, 0)[QLatin1String("weighted")].toArray();
+        QCOMPARE(weighted.size(), 4);  // PAR, extended PAR, the eye, and this one
+        QVERIFY(std::abs(weighted[3][QLatin1String("photon_share")].toDouble() - 0.5) < 1e-9);
+        QVERIFY(weighted[0][QLatin1String("photon_share")].toDouble() <
+                weighted[1][QLatin1String("photon_share")].toDouble());
+        const auto bad =
+            runCli({QStringLiteral("spectrum"), written("e.csv", equalEnergy()), QStringLiteral("--weights"),
+                    written("nine.csv", "wavelength_nm,weight\n380,9\n780,9\n")});
+        QCOMPARE(bad.code, 1);
+        QVERIFY(bad.err.contains(QLatin1String("nine.csv")));
+    }
+
     void aBlueLampHasNoTemperature() {
         const auto blue = written("blue.csv", "wavelength_nm,photons\n430,0\n450,1\n470,0\n");
         const auto said = runCli({QStringLiteral("spectrum"), blue, blue, blue, QStringLiteral("--json")});

@@ -7,6 +7,7 @@
 
 #include "core/bench/bench.h"
 #include "desk/shared/form_column.h"
+#include "desk/shared/quiet_button.h"
 #include "report/text.h"
 
 namespace glumet {
@@ -40,12 +41,6 @@ inline QVBoxLayout* addSheet(FormColumn& form) {
     sheet->setContentsMargins(0, 4, 0, 4);
     form.addWide(holder);
     return sheet;
-}
-
-inline QPushButton* quietButton(const QString& text) {
-    auto* button = new QPushButton(text);
-    button->setProperty("quiet", true);
-    return button;
 }
 
 }  // namespace glumet

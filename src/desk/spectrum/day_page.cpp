@@ -7,6 +7,7 @@
 #include <algorithm>
 
 #include "core/words/wording.h"
+#include "desk/shared/quiet_button.h"
 #include "desk/shared/theme.h"
 #include "desk/spectrum/day_log_dialog.h"
 #include "report/text.h"
@@ -41,12 +42,6 @@ class DayView : public QWidget {
 namespace {
 
 constexpr std::size_t kRampRows = 12;  ///< channels whose own ramps can be typed
-
-QPushButton* quiet(const QString& name) {
-    auto* button = new QPushButton(name);
-    button->setProperty("quiet", true);
-    return button;
-}
 
 /// The ramp of a channel; 0 is that of all others.
 const ScheduleRamp* rampOf(const Schedule& schedule, Id channel) {
@@ -113,7 +108,7 @@ void DayPage::layOut() {
     auto* logs = new QHBoxLayout;
     log_choice_->setObjectName(QStringLiteral("dayLog"));
     log_choice_->setAccessibleName(tr("Logger laid over it"));
-    auto* add_log = quiet(tr("add a logger's file…"));
+    auto* add_log = quietButton(tr("add a logger's file…"));
     add_log->setObjectName(QStringLiteral("addLog"));
     connect(add_log, &QPushButton::clicked, this, &DayPage::addLog);
     logs->addWidget(log_choice_, 1);
@@ -154,10 +149,10 @@ FormColumn::Write DayPage::writer(std::function<QString(Schedule&, const QString
 }
 
 void DayPage::fillForm() {
-    auto* add = quiet(tr("new"));
+    auto* add = quietButton(tr("new"));
     add->setObjectName(QStringLiteral("newSchedule"));
     connect(add, &QPushButton::clicked, this, &DayPage::addSchedule);
-    auto* remove = quiet(tr("remove"));
+    auto* remove = quietButton(tr("remove"));
     remove->setObjectName(QStringLiteral("removeSchedule"));
     connect(remove, &QPushButton::clicked, this, &DayPage::removeSchedule);
     auto* both = new QWidget;

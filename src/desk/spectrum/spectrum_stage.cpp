@@ -15,6 +15,7 @@
 #include "core/verdicts/goal_level.h"
 #include "core/verdicts/spectrum_findings.h"
 #include "core/words/wording.h"
+#include "desk/shared/quiet_button.h"
 #include "desk/shared/theme.h"
 #include "desk/spectrum/scan_dialog.h"
 #include "desk/spectrum/spectra_dialog.h"
@@ -27,12 +28,6 @@ namespace {
 
 constexpr int kOutcome = 226;
 constexpr std::size_t kHistory = 200;
-
-QPushButton* quiet(const QString& name) {
-    auto* button = new QPushButton(name);
-    button->setProperty("quiet", true);
-    return button;
-}
 
 QLabel* figureLabel(const char* name, TextRole role = TextRole::Title) {
     auto* label = makeLabel({}, role);
@@ -81,8 +76,8 @@ SpectrumStage::SpectrumStage(Session& session)
       plot_(new SpectrumPlot),
       mixer_(new MixerView),
       presets_(new QComboBox),
-      keep_(quiet(tr("keep…"))),
-      best_(quiet(tr("fill the band"))),
+      keep_(quietButton(tr("keep…"))),
+      best_(quietButton(tr("fill the band"))),
       ppfd_(figureLabel("mixPpfd", TextRole::Figure)),
       ppfd_what_(makeLabel({}, TextRole::Muted)),
       watts_(figureLabel("mixWatts")),
@@ -219,7 +214,7 @@ QWidget* SpectrumStage::makeBlendingRow() {
     auto* caption = new QHBoxLayout;
     test_choice_->setObjectName(QStringLiteral("blendingTest"));
     test_choice_->setAccessibleName(tr("Blending test"));
-    auto* add = quiet(tr("add spectra…"));
+    auto* add = quietButton(tr("add spectra…"));
     add->setObjectName(QStringLiteral("addSpectra"));
     connect(add, &QPushButton::clicked, this, &SpectrumStage::addSpectra);
     test_choice_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
