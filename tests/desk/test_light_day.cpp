@@ -206,6 +206,35 @@ class TestLightDay : public QObject {
         QVERIFY(w_->window.findChild<MixerView*>()->isVisible());
     }
 
+    void aClockAndAPriceAreTypedOver() {
+        w_->window.findChild<SpectrumStage*>()->nextPage();
+        WindowFixture::settle();
+        const auto type = [&](const char* name, const QString& typed) {
+            auto* field = w_->window.findChild<QLineEdit*>(QLatin1String(name));
+            field->setFocus();
+            field->selectAll();
+            QTest::keyClicks(field, typed);
+            QTest::keyClick(field, Qt::Key_Return);
+            WindowFixture::settle();
+        };
+        type("priceKwh", QStringLiteral("0.4"));
+        QCOMPARE(bench().method.price_kwh, 0.4);
+        type("priceKwh", QStringLiteral("-3"));
+        QCOMPARE(bench().method.price_kwh, 0.4);
+        type("scheduleLights", QStringLiteral("5"));
+        QCOMPARE(bench().schedules.front().lights, 5);
+        type("scheduleLights", QStringLiteral("none"));
+        QCOMPARE(bench().schedules.front().lights, 5);
+        type("scheduleDrift", QStringLiteral("-4.5"));
+        QCOMPARE(bench().schedules.front().drift_s_day, -4.5);
+        QVERIFY(hands_->click(w_->window.findChild<QPushButton*>(QStringLiteral("removeSchedule"))));
+        QCOMPARE(bench().schedules.size(), std::size_t{1});
+        for (int i = 0; i < 4; ++i) QVERIFY(*w_->session.project()->undo());
+        QCOMPARE(bench().schedules.size(), std::size_t{2});
+        QCOMPARE(bench().method.price_kwh, 0.32);
+        w_->window.findChild<SpectrumStage*>()->nextPage();
+    }
+
     void aLoggersFileIsLookedAtBeforeItIsKept() {
         QFile file(w_->path("log.csv"));
         QVERIFY(file.open(QIODevice::WriteOnly));
