@@ -5241,10 +5241,6 @@ Best at %7: %8; %9 do about as well.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>add a logger&apos;s file…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>Add a clock first.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5366,6 +5362,10 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>on it %1–%2, on all planes %3–%4</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>add a file…</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

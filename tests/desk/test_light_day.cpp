@@ -66,6 +66,19 @@ class TestLightDay : public QObject {
         for (const auto& channel : mix.channels) QVERIFY(channel.basis == ChannelBasis::Modelled);
         QVERIFY(std::abs(mix.together - 1.0) < 0.06);
         QVERIFY(findingSays(QStringLiteral("here their fits speak")));
+        // As it was read the light is certain, its watts by channel are not; another mix is neither.
+        const auto shown = [&](const char* name) {
+            return w_->window.findChild<QLabel*>(QLatin1String(name))->text();
+        };
+        QVERIFY(!shown("mixPpfd").startsWith(QStringLiteral("≈")) &&
+                shown("mixWatts").startsWith(QStringLiteral("≈")));
+        auto* mixer = w_->window.findChild<MixerView*>();
+        mixer->setFocus();
+        QTest::keyClick(mixer, Qt::Key_Left);
+        WindowFixture::settle();
+        QVERIFY(shown("mixPpfd").startsWith(QStringLiteral("≈")));
+        QTest::keyClick(mixer, Qt::Key_Z, Qt::ControlModifier);
+        WindowFixture::settle();
     }
 
     void theBandIsFilledAndTakenBack() {
@@ -229,7 +242,11 @@ class TestLightDay : public QObject {
         QCOMPARE(bench().schedules.front().drift_s_day, -4.5);
         QVERIFY(hands_->click(w_->window.findChild<QPushButton*>(QStringLiteral("removeSchedule"))));
         QCOMPARE(bench().schedules.size(), std::size_t{1});
-        for (int i = 0; i < 4; ++i) QVERIFY(*w_->session.project()->undo());
+        QVERIFY(hands_->click(w_->window.findChild<QPushButton*>(QStringLiteral("removeLog"))));
+        QVERIFY(bench().logs.empty());
+        QVERIFY(!w_->window.findChild<QPushButton*>(QStringLiteral("removeLog"))->isEnabled());
+        for (int i = 0; i < 5; ++i) QVERIFY(*w_->session.project()->undo());
+        QCOMPARE(bench().logs.size(), std::size_t{1});
         QCOMPARE(bench().schedules.size(), std::size_t{2});
         QCOMPARE(bench().method.price_kwh, 0.32);
         w_->window.findChild<SpectrumStage*>()->nextPage();

@@ -108,10 +108,17 @@ void DayPage::layOut() {
     auto* logs = new QHBoxLayout;
     log_choice_->setObjectName(QStringLiteral("dayLog"));
     log_choice_->setAccessibleName(tr("Logger laid over it"));
-    auto* add_log = quietButton(tr("add a logger's file…"));
+    auto* add_log = quietButton(tr("add a file…"));
     add_log->setObjectName(QStringLiteral("addLog"));
     connect(add_log, &QPushButton::clicked, this, &DayPage::addLog);
+    remove_log_ = quietButton(tr("remove"));
+    remove_log_->setObjectName(QStringLiteral("removeLog"));
+    connect(remove_log_, &QPushButton::clicked, this, [this] {
+        session_.edit([&](Project& project) { return project.removeLog(log_); });
+        emit viewChanged();
+    });
     logs->addWidget(log_choice_, 1);
+    logs->addWidget(remove_log_);
     logs->addWidget(add_log);
     left->addLayout(logs);
     left->addStretch(1);
@@ -356,6 +363,7 @@ void DayPage::refresh(const RunMix* mix) {
         log_choice_->addItem(text(one.name), static_cast<qlonglong>(one.id));
         if (one.id == log_) log_choice_->setCurrentIndex(log_choice_->count() - 1);
     }
+    remove_log_->setEnabled(log() != nullptr);
     form_->refresh();
     ask(mix);
     refreshFigures();

@@ -49,6 +49,7 @@ class DayPage : public QWidget {
     FormColumn* form_;
     QComboBox* choice_ = nullptr;
     QComboBox* log_choice_;
+    QPushButton* remove_log_ = nullptr;
     QLabel* dose_;
     QLabel* dose_what_;
     QLabel* figures_;

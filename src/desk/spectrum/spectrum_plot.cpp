@@ -7,12 +7,6 @@
 #include "report/text.h"
 
 namespace glumet {
-namespace {
-
-constexpr QMargins kAround(0, 0, 0, 0);
-
-}  // namespace
-
 SpectrumPlot::SpectrumPlot() {
     setAccessibleName(tr("Spectrum and bands"));
     setObjectName(QStringLiteral("spectrumPlot"));
@@ -46,7 +40,7 @@ std::vector<AccessibleCell> SpectrumPlot::accessibleCells() const {
 void SpectrumPlot::paintEvent(QPaintEvent* /*event*/) {
     if (palette_ == nullptr) return;
     QPainter p(this);
-    paintSpectrum(p, QRectF(rect()).marginsRemoved(kAround), figure_, *palette_);
+    paintSpectrum(p, QRectF(rect()), figure_, *palette_);
 }
 
 void SpectrumPlot::mouseMoveEvent(QMouseEvent* event) {

@@ -432,9 +432,17 @@ void SpectrumStage::refreshOutcome() {
     verdict_->setVisible(there);
     if (!there) return;
     const auto state = (*now)->mix.at(levels_);
-    ppfd_->setText(text(ppfdFigure(Ppfd(state.ppfd))));
+    // What rests on a share or on a fit is not shown as if it had been read.
+    const auto& channels = (*now)->channels;
+    const bool light_taken =
+        levels_ != (*now)->set_to && std::any_of(channels.begin(), channels.end(),
+                                                 [](const auto& c) { return c.basis != ChannelBasis::Read; });
+    const bool watts_taken =
+        std::any_of(channels.begin(), channels.end(), [](const auto& c) { return c.watt_shared; });
+    const auto about = [](bool taken) { return taken ? QStringLiteral("≈ ") : QString(); };
+    ppfd_->setText(about(light_taken) + text(ppfdFigure(Ppfd(state.ppfd))));
     ppfd_what_->setText(tr("PPFD, mean here"));
-    watts_->setText(state.watt ? tr("%1 W").arg(*state.watt, 0, 'f', 0) : tr("– W"));
+    watts_->setText(state.watt ? about(watts_taken) + tr("%1 W").arg(*state.watt, 0, 'f', 0) : tr("– W"));
     watts_what_->setText(
         !state.watt
             ? tr("draw not known")
