@@ -2,7 +2,9 @@
 #include <QCoreApplication>
 #include <QFile>
 #include <cstdio>
+#include <map>
 
+#include "core/bench/move_ids.h"
 #include "core/simulation/demo_scenario.h"
 #include "core/words/sentence.h"
 #include "project/project.h"
@@ -11,66 +13,15 @@ namespace {
 
 constexpr std::uint64_t kSeed = 20261124;
 
-/// The same in what else names tanks and fixtures.
-void renamed(glumet::Bench& bench, glumet::Id glumet::Run::*member, glumet::Id old, glumet::Id now) {
-    const bool tank = member == &glumet::Run::tank;
-    for (auto& record : bench.spectra) {
-        if (tank && record.tank == old) record.tank = now;
-        if (member == &glumet::Run::fixture && record.fixture == old) record.fixture = now;
-    }
-    for (auto& schedule : bench.schedules)
-        if (member == &glumet::Run::fixture && schedule.fixture == old) schedule.fixture = now;
-    for (auto& log : bench.logs)
-        if (tank && log.tank == old) log.tank = now;
-}
-
-/// Ids of a made bench turned negative: new, in the words of importBench.
+/// New, in the words of importBench: every id negative, no two alike, and readings go as rows.
 glumet::Bench asNew(glumet::Bench bench) {
-    glumet::Id next = -1;
-    const auto renumber = [&](auto& items, auto member) {
-        for (auto& item : items) {
-            const auto old = item.id;
-            item.id = next--;
-            for (auto& run : bench.runs)
-                if (run.*member == old) run.*member = item.id;
-            renamed(bench, member, old, item.id);
-        }
-    };
-    renumber(bench.tanks, &glumet::Run::tank);
-    renumber(bench.fixtures, &glumet::Run::fixture);
-    renumber(bench.accessories, &glumet::Run::accessory);
-    renumber(bench.meters, &glumet::Run::meter);
-    for (auto& fixture : bench.fixtures) {
-        for (auto& channel : fixture.channels) {
-            for (auto& preset : fixture.presets)
-                for (auto& level : preset.levels)
-                    if (level.channel == channel.id) level.channel = next;
-            for (auto& record : bench.spectra)
-                if (record.channel == channel.id) record.channel = next;
-            for (auto& schedule : bench.schedules)
-                for (auto& ramp : schedule.ramps)
-                    if (ramp.channel == channel.id) ramp.channel = next;
-            channel.id = next--;
-        }
-        renumber(fixture.presets, &glumet::Run::preset);
-    }
-    for (auto& run : bench.runs) {
-        const auto old = run.id;
-        run.id = next--;
-        for (auto& check : bench.checks)
-            if (check.run == old) check.run = run.id;
-        for (auto& plane : run.planes) {
-            plane.id = next--;
-            plane.readings.clear();
-        }
-    }
-    for (auto& check : bench.checks) check.id = next--;
-    for (auto& record : bench.spectra) record.id = next--;
-    for (auto& schedule : bench.schedules) {
-        schedule.id = next--;
-        for (auto& ramp : schedule.ramps) ramp.id = next--;
-    }
-    for (auto& log : bench.logs) log.id = next--;
+    constexpr glumet::Id kBeyond = 1'000'000;
+    for (auto& run : bench.runs)
+        for (auto& plane : run.planes) plane.readings.clear();
+    std::map<std::string, glumet::Id> tables;
+    glumet::moveIds(bench, [&](const char* table) {
+        return tables.try_emplace(table, kBeyond * static_cast<glumet::Id>(tables.size() + 1)).first->second;
+    });
     return bench;
 }
 

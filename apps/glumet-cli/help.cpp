@@ -46,6 +46,26 @@ constexpr Help kHelp[] = {
      "                fixtures, more where light comes aslant\n"
      "  colour_flash  the same for the difference of two channels: 0 where they shine from the same places\n"
      "The surface's curvature has the autocorrelation exp(-r²/l²), l = 20 mm.\n"},
+    {"compare",
+     "glumet-cli compare PROJECT.glumet [--at own|HEIGHT_MM] [--tank NAME] [--json]\n\n"
+     "Every configuration of one fixture that something was read of, in the tank that most were read in, "
+     "each "
+     "at the\n"
+     "height its school recommends, or all at one height. What was not read there is modelled by its fit, "
+     "and "
+     "says so.\n"
+     "  pairs  every condition as same, corrected, on purpose or not comparable, with what would have to be "
+     "read again;\n"
+     "         for each depth the ratio of the means, b over a, over the points both have. lo and hi hold "
+     "repeatability,\n"
+     "         placing and, with two meters, both calibrations, 95 times in 100; tie: within what chance "
+     "does "
+     "99 times.\n"
+     "         Heights are taken as set: lo_with_heights and hi_with_heights have their setting error too\n"
+     "  ranks  the criteria with their intervals, by the project's weights; rank_lo and rank_hi: where it "
+     "stays 95 times\n"
+     "         in 100 as readings move. Who lacks a figure that counts has rank null and says why\n"
+     "  schools  the order under each school of height and of how much light\n"},
     {"spectrum",
      "glumet-cli spectrum SPD… [--response METER.csv] [--depth-m D] [--weights CURVE.csv]… [--json]\n\n"
      "Reads spectra from tables (wavelength_nm,value in W; a heading with photons or umol says photons), IES "
@@ -60,7 +80,8 @@ constexpr Help kHelp[] = {
      "photons, "
      "s as given\n"
      "  --depth-m   everything after so much pure water (Pope & Fry 1997), and the spectrum itself\n"
-     "  --weights   share of the photons that a curve of wavelength and weight counts, beside PAR, extended PAR "
+     "  --weights   share of the photons that a curve of wavelength and weight counts, beside PAR, extended "
+     "PAR "
      "and the eye\n"
      "Of three spectra or more \"blend\" gives the distances from the middle one of the list and from their "
      "mean.\n"},

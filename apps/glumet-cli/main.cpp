@@ -30,6 +30,7 @@ struct Arguments {
     cli::PublishQuestion publish;
     double depth_mm = 0.0;
     cli::SpectrumQuestion spectrum;
+    cli::CompareQuestion compare;
     double depth_m = 0.0;
     cli::ImportQuestion import;
     std::string sheet_unit = "cm";
@@ -279,6 +280,13 @@ void addLightVerbs(CLI::App& app, Arguments& a, Verbs& verbs) {
     auto* field = addVerb(app, "field", "the exact light field of a described scene", a, 1);
     field->add_flag("--budget", a.budget, "also where the photons go");
     verbs.push_back({field, [&a] { return cli::field(firstFile(a), a.budget); }});
+    auto* compare = addVerb(app, "compare", "what differs between fixtures, and who comes first", a, 1);
+    compare->add_option("--at", a.compare.at, "\"own\", or one height for all, mm");
+    compare->add_option("--tank", a.compare.tank, "tank they hang over");
+    verbs.push_back({compare, [&a] {
+                         a.compare.project = firstFile(a);
+                         return cli::compare(a.compare);
+                     }});
     auto* shadow = addVerb(app, "shadow", "how hard a scene is to shadow, and how it shimmers", a, 1);
     shadow->add_option("--model", a.model, "model file of its fitted fixtures");
     verbs.push_back({shadow, [&a] { return cli::shadow(a.model, firstFile(a)); }});

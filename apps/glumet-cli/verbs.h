@@ -69,6 +69,14 @@ struct SpectrumQuestion {
 /// Colour, bands, peaks, blending and correction of spectra.
 Expected<Output> spectrum(const SpectrumQuestion& question);
 
+struct CompareQuestion {
+    std::string project;
+    std::string at;    ///< "own" or empty: each at its own height; else a height in mm
+    std::string tank;  ///< empty: the one that most configurations were read in
+};
+/// What differs, pair by pair, and who comes first.
+Expected<Output> compare(const CompareQuestion& question);
+
 struct FitQuestion {
     std::vector<std::string> files;  ///< readings, or ring figures of others
     std::string tank;

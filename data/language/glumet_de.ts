@@ -3199,6 +3199,839 @@
         <source>Without all spectra its colour cannot be compared.</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>After {} h it gives {} of what it gave at {} h ({} to {}), read at the same heights.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>That is within what the readings scatter.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Look again after {} h more: by then another twentieth may be gone.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>At this rate three tenths are gone {} h from the last look; whether the rate is steady, ages between would tell.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Only {} can be ranked</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A tie at the top: {} and {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} {}, {} {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} {} than {}, and loses nowhere</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} {} than {}, which leads by many small things</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} and {} cannot be paired</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A tie in light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} gives {} more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} gives {} less</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} at {}, {} at {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Modelled: a fit stands for one of them.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Its peak is {} higher</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} comes off the peak</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Least over mean: {} against {}, {} under water.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Readings swing by {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>From least to greatest sample {} of the mean, against {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} of height would explain it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>With both heights&apos; setting error the ratio is {} to {}: check both heights before it is called a difference.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>{} things differ at once</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>{}: which of them makes the difference, this pair cannot tell. Change one thing.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Not comparable: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} is not ranked</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Nothing can be ranked yet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Two configurations read in one tank make a comparison.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Each at its own height.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>All at {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The first place holds in {} of 100 re-readings, and in {} of 100 as weights move; the whole order in {} and {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Maintenance factor {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} and {} are a tie in light: between {} and {}, over all points that both have.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} gives {} more than {}: between {} and {}, over all points that both have.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} gives {} less than {}: between {} and {}, over all points that both have.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} is not recorded of {}: record it, or read that run again.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Modelled: a fit speaks for the same conditions.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Hang both the same way and read one again.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Both are brought to full level; dimming is taken as linear.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Read one of them again in the other&apos;s tank.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>still</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>moving</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fill the tank, or empty it, and read one again.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Means are compared; the swings are not alike.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Hang one of them at {} and read it again.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>{} free points</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Read one of them again on the other&apos;s points.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Only depths that both have are compared.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Read one of them again at the other&apos;s depths.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Each by its own factor; both calibrations are in the interval.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Read both meters side by side in Bench, or read one again with the other&apos;s meter.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no factor</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>× {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>(not for water)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Each by its own factor.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Find the other&apos;s factor too, and read it again.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>One meter is not set for water: read again.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Let it burn for {} minutes, then read again.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The dark reading is taken off.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>ourselves</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Others&apos; readings rest on a bench we do not know: read it ourselves.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} h</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>One lamp has burnt {} h longer: read one of the same age.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>fixture</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>accessory</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>channels</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>level</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>count</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>turn</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>grid</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>depths</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>height</source>
+        <translation type="unfinished">Höhe</translation>
+    </message>
+    <message>
+        <source>meter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>factor</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>other light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>age</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>reader</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Nothing has been read of it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It was not read in this tank, and no fit speaks for it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Only means of it were published, and no fit speaks for it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It was not read at {}, and no fit speaks for it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>its watts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the price of a kilowatt-hour</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the fixture</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>its price</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>evenness, least / mean</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>spreads better</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>delivered light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>µmol/s</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>gives more light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>delivered per watt</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>µmol/J</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>gives more for its watts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>share in the band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>fills the band better</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>peak / mean</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>has the milder peak</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>light under a colony</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is harder to shadow</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>shimmer</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>ripples less</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>blending, Δu′v′</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>blends better</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>colour rendering, Ra</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>renders colours better</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>light past the tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>keeps its light in the tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>light at the eye</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>µmol/m²/s</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>dazzles less</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>price a µmol/s</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>gives more for its price</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>price for the goal</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>reaches the goal for less</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>energy a year</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>kWh</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>draws less</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>cost over the years</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>costs less over the years</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>noise</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>dB(A)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is quieter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>mass</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>kg</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is lighter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>it takes a fit, and is worked out where it counts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>its price is not stated</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>nobody read its watts, and they are not stated</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>nobody measured it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>it is not stated</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no blending test was read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>it has no plane</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>its spectrum is not known</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>it is no white, so there is no index</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>it has too many emitters to be weighed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no fit speaks for several of it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} of it do not put {} of the points into the band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} is missing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>its price is in &quot;{}&quot;, most others&apos; in &quot;{}&quot;</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>They have no place at one depth in common.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Nothing counts: give a criterion a weight.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>looks</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>colours look washed out or of one tint, flat</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>colours are true, little depth</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>colours stand out against each other, with contrast and depth</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>flat, or so harsh that one looks away</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>some ripple, or a little too much</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>lively lines that move gently</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>colour flashes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>coloured specks wherever one looks</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>specks when one looks for them</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>none seen</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>dimming</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>steps or flickers, does not go below a tenth</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>smooth, but jumps on and off at its low end</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>smooth from full to nothing, no flicker</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>night light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>none, or too bright for a night</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>one level, one colour</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>faint, even and adjustable</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>heard across the room</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>heard beside the tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not heard</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>build</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>flexes, gaps, splash gets in</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>sound, some rough edges</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>tight, protected, can be repaired</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>mounting</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no safe way to hang it comes with it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>one way, height set by trial</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>several ways, height set finely, a second tether</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>control</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>on and off, or settings get lost</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>levels and times, needs its own box or account</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>levels, ramps and presets that last, works by itself and with others&apos; controllers</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>in the box</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be bought besides: mount, control or supply</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>complete but for a mount</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>complete, ready to hang</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} and {} have scored nothing in common.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} and {} scored {} alike of {}, {} two steps or more apart.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Weighted kappa {}: 1 is full agreement, 0 is chance.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>That is too little to tell agreement from chance.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>flattest field</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>narrow band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>broad range</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>sand bed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>gradient</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>as chosen</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>chosen</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>height by {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>meters corrected for each spectrum</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>how much light: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} hangs at {} instead of {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} has another share in the band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>was cancelled</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is not what was kept: its hash is another</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>holds no reading to compare with</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>cannot be made</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>has no shelf.json that says what it is</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>meter corrected</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>{} more are not ranked</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>The table that is copied says why.</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
@@ -3260,6 +4093,46 @@
     </message>
     <message>
         <source>under the emitters</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>price</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>currency</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>price of mounts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>and what else it needs</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>price of new lamps</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>none: replaced whole</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>life, h</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>until lamps are replaced</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>noise, dB(A)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>at a metre</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -3721,11 +4594,106 @@
         <source>gap %1–%2</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>%1 against %2, %3 under water, per cent</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Light across the tank, one scale</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What is alike</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What counts, better to the right</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>modelled</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>by others&apos; means</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 up</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>–</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not read there</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>same</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>corrected</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>on purpose</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not comparable</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Alike?</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What counts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>weight</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>better →</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>tie %1</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::AddRows</name>
     <message>
         <source>import of %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::AlikeView</name>
+    <message>
+        <source>What is alike</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, %2: %3</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not recorded</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, against %1: %2</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -4779,6 +5747,21 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
 </context>
 <context>
+    <name>glumet::BoardView</name>
+    <message>
+        <source>What counts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, weight %2 of 4: %3 %4, %5 %6%7</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, a tie</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>glumet::ChannelRows</name>
     <message>
         <source>&quot;%1&quot; is not a channel of this fixture and its level, such as %2 50.</source>
@@ -5133,6 +6116,217 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
 </context>
 <context>
+    <name>glumet::CompareCards</name>
+    <message>
+        <source>What is compared</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, %2, mean %3, place %4, %5</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::CompareStage</name>
+    <message>
+        <source>Compare</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Copy the comparison as a table</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+Shift+C</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Write the comparison as figures and tables…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Compare by the ready weights</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Keep these fixtures on the shelf of this machine…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Compare with fixtures from the shelf…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>←, →</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Compare: another fixture, with Shift what it is compared with</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>↑, ↓, 0–4</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Compare: a criterion of the board, and its weight</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>B, P, C, S, O</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Compare: board, pair, cost, scores, schools</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>N, M</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Compare: the next pair, more criteria</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Being compared … %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>board</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>pair</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>cost</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>scores</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>schools</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>all at</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>One height for all; empty: each at its own</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>its own</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>One height for all; empty: each at the height its school recommends</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>There is nothing to keep on the shelf yet.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 fixtures lie on the shelf of this machine, as &quot;%2&quot;.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Open or make a project first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Side by side</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Two fixtures, or one with and without an accessory, read in the same tank, stand here side by side.
+Plan lays them out, Measure takes them; data of others come by the shelf (in the list of commands).</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a height above the water.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>All %1 conditions are the same for all.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 more are the same for all.  = same  ~ corrected  ○ on purpose  ▲ not comparable</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>only what counts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 more that do not count …</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>fixture</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>height</source>
+        <translation type="unfinished">Höhe</translation>
+    </message>
+    <message>
+        <source>place</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>from</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>to</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>low</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>high</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>There is nothing to copy yet.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The table is on the clipboard.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>There is nothing to write yet.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A folder for figures and tables</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 files were written to %2.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 Shown are the first of the board and the pair; %2 more stand in the table that is copied.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not ranked</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>glumet::ConnectedMeter</name>
     <message>
         <source>%1 is silent; trying again (%2)</source>
@@ -5171,6 +6365,117 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>Restore as…</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::CostPage</name>
+    <message>
+        <source>–</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What they cost</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Output against hours burnt</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a number from 0 to %2 (%3).</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Reckoned with</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>price a kWh</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>years</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>hours a day</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>fixture</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>×</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>to buy</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>kWh/a</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>energy/a</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>lamps</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 years</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a mole</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>idle</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Nothing can be added up yet: state prices and the price of a kilowatt-hour.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 costs least over %2 years: %3 %4 in all, %5 a year.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>So many as the goal needs in this tank.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>One of each; give &quot;price for the goal&quot; a weight for the number it takes.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 Missing: %2.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ageing: read the same fixture again after some thousand hours, with the hours in the run&apos;s &quot;Lamp burnt&quot;, and its maintenance factor stands here.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>hours burnt; dashed: a steady rate, which is assumed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>output, %</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -5593,6 +6898,13 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>   the spectrum read here is Δu&apos;v&apos; %1 off</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::FigureTable</name>
+    <message>
+        <source>tie</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -7562,6 +8874,121 @@ once more</source>
     </message>
 </context>
 <context>
+    <name>glumet::PairPage</name>
+    <message>
+        <source>The pair by depth</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Conditions of the pair</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>differs on purpose</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Where the chosen one is brighter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not on purpose</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 free points, each within 5 mm of the other&apos;s.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>In the map, %1 under water: how much brighter or dimmer %2 is than %3, in per cent; = is a tie. In the table the means of all points, of the outermost ring and of the innermost.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>depth</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>ratio</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>low</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>high</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>tie</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>outer ring</source>
+        <translation type="unfinished">Außenring</translation>
+    </message>
+    <message>
+        <source>middle</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>peak</source>
+        <translation type="unfinished">Spitze</translation>
+    </message>
+    <message>
+        <source>swing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>swing, other</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>yes</source>
+        <translation type="unfinished">ja</translation>
+    </message>
+    <message>
+        <source>no</source>
+        <translation type="unfinished">nein</translation>
+    </message>
+    <message>
+        <source>light %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>interval</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>edge</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 to %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>–</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not recorded</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>modelled</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>condition</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>alike?</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>glumet::PlanMap</name>
     <message>
         <source>Plan of the plane</source>
@@ -7823,6 +9250,14 @@ once more</source>
         <source>removal of a logger&apos;s day</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>score by %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>removal of a score</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::PublishStage</name>
@@ -8066,6 +9501,14 @@ once more</source>
         <source>A fixture is turned by 0 to 360 degrees</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>Lamp burnt, h</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What the lamp has burnt is a number of hours</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::ScanDialog</name>
@@ -8218,6 +9661,160 @@ once more</source>
     </message>
 </context>
 <context>
+    <name>glumet::SchoolsPage</name>
+    <message>
+        <source>The order by school</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 hangs at %2. </source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Most moves because %1.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The schools are being asked …</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Nothing can be ranked yet.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The order is the same under every school.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 of %2 schools would order them otherwise.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>fixture</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>–</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::ScoresPage</name>
+    <message>
+        <source>–</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Who scores</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>your name</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Beside whose scores</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>scored by</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>beside</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Scores stand by themselves: no measured rank rests on them.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1: %2 of %3</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1: why</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>why</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>photo…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1: photo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 — 1: %2.  3: %3.  5: %4.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, with %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>see photo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Say who scores: your name belongs to every score.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A photo of what was scored</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Pictures (*.jpg *.jpeg *.png)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is no picture that can be kept.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Photo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Photo of what was scored</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Remove the photo</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Close</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>fixture</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>accessory</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>criterion</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>score</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>by</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>glumet::SectionView</name>
     <message>
         <source>Section of the bench</source>
@@ -8323,6 +9920,65 @@ once more</source>
     </message>
     <message>
         <source>More points</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::ShelfDialog</name>
+    <message>
+        <source>Take from the shelf</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The shelf of this machine</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fixtures of other projects, and data that others published. What is ticked stands beside your own; others&apos; readings rest on benches nobody here knows, and say so.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What lies on the shelf</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Add a published folder…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Cancel</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Compare</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1. From %2, kept %3.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 (your own)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>▲ %1: not as it was kept</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Nothing lies there yet. &quot;Keep these fixtures on the shelf&quot; puts a project&apos;s fixtures there; a folder that somebody exported or published can be added.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A folder with readings.csv and bench.json</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Take &quot;%1&quot; from the shelf? Its files there are removed.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; could not be removed.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

@@ -153,6 +153,18 @@ std::optional<Problem> unreadable(std::string_view bytes) {
     return std::nullopt;
 }
 
+std::string quoted(const std::string& cell) {
+    if (cell.find_first_of(",\"\r\n;\t") == std::string::npos && !cell.starts_with(' ') &&
+        !cell.ends_with(' '))
+        return cell;
+    std::string out = "\"";
+    for (const char c : cell) {
+        if (c == '"') out += '"';
+        out += c;
+    }
+    return out + "\"";
+}
+
 }  // namespace
 
 namespace {
@@ -165,6 +177,14 @@ bool runs(std::string_view text) {
 }
 
 }  // namespace
+
+void appendLine(std::string& out, const std::vector<std::string>& cells) {
+    for (std::size_t i = 0; i < cells.size(); ++i) {
+        if (i > 0) out += ',';
+        out += quoted(cells[i]);
+    }
+    out += '\n';
+}
 
 std::string cellOfText(const std::string& text) { return runs(text) ? "'" + text : text; }
 

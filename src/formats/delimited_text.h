@@ -44,4 +44,7 @@ std::optional<double> cellNumber(const Separators& separators, const std::string
 std::string cellOfText(const std::string& text);
 std::string textOfCell(const std::string& cell);
 
+/// Adds a line of comma-separated cells, quoted where they need it (RFC 4180).
+void appendLine(std::string& out, const std::vector<std::string>& cells);
+
 }  // namespace glumet

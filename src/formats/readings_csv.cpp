@@ -51,7 +51,8 @@ constexpr auto columnsOfRow() {
                       field("tank", &ReadingRow::tank),
                       fieldAt("water", run(&Run::water)),
                       fieldAt("turn_deg", run(&Run::turn_deg)).atLeast(0).atMost(360),
-                      fieldAt("read_by", run(&Run::read_by))};
+                      fieldAt("read_by", run(&Run::read_by)),
+                      fieldAt("hours", run(&Run::hours)).atLeast(0)};
 }
 
 template <class Work>
@@ -199,18 +200,6 @@ bool isKnown(const std::string& name) {
     return known;
 }
 
-std::string quoted(const std::string& cell) {
-    if (cell.find_first_of(",\"\r\n;\t") == std::string::npos && !cell.starts_with(' ') &&
-        !cell.ends_with(' '))
-        return cell;
-    std::string out = "\"";
-    for (const char c : cell) {
-        if (c == '"') out += '"';
-        out += c;
-    }
-    return out + "\"";
-}
-
 template <class Value>
 std::string cellOf(const Value& value) {
     if constexpr (std::is_same_v<Value, std::string>)
@@ -243,14 +232,6 @@ std::vector<std::string> cellsOf(const ReadingRow& row) {
             cells.push_back(cellOf(column.access(row)));
     });
     return cells;
-}
-
-void appendLine(std::string& out, const std::vector<std::string>& cells) {
-    for (std::size_t i = 0; i < cells.size(); ++i) {
-        if (i > 0) out += ',';
-        out += quoted(cells[i]);
-    }
-    out += '\n';
 }
 
 }  // namespace

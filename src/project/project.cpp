@@ -206,6 +206,9 @@ Expected<Id> Project::save(const Schedule& schedule) {
 Expected<Id> Project::save(const DayLog& log) {
     return saveOne(log, tr("logger %1").arg(QString::fromStdString(log.name)));
 }
+Expected<Id> Project::save(const Rating& rating) {
+    return saveOne(rating, tr("score by %1").arg(QString::fromStdString(rating.by)));
+}
 
 Expected<Id> Project::addSpectra(const std::vector<SpectrumRecord>& records, const QString& title) {
     for (const auto& record : records)
@@ -334,6 +337,7 @@ Expected<Id> Project::removeSpectra(const std::vector<Id>& records) {
 Expected<Id> Project::removeSchedule(Id schedule) {
     return remove("schedule", {schedule}, tr("removal of a schedule"));
 }
+Expected<Id> Project::removeRating(Id rating) { return remove("rating", {rating}, tr("removal of a score")); }
 Expected<Id> Project::removeLog(Id log) { return remove("day_log", {log}, tr("removal of a logger's day")); }
 
 int Project::schemaVersion() { return kSchemaVersion; }
@@ -414,6 +418,16 @@ Id adoptChannel(const Fixture& described, Fixture& known, Id id) {
     return channel->id;
 }
 
+/// Adds what is not there yet, whatever its id.
+template <class T>
+void addOnce(std::vector<T>& known, T item) {
+    const auto same = [&](T other) {
+        other.id = item.id;
+        return other == item;
+    };
+    if (std::none_of(known.begin(), known.end(), same)) known.push_back(std::move(item));
+}
+
 /// Spectra and schedules of described fixtures, and loggers' days, that the project does not have yet.
 void adoptSpectra(const Bench& description, Bench& bench) {
     const auto fixtureOf = [&](Id& id) -> std::pair<const Fixture*, Fixture*> {
@@ -421,20 +435,13 @@ void adoptSpectra(const Bench& description, Bench& bench) {
         id = idByName(description.fixtures, bench.fixtures, id);
         return {described, byId(bench.fixtures, id)};
     };
-    const auto add = [](auto& known, auto item) {
-        const auto same = [&](auto other) {
-            other.id = item.id;
-            return other == item;
-        };
-        if (std::none_of(known.begin(), known.end(), same)) known.push_back(std::move(item));
-    };
     for (auto record : description.spectra) {
         const auto [described, known] = fixtureOf(record.fixture);
         if (described == nullptr || known == nullptr) continue;
         record.channel = adoptChannel(*described, *known, record.channel);
         record.preset = adoptPreset(description, *known, record.preset);
         record.tank = idByName(description.tanks, bench.tanks, record.tank);
-        add(bench.spectra, std::move(record));
+        addOnce(bench.spectra, std::move(record));
     }
     for (auto schedule : description.schedules) {
         const auto [described, known] = fixtureOf(schedule.fixture);
@@ -448,7 +455,17 @@ void adoptSpectra(const Bench& description, Bench& bench) {
     }
     for (auto log : description.logs) {
         log.tank = idByName(description.tanks, bench.tanks, log.tank);
-        add(bench.logs, std::move(log));
+        addOnce(bench.logs, std::move(log));
+    }
+}
+
+/// Scores of described fixtures that the project does not have yet.
+void adoptRatings(const Bench& description, Bench& bench) {
+    for (auto rating : description.ratings) {
+        rating.fixture = idByName(description.fixtures, bench.fixtures, rating.fixture);
+        if (byId(bench.fixtures, rating.fixture) == nullptr) continue;
+        rating.accessory = idByName(description.accessories, bench.accessories, rating.accessory);
+        addOnce(bench.ratings, std::move(rating));
     }
 }
 
@@ -552,6 +569,7 @@ Expected<MergeReport> Project::import(const Bench& description, const QString& s
         adoptNamed(description.meters, bench.meters);
         adoptRuns(description, bench);
         adoptSpectra(description, bench);
+        adoptRatings(description, bench);
         if (bench_.runs.empty() && !description.title.empty()) {
             described::StoredIds ids;
             described::store(file_, ProjectHead{1, description.title, description.method}, 0, ids);

@@ -56,6 +56,7 @@ class Project : public QObject {
     Expected<Id> save(const SpectrumRecord& record);
     Expected<Id> save(const Schedule& schedule);
     Expected<Id> save(const DayLog& log);
+    Expected<Id> save(const Rating& rating);
     /// Several spectra as one undo step; the id of the first.
     Expected<Id> addSpectra(const std::vector<SpectrumRecord>& records, const QString& title);
     Expected<Id> saveMethod(const QString& title, const Method& method);
@@ -68,6 +69,7 @@ class Project : public QObject {
     Expected<Id> removeSpectra(const std::vector<Id>& records);
     Expected<Id> removeSchedule(Id schedule);
     Expected<Id> removeLog(Id log);
+    Expected<Id> removeRating(Id rating);
 
     /// All rows or none, as one undo step.
     Expected<MergeReport> importRows(const std::vector<ReadingRow>& rows, const QString& source);

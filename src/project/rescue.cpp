@@ -147,6 +147,7 @@ void mendSpectra(Bench& bench) {
     const auto lost = [&](const auto& item) { return byId(bench.fixtures, item.fixture) == nullptr; };
     std::erase_if(bench.spectra, lost);
     std::erase_if(bench.schedules, lost);
+    std::erase_if(bench.ratings, lost);
     for (auto& record : bench.spectra) {
         const auto& fixture = *byId(bench.fixtures, record.fixture);
         mend(fixture.channels, record.channel);
@@ -159,6 +160,7 @@ void mendSpectra(Bench& bench) {
                    byId(byId(bench.fixtures, schedule.fixture)->channels, ramp.channel) == nullptr;
         });
     for (auto& log : bench.logs) mend(bench.tanks, log.tank);
+    for (auto& rating : bench.ratings) mend(bench.accessories, rating.accessory);
 }
 
 void mendReferences(Bench& bench) {

@@ -113,7 +113,8 @@ class TestChecks : public QObject {
         double apart = 0.0;
         int channels = 0;
         for (const auto& run : bench.runs) {
-            if (run.fixture != 1 || run.accessory != 0 || run.fixtures != 1 || run.height != Millimetre(210))
+            if (run.fixture != 1 || run.accessory != 0 || run.fixtures != 1 ||
+                run.height != Millimetre(210) || run.hours != 100.0)
                 continue;
             double sum = 0.0;
             for (const auto& plane : run.planes)

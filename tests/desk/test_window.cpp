@@ -48,8 +48,8 @@ class TestWindow : public QObject {
 
     void anEmptyProjectLeadsThroughAllStages() {
         QVERIFY(w_->create());
-        for (const int key :
-             {Qt::Key_1, Qt::Key_2, Qt::Key_3, Qt::Key_4, Qt::Key_5, Qt::Key_6, Qt::Key_7, Qt::Key_8})
+        for (const int key : {Qt::Key_1, Qt::Key_2, Qt::Key_3, Qt::Key_4, Qt::Key_5, Qt::Key_6, Qt::Key_7,
+                              Qt::Key_8, Qt::Key_9})
             w_->key(key, Qt::ControlModifier);
         QCOMPARE(w_->window.stage(), QStringLiteral("publish"));
         QVERIFY(!w_->find<QPushButton>("publishButton")->isEnabled());
@@ -343,7 +343,7 @@ class TestWindow : public QObject {
         QCOMPARE(w_->window.stage(), QStringLiteral("publish"));
         bar->setFocus();
         w_->key(Qt::Key_Left);
-        QCOMPARE(w_->window.stage(), QStringLiteral("array"));
+        QCOMPARE(w_->window.stage(), QStringLiteral("compare"));
     }
 
     void everyControlHasAName() {

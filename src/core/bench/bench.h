@@ -8,6 +8,7 @@
 #include "core/bench/fixture.h"
 #include "core/bench/meter_profile.h"
 #include "core/bench/method.h"
+#include "core/bench/rating.h"
 #include "core/bench/run.h"
 #include "core/bench/schedule.h"
 #include "core/bench/spectrum_record.h"
@@ -42,6 +43,7 @@ struct Bench {
     std::vector<SpectrumRecord> spectra;
     std::vector<Schedule> schedules;
     std::vector<DayLog> logs;
+    std::vector<Rating> ratings;
 
     /// The run of that id; a blank one when it is gone.
     const Run& run(Id id) const;

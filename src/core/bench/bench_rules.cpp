@@ -197,6 +197,9 @@ std::optional<Problem> faultOf(const DayLog& log) {
     if (!ascending(log.points)) return notAscending(name);
     return std::nullopt;
 }
+std::optional<Problem> faultOf(const Rating& rating) {
+    return fieldFault(rating, nameOf("rating", rating.by, rating.id));
+}
 
 std::vector<Problem> faultsOf(const Bench& bench, std::size_t most) {
     Gathered gathered(most);
@@ -217,6 +220,12 @@ std::vector<Problem> faultsOf(const Bench& bench, std::size_t most) {
     }
     for (const auto& schedule : bench.schedules) gathered.add(faultOf(schedule));
     for (const auto& log : bench.logs) gathered.add(faultOf(log));
+    for (const auto& rating : bench.ratings) {
+        gathered.add(faultOf(rating));
+        if (byId(bench.fixtures, rating.fixture) == nullptr)
+            gathered.add(Problem{nameOf("rating", rating.by, rating.id) + ", fixture",
+                                 say(GLUMET_SAY("Core", "names something that is not there"))});
+    }
     std::unordered_set<Id> runs;
     for (const auto& run : bench.runs) {
         if (gathered.full()) break;

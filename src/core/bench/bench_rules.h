@@ -27,5 +27,6 @@ std::optional<Problem> faultOf(const Method& method);
 std::optional<Problem> faultOf(const SpectrumRecord& record);
 std::optional<Problem> faultOf(const Schedule& schedule);
 std::optional<Problem> faultOf(const DayLog& log);
+std::optional<Problem> faultOf(const Rating& rating);
 
 }  // namespace glumet

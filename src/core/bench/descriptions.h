@@ -10,7 +10,7 @@
 namespace glumet {
 
 /// The format of projects and of bench descriptions; docs/file-formats.md tells what each brought.
-inline constexpr int kBenchFormat = 9;
+inline constexpr int kBenchFormat = 10;
 
 template <>
 struct WordsOf<WallKind> {
@@ -91,6 +91,11 @@ constexpr auto fieldsOf(Of<SpectralBand>) {
     return std::tuple{field("name", &SpectralBand::name),
                       field("from_nm", &SpectralBand::from_nm).atLeast(kShortestNm).atMost(kLongestNm),
                       field("to_nm", &SpectralBand::to_nm).atLeast(kShortestNm).atMost(kLongestNm)};
+}
+
+constexpr auto fieldsOf(Of<CriterionWeight>) {
+    return std::tuple{field("criterion", &CriterionWeight::criterion),
+                      field("weight", &CriterionWeight::weight).atLeast(0).atMost(kMostWeight)};
 }
 
 constexpr auto fieldsOf(Of<ClockPoint>) {
@@ -229,8 +234,8 @@ constexpr auto fieldsOf(Of<Fixture>) {
             .moreThan(0)
             .row(GLUMET_SAY("Described", "rated power, W")),
         field("mass_kg", &Fixture::mass_kg).orUnstated().row(GLUMET_SAY("Described", "mass, kg")),
-        field("price", &Fixture::price).orUnstated(),
-        field("currency", &Fixture::currency),
+        field("price", &Fixture::price).orUnstated().row(GLUMET_SAY("Described", "price")),
+        field("currency", &Fixture::currency).row(GLUMET_SAY("Described", "currency")).seldomWanted(),
         field("power_supply_inside", &Fixture::power_supply_inside),
         field("claimed_height_low_mm", &Fixture::claimed_height_low).in("claimed_low_mm"),
         field("claimed_height_high_mm", &Fixture::claimed_height_high).in("claimed_high_mm"),
@@ -259,13 +264,37 @@ constexpr auto fieldsOf(Of<Fixture>) {
             .from(7)
             .row(GLUMET_SAY("Described", "shroud, drop"), GLUMET_SAY("Described", "under the emitters"))
             .seldomWanted(),
+        field("mount_price", &Fixture::mount_price)
+            .orUnstated()
+            .from(10)
+            .row(GLUMET_SAY("Described", "price of mounts"),
+                 GLUMET_SAY("Described", "and what else it needs"))
+            .seldomWanted(),
+        field("lamp_price", &Fixture::lamp_price)
+            .orUnstated()
+            .from(10)
+            .row(GLUMET_SAY("Described", "price of new lamps"),
+                 GLUMET_SAY("Described", "none: replaced whole"))
+            .seldomWanted(),
+        field("life_h", &Fixture::life_h)
+            .orUnstated()
+            .from(10)
+            .row(GLUMET_SAY("Described", "life, h"), GLUMET_SAY("Described", "until lamps are replaced"))
+            .seldomWanted(),
+        field("noise_dba", &Fixture::noise_dba)
+            .atLeast(0)
+            .atMost(150)
+            .from(10)
+            .row(GLUMET_SAY("Described", "noise, dB(A)"), GLUMET_SAY("Described", "at a metre"))
+            .seldomWanted(),
         children("channel_list", "fixture", &Fixture::channels, 5),
         children("presets", "fixture", &Fixture::presets, 5)};
 }
 
 constexpr const char* tableOf(Of<Accessory>) { return "accessory"; }
 constexpr auto fieldsOf(Of<Accessory>) {
-    return std::tuple{field("name", &Accessory::name), field("note", &Accessory::note)};
+    return std::tuple{field("name", &Accessory::name), field("note", &Accessory::note),
+                      field("price", &Accessory::price).orUnstated().from(10)};
 }
 
 constexpr const char* tableOf(Of<MeterProfile>) { return "meter"; }
@@ -297,7 +326,13 @@ constexpr auto fieldsOf(Of<Method>) {
         field("goal", &Method::goal).from(4),
         field("goals", &Method::goals).from(4),
         field("bands", &Method::bands).from(9),
-        field("price_kwh", &Method::price_kwh).atLeast(0).from(9)};
+        field("price_kwh", &Method::price_kwh).atLeast(0).from(9),
+        field("years", &Method::years).moreThan(0).atMost(100).from(10),
+        field("weights", &Method::weights).from(10),
+        field("on_purpose", &Method::on_purpose).from(10),
+        field("compared_height_mm", &Method::compared_height).moreThan(0).from(10),
+        field("eye_away_mm", &Method::eye_away).atLeast(0).from(10),
+        field("eye_above_mm", &Method::eye_above).from(10)};
 }
 
 constexpr const char* tableOf(Of<Reading>) { return "reading"; }
@@ -350,6 +385,7 @@ constexpr auto fieldsOf(Of<Run>) {
                       field("note", &Run::note),
                       field("turn_deg", &Run::turn_deg).atLeast(0).atMost(360).from(8),
                       field("read_by", &Run::read_by).from(8),
+                      field("hours", &Run::hours).atLeast(0).from(10),
                       children("planes", "run", &Run::planes, 1, true, true)};
 }
 
@@ -414,6 +450,18 @@ constexpr auto fieldsOf(Of<DayLog>) {
                       field("time", &DayLog::time)};
 }
 
+constexpr const char* tableOf(Of<Rating>) { return "rating"; }
+constexpr auto fieldsOf(Of<Rating>) {
+    return std::tuple{field("fixture", &Rating::fixture).refersTo<Fixture>(true, true),
+                      field("accessory", &Rating::accessory).refersTo<Accessory>(false, true),
+                      field("criterion", &Rating::criterion),
+                      field("score", &Rating::score).atLeast(kLeastScore).atMost(kMostScore),
+                      field("reason", &Rating::reason),
+                      field("by", &Rating::by).in("by_whom"),
+                      field("photo", &Rating::photo),
+                      field("time", &Rating::time)};
+}
+
 /// The bench's lists; what belongs to another entity hangs below it.
 constexpr auto fieldsOf(Of<Bench>) {
     return std::tuple{children("tanks", "", &Bench::tanks),
@@ -424,7 +472,8 @@ constexpr auto fieldsOf(Of<Bench>) {
                       children("checks", "", &Bench::checks, 3, false),
                       children("spectra", "", &Bench::spectra, 9),
                       children("schedules", "", &Bench::schedules, 9),
-                      children("logs", "", &Bench::logs, 9)};
+                      children("logs", "", &Bench::logs, 9),
+                      children("ratings", "", &Bench::ratings, 10)};
 }
 
 }  // namespace glumet

@@ -69,6 +69,10 @@ struct Fixture {
     double mass_kg = 0.0;
     double price = 0.0;
     std::string currency;
+    double mount_price = 0.0;  ///< of mounts and whatever else must be bought with each
+    double lamp_price = 0.0;   ///< of new lamps or modules at the end of its life; 0: it is replaced whole
+    double life_h = 0.0;       ///< hours until then, as stated
+    std::optional<double> noise_dba;  ///< at a metre, at full level
     bool power_supply_inside = false;
     std::optional<Millimetre> claimed_height_low;
     std::optional<Millimetre> claimed_height_high;
@@ -88,6 +92,7 @@ struct Accessory {
     Id id = 0;
     std::string name;
     std::string note;
+    double price = 0.0;  ///< in the fixture's currency
 
     bool operator==(const Accessory&) const = default;
 };

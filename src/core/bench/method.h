@@ -1,9 +1,11 @@
 #pragma once
 
+#include <optional>
 #include <string>
 #include <vector>
 
 #include "core/base/spectrum.h"
+#include "core/bench/criteria.h"
 #include "core/bench/goal.h"
 #include "core/bench/schools.h"
 
@@ -25,6 +27,12 @@ struct Method {
     std::vector<Goal> goals;                         ///< the reviewer's own profiles to choose from
     std::vector<SpectralBand> bands;                 ///< of the spectrum; none: the ready ones
     double price_kwh = 0.0;                          ///< what a kilowatt-hour costs; 0: not stated
+    double years = 5.0;                              ///< over which costs are added up, > 0
+    std::vector<CriterionWeight> weights;            ///< of the rank board; none: the ready ones
+    std::vector<Condition> on_purpose;               ///< that compared runs differ in on purpose
+    std::optional<Millimetre> compared_height;       ///< of all; none: each at its own
+    Millimetre eye_away{1000};                       ///< a seated viewer's eye, from the tank's front …
+    Millimetre eye_above{250};                       ///< … and above the water
 
     bool operator==(const Method&) const = default;
 };

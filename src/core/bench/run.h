@@ -119,6 +119,7 @@ struct RunSettings {
     WaterState water = WaterState::Still;
     double turn_deg = 0.0;  ///< of each fixture's length against the tank's, from +x towards +y
     std::string read_by;    ///< whoever read it, where the reviewer did not
+    std::optional<double> hours;  ///< that the lamp had burnt
 
     bool byOthers() const { return !read_by.empty(); }
     auto operator<=>(const RunSettings&) const = default;

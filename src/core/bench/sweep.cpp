@@ -29,6 +29,13 @@ void joinTurned(std::vector<Sweep>& sweeps) {
                     sweep->turned.insert(sweep->turned.end(), other->runs.begin(), other->runs.end());
 }
 
+/// Whether no run of the same fixture has burnt less.
+bool isYoungest(const Bench& bench, const Configuration& configuration) {
+    return std::none_of(bench.runs.begin(), bench.runs.end(), [&](const Run& run) {
+        return run.fixture == configuration.fixture && run.hours && *run.hours < *configuration.hours;
+    });
+}
+
 }  // namespace
 
 std::vector<Sweep> sweepsOf(const Bench& bench) {
@@ -64,6 +71,8 @@ std::string configurationName(const Bench& bench, const Configuration& configura
     if (configuration.water == WaterState::Moving) name += ", moving water";
     if (configuration.water == WaterState::Dry) name += ", dry";
     if (configuration.turn_deg != 0.0) name += fmt::format(", turned {:g}°", configuration.turn_deg);
+    if (configuration.hours && !isYoungest(bench, configuration))
+        name += fmt::format(", {:g} h", *configuration.hours);
     if (configuration.byOthers()) name += ", read by " + configuration.read_by;
     return name;
 }
@@ -91,7 +100,8 @@ const Sweep& singleOf(const std::vector<Sweep>& sweeps, const Sweep& sweep) {
     for (const auto& other : sweeps) {
         const auto& c = other.configuration;
         if (c.fixtures != 1 || c.fixture != of.fixture || c.accessory != of.accessory ||
-            c.preset != of.preset || c.level_pct != of.level_pct || c.read_by != of.read_by)
+            c.preset != of.preset || c.level_pct != of.level_pct || c.read_by != of.read_by ||
+            c.hours != of.hours)
             continue;
         if (best == nullptr || other.runs.size() > best->runs.size()) best = &other;
     }

@@ -10,6 +10,7 @@
 #include "core/bench/placement.h"
 #include "core/bench/sweep.h"
 #include "core/fit/bench_scene.h"
+#include "core/simulation/demo_ratings.h"
 #include "core/simulation/demo_spectra.h"
 #include "core/survey/commission.h"
 #include "core/survey/repeatability.h"
@@ -24,7 +25,8 @@ constexpr double kInventedPower = 100.0;
 constexpr Id kCube = 1;
 constexpr Id kMeterSub = 1;
 constexpr Id kDiffuser = 1;
-enum FixtureId : Id { kOsier = 1, kSallow, kSedge, kAlder, kRushlight, kOsierAged };
+constexpr double kFreshHours = 100.0;
+enum FixtureId : Id { kOsier = 1, kSallow, kSedge, kAlder, kRushlight };
 
 Fixture fixture(Id id, const char* name, const char* maker, const char* kind, double length, double width,
                 int columns, int rows, double pitch_x, double pitch_y, double watt) {
@@ -53,6 +55,13 @@ void claim(Fixture& f, double low, double high, const char* coverage, double pri
     setChannelNames(f, "warm white, cool white, deep red");
 }
 
+void ownership(Fixture& f, double mounts, double lamps, double life_h, std::optional<double> noise) {
+    f.mount_price = mounts;
+    f.lamp_price = lamps;
+    f.life_h = life_h;
+    f.noise_dba = noise;
+}
+
 std::vector<Fixture> demoFixtures() {
     std::vector<Fixture> all{
         fixture(kOsier, "Osier 60", "Withy & Fen", "single cluster", 180, 130, 4, 3, 28, 28, 62),
@@ -60,26 +69,28 @@ std::vector<Fixture> demoFixtures() {
         fixture(kSedge, "Sedge Panel", "Withy & Fen", "wide panel", 420, 300, 12, 8, 34, 34, 96),
         fixture(kAlder, "Twin Alder", "Holm Bench Works", "pair of clusters", 460, 150, 2, 1, 300, 0, 88),
         fixture(kRushlight, "Rushlight 2T", "Old Mere", "two tubes with reflectors", 560, 160, 28, 2, 20, 80,
-                48),
-        fixture(kOsierAged, "Osier 60, 9000 h", "Withy & Fen", "single cluster, aged", 180, 130, 4, 3, 28, 28,
-                62)};
+                48)};
     claim(all[0], 130, 180, "60 × 60 cm", 210, 1.4);
     claim(all[1], 150, 300, "90 × 45 cm", 280, 2.1);
     claim(all[2], 200, 400, "70 × 60 cm", 340, 4.2);
     claim(all[3], 200, 300, "80 × 50 cm", 305, 2.6);
     claim(all[4], 80, 150, "60 × 40 cm", 60, 2.0);
-    claim(all[5], 130, 180, "60 × 60 cm", 210, 1.4);
     setChannelNames(all[4], "tubes");
+    ownership(all[0], 0, 0, 40000, 31);
+    ownership(all[1], 28, 0, 50000, std::nullopt);
+    ownership(all[2], 36, 0, 50000, 24);
+    ownership(all[3], 22, 0, 40000, 37);
+    ownership(all[4], 8, 18, 8000, 22);
     // What their makers say of beam and flux; the bench finds most of it a little kind.
-    all[0].beam = all[5].beam = *Beam::halfAngle(45.0);
-    all[0].flux = all[5].flux = PhotonFlux(128);
+    all[0].beam = *Beam::halfAngle(45.0);
+    all[0].flux = PhotonFlux(128);
     all[1].beam = *Beam::halfAngle(60.0);
     all[1].flux = PhotonFlux(205);
     all[2].beam = *Beam::halfAngle(60.0);
     all[3].beam = *Beam::table({0, 10, 20, 30, 40, 50, 60, 70, 80, 90},
                                {0.7, 0.76, 0.84, 0.97, 1.0, 0.74, 0.42, 0.18, 0.05, 0.0});
     all[3].flux = PhotonFlux(170);
-    all[0].emitters.size = all[5].emitters.size = Millimetre(18);
+    all[0].emitters.size = Millimetre(18);
     all[1].emitters.size = Millimetre(14);
     all[3].emitters.size = Millimetre(70);
     return all;
@@ -148,8 +159,9 @@ FixtureTruth truthOf(const Bench& bench, const Run& run) {
         for (const auto& channel : kOsierChannels)
             if (preset == channel.name)
                 return {*Beam::halfAngle(channel.half_angle_deg), flux(1.95 * channel.share)};
+    if (name == "Osier 60" && run.hours.value_or(0.0) > kFreshHours)
+        return {*Beam::halfAngle(45.0), flux(1.70)};
     if (name == "Osier 60") return {*Beam::halfAngle(44.0), flux(1.95)};
-    if (name == "Osier 60, 9000 h") return {*Beam::halfAngle(45.0), flux(1.70)};
     if (name == "Sallow 110") return {linearLens(), flux(1.80)};
     if (name == "Sedge Panel") return {*Beam::cosinePower(1.0), flux(1.90)};
     // A batwing: more light at 35° than straight down.
@@ -161,6 +173,8 @@ FixtureTruth truthOf(const Bench& bench, const Run& run) {
     return {*Beam::halfAngle(50.0), flux(kInventedEfficacy)};
 }
 
+constexpr double kAgedHours = 9000.0;
+
 /// What is planted in a run.
 struct Planted {
     bool half_dead_driver = false;
@@ -169,7 +183,8 @@ struct Planted {
     bool slipped_probe = false;
     double dark = 0.2;        ///< other light, where the room light is off
     double draw_share = 1.0;  ///< of the rating, of what is on
-    int readings = -1;        ///< break off after so many; −1 is all
+    double hours = kFreshHours;
+    int readings = -1;  ///< break off after so many; −1 is all
 };
 
 constexpr std::uint64_t kAgainSeed = 1000;
@@ -197,11 +212,12 @@ class DemoMaker {
         for (const double h : {150, 200, 250, 300, 350}) addRun(kSedge, 0, h, {.wrong_mode = h == 200});
         for (const double h : {150, 200, 250, 300, 350}) addRun(kAlder, 0, h, {.room_light = h == 250});
         for (const double h : {80, 120, 160, 200}) addRun(kRushlight, 0, h, {});
-        for (const double h : {120, 160, 200, 240, 280}) addRun(kOsierAged, 0, h, {});
+        for (const double h : {120, 150, 180, 210, 240}) addRun(kOsier, 0, h, {.hours = kAgedHours});
         planSpacing();
         for (const double h : {150, 210})
             for (const auto& channel : kOsierChannels) addChannelRun(channel, h);
         addDemoSpectra(bench_, seed_ + kSpectraSeed);
+        addDemoRatings(bench_);
         return std::move(bench_);
     }
 
@@ -221,6 +237,7 @@ class DemoMaker {
         addPresets(*planned);
         for (auto& run : planned->runs) {
             run.id = static_cast<Id>(bench_.runs.size()) + 1;
+            run.hours = kFreshHours;
             for (auto& plane : run.planes) plane.id = next_plane_++;
             if (run.placement != placementAt(withSpread(raceway.length, 2, method.spreads.front())))
                 readPlanned(run,
@@ -328,6 +345,7 @@ class DemoMaker {
         run.level_pct = 100.0;
         run.height = Millimetre(height);
         run.warm_up_min = 25;
+        run.hours = kFreshHours;
         run.dark_reading = Ppfd(0.2);
         run.label =
             fmt::format("{:02} {} {:.0f}", run.id, byId(bench_.fixtures, fixture_id)->name, height / 10.0);
@@ -336,6 +354,8 @@ class DemoMaker {
 
     void addRun(Id fixture_id, Id accessory, double height, const Planted& planted) {
         auto run = newRun(fixture_id, accessory, height);
+        run.hours = planted.hours;
+        if (planted.hours != kFreshHours) run.label += fmt::format(" {:.0f} h", planted.hours);
         run.warm_up_min = std::round(24.0 + 3.0 * noise_.normal());
         if (planted.room_light) run.dark_reading = Ppfd(kRoomLight);
         fillPlanes(run, planted);
@@ -359,7 +379,8 @@ class DemoMaker {
                 --left;
                 const bool slips = planted.slipped_probe && depth == 150.0 && cell == Cell{4, 1};
                 plane.readings.push_back(read(sim, run, plane, cell, planted, slips ? kSlipMm : 0.0));
-                if (run.fixture == kOsier && run.accessory == 0 && planted.draw_share == 1.0)
+                if (run.fixture == kOsier && run.accessory == 0 && planted.draw_share == 1.0 &&
+                    planted.hours == kFreshHours)
                     addCheckReading(again, run, plane);
             }
             run.planes.push_back(std::move(plane));
@@ -437,7 +458,7 @@ Bench demoBench() {
     Id next_channel = 1;
     for (auto& f : bench.fixtures)
         for (auto& channel : f.channels) channel.id = next_channel++;
-    bench.accessories = {{kDiffuser, "frost diffuser", "clips over the lenses"}};
+    bench.accessories = {{kDiffuser, "frost diffuser", "clips over the lenses", 24.0}};
     MeterProfile submerged;
     submerged.id = kMeterSub;
     submerged.name = "Sensor S1";

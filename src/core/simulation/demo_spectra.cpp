@@ -73,18 +73,10 @@ class SpectraMaker {
         return out;
     }
 
-    /// An old lamp's phosphor gives less green and red against its blue; a tube is a tube.
-    Spectrum truthOf(const Fixture& fixture, const Channel& channel) const {
+    static Spectrum truthOf(const Channel& channel) {
         if (channel.name == "tubes") return referenceSpectra()[6].spectrum;
-        const bool aged = fixture.name.find("9000") != std::string::npos;
-        for (auto truth : truths()) {
-            if (channel.name != truth.name) continue;
-            if (aged) {
-                truth.bins.front().share *= 1.12;
-                truth.bins.back().width_nm *= 0.97;
-            }
-            return ledSpectrum(truth.bins);
-        }
+        for (const auto& truth : truths())
+            if (channel.name == truth.name) return ledSpectrum(truth.bins);
         return ledSpectrum({{450, 20, 1}});
     }
 
@@ -96,13 +88,13 @@ class SpectraMaker {
             auto out = record(fixture, channel.name);
             out.channel = channel.id;
             out.height = Millimetre(kInAirMm);
-            out.spectrum = read(truthOf(fixture, channel), ppfd);
+            out.spectrum = read(truthOf(channel), ppfd);
             bench_.spectra.push_back(std::move(out));
         }
     }
 
     /// All channels at a place beside the middle; `moved`: each channel's factor.
-    Spectrum mixAt(const Fixture& fixture, double x, double y, const std::vector<double>& moved) {
+    Spectrum mixAt(double x, double y, const std::vector<double>& moved) {
         Spectrum sum;
         double ppfd = 0.0;
         const double away = std::hypot(x, y);
@@ -113,7 +105,7 @@ class SpectraMaker {
             const double power =
                 std::log(0.5) / std::log(std::cos(truth.half_angle_deg * std::numbers::pi / 180.0));
             const double here = truth.ppfd * std::pow(cosine, power + 3.0) * moved[c];
-            const auto shape = truthOf(fixture, Channel{0, truth.name, {}, {}, {}, {}});
+            const auto shape = truthOf(Channel{0, truth.name, {}, {}, {}, {}});
             parts.push_back(scaled(shape, here / photonsIn(shape, kParFromNm, kParToNm)));
             ppfd += here;
         }
@@ -133,8 +125,7 @@ class SpectraMaker {
                 out.x = Millimetre(column * kPointPitchMm);
                 out.y = Millimetre(row * kPointPitchMm);
                 const bool turned = column == 1 && row == -1;
-                out.spectrum =
-                    mixAt(fixture, out.x->value(), out.y->value(), {1.0, 1.0, turned ? kTurnedShare : 1.0});
+                out.spectrum = mixAt(out.x->value(), out.y->value(), {1.0, 1.0, turned ? kTurnedShare : 1.0});
                 bench_.spectra.push_back(std::move(out));
             }
     }
@@ -150,7 +141,7 @@ class SpectraMaker {
             std::vector<double> moved;
             for (std::size_t c = 0; c < truths().size(); ++c)
                 moved.push_back(std::exp(0.09 * noise_.normal()));
-            out.spectrum = mixAt(fixture, 0.0, 0.0, moved);
+            out.spectrum = mixAt(0.0, 0.0, moved);
             bench_.spectra.push_back(std::move(out));
         }
     }

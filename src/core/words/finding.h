@@ -12,7 +12,7 @@ namespace glumet {
 enum class FindingKind { Fact, Doubt, Next };
 
 /// Where the evidence of a finding is shown.
-enum class EvidenceView { None, Bench, Plan, Commission, Measure, Field, Spectrum, Height, Array };
+enum class EvidenceView { None, Bench, Plan, Commission, Measure, Field, Spectrum, Height, Array, Compare };
 
 /// A short sentence with its numbers and its reason, and the way to its evidence.
 struct Finding {

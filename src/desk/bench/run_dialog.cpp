@@ -52,6 +52,7 @@ RunDialog::RunDialog(Session& session, const Run* like, QWidget* parent)
     preset_ = line(text(presetName(bench, start)), "preset");
     level_ = line(start.level_pct ? QString::number(*start.level_pct) : QStringLiteral("100"), "level");
     count_ = line(QString::number(start.fixtures), "count");
+    hours_ = line(start.hours ? QString::number(*start.hours) : QString(), "hours");
     turn_ = line(QString::number(start.turn_deg), "turn");
     height_ = line(session.length(like == nullptr ? Millimetre(kFirstHeightMm)
                                                   : like->height + Millimetre(kUsualStepMm)),
@@ -98,7 +99,8 @@ void RunDialog::layOut() {
                                        {tr("Grid"), grid_},
                                        {tr("Meter"), meter_},
                                        {tr("Dark reading"), dark_},
-                                       {tr("Warm-up, min"), warm_up_}}) {
+                                       {tr("Warm-up, min"), warm_up_},
+                                       {tr("Lamp burnt, h"), hours_}}) {
         widget->setAccessibleName(name);
         form->addRow(makeLabel(name, TextRole::Muted), widget);
     }
@@ -172,6 +174,8 @@ Expected<NewRuns> RunDialog::runs() const {
     if (dark) run.dark_reading = Ppfd(*dark);
     if (!optional(warm_up_, run.warm_up_min))
         return problem("", asWords(tr("The warm-up is a number of minutes")));
+    if (!optional(hours_, run.hours))
+        return problem("", asWords(tr("What the lamp has burnt is a number of hours")));
     run.planes = planesFor(run);
     if (run.planes.empty())
         return problem(

@@ -43,6 +43,7 @@ class RunDialog : public ScrolledDialog {
     QLineEdit* grid_;
     QLineEdit* dark_;
     QLineEdit* warm_up_ = nullptr;
+    QLineEdit* hours_ = nullptr;
     QLabel* fault_;
     QPushButton* make_ = nullptr;
 };

@@ -3,16 +3,10 @@
 #include <set>
 
 #include "core/bench/sweep.h"
+#include "core/fit/fit_as_described.h"
 
 namespace glumet {
 namespace {
-
-/// A bare cluster is a guess where the emitters are not described; then layouts are tried.
-bool layoutKnown(const Bench& bench, const std::vector<Id>& runs) {
-    const auto* fixture = byId(bench.fixtures, bench.run(runs.front()).fixture);
-    return fixture != nullptr &&
-           (fixture->emitters.columns * fixture->emitters.rows > 1 || fixture->emitters.size.value() > 0.0);
-}
 
 /// What the fit knows of the chosen school's height, and which plane would tell most: a planned one, another
 /// height, or the fixture turned a quarter where its light is not round.
@@ -84,7 +78,7 @@ bool takeAdded(const Bench& bench, const Sweep& sweep, KeptFit& kept) {
 
 Expected<FitResult> beginAnew(const Bench& bench, const Sweep& sweep, KeptFit& kept, const Asked& asked) {
     kept = {bench, sweep, std::nullopt, {}, {}, 0};
-    if (!layoutKnown(bench, sweep.runs)) return fitAlone(bench, sweep, asked).fit;
+    if (!layoutDescribed(bench, sweep.runs)) return fitAlone(bench, sweep, asked).fit;
     FitOptions options;
     options.stop = asked.stop;
     options.progress = asked.progress;
@@ -112,10 +106,7 @@ SweepFit fittedAlone(const Bench& bench, const Sweep& sweep, const Asked& asked)
     FitOptions options;
     options.stop = asked.stop;
     options.progress = asked.progress;
-    return {layoutKnown(bench, sweep.runs) ? fitFixture(bench, sweep.forFit(), options)
-                                           : fitUnknownLayout(bench, sweep.forFit(), options),
-            std::nullopt,
-            {}};
+    return {fitAsDescribed(bench, sweep.forFit(), options), std::nullopt, {}};
 }
 
 }  // namespace

@@ -2,6 +2,7 @@
 
 #include "desk/array/array_stage.h"
 #include "desk/bench/bench_stage.h"
+#include "desk/compare/compare_stage.h"
 #include "desk/field/field_stage.h"
 #include "desk/height/height_stage.h"
 #include "desk/measure/measure_stage.h"
@@ -12,8 +13,8 @@
 namespace glumet {
 
 std::vector<StageEntry> allStages() {
-    return {benchEntry(),    planEntry(),   measureEntry(), fieldEntry(),
-            spectrumEntry(), heightEntry(), arrayEntry(),   publishEntry()};
+    return {benchEntry(),  planEntry(),  measureEntry(), fieldEntry(),  spectrumEntry(),
+            heightEntry(), arrayEntry(), compareEntry(), publishEntry()};
 }
 
 }  // namespace glumet
