@@ -111,10 +111,14 @@ SpectralSample Rig::spectrumShape() {
 QByteArray Rig::spectrumLine() const {
     static const SpectralSample shape = spectrumShape();
     static const double whole = shape.ppfd().value();
+    constexpr double kFullMs = 100.0;
+    constexpr double kFullPpfd = 4000.0;
+    const double full = *std::max_element(shape.values.begin(), shape.values.end()) * kFullPpfd / whole *
+                        kFullMs / integration_ms_;
     QByteArray line;
     for (const double value : shape.values) {
         if (!line.isEmpty()) line += ',';
-        line += QByteArray::number(value * last_ppfd_ / whole, 'g', 6);
+        line += QByteArray::number(std::min(full, value * last_ppfd_ / whole), 'g', 6);
     }
     return line;
 }

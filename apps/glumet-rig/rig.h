@@ -47,6 +47,8 @@ class Rig : public QObject {
     /// The present light as a spectrometer would send it: 380–780 nm by 5 nm, W·m⁻²·nm⁻¹, comma-separated;
     /// its PPFD is ppfd().
     QByteArray spectrumLine() const;
+    /// What a spectrometer gathers light for: longer than 100 ms at 4000 µmol·m⁻²·s⁻¹ its top is flat.
+    void setIntegration(int milliseconds) { integration_ms_ = milliseconds; }
     static SpectralSample spectrumShape();
 
     double ppfd() const { return last_ppfd_; }
@@ -77,6 +79,7 @@ class Rig : public QObject {
     bool garbage_ = false;
     double response_factor_ = 1.0;
     double last_ppfd_ = 0.0;
+    int integration_ms_ = 100;
     double last_watt_ = 0.0;
 };
 

@@ -99,8 +99,12 @@ void Servers::answer(QTcpServer& server, QString (Servers::*reply)(const QString
 
 Expected<QString> Servers::spectra(quint16 port) {
     connect(&spectra_, &QTcpServer::newConnection, this, [this] {
-        while (auto* socket = spectra_.nextPendingConnection())
+        while (auto* socket = spectra_.nextPendingConnection()) {
             connect(socket, &QTcpSocket::disconnected, socket, &QObject::deleteLater);
+            connect(socket, &QTcpSocket::readyRead, this, [this, socket] {
+                while (socket->canReadLine()) takeIntegration(socket->readLine(64).trimmed());
+            });
+        }
     });
     connect(&spectra_timer_, &QTimer::timeout, this, [this] {
         const auto line = rig_.spectrumLine() + "\r\n";
@@ -108,6 +112,14 @@ Expected<QString> Servers::spectra(quint16 port) {
     });
     spectra_timer_.start(kSpectrumMs);
     return listen(spectra_, port, "spectra");
+}
+
+/// "INT 250": gather light for so many milliseconds.
+void Servers::takeIntegration(const QByteArray& words) {
+    bool number = false;
+    const int milliseconds = words.mid(4).toInt(&number);
+    if (words.startsWith("INT ") && number && milliseconds >= 1 && milliseconds <= 60'000)
+        rig_.setIntegration(milliseconds);
 }
 
 Expected<QString> Servers::scpi(quint16 port) {

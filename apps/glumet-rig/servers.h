@@ -39,6 +39,7 @@ class Servers : public QObject {
     Expected<QString> listen(QTcpServer& server, quint16 port, const char* name);
     Expected<QString> serve(std::unique_ptr<QModbusServer> server, const QString& where);
     void answer(QTcpServer& server, QString (Servers::*reply)(const QString&));
+    void takeIntegration(const QByteArray& words);
     QString scpiReply(const QString& question);
     QString controlReply(const QString& line) { return rig_.command(line); }
     void sendLine(const QByteArray& line);

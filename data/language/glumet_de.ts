@@ -4032,6 +4032,14 @@
         <source>The table that is copied says why.</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>A point counts where each channel keeps its own band too.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>has {ms} where the milliseconds go, such as INT {ms}</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
@@ -4910,6 +4918,22 @@
         <source>nothing</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>Give channels and their PPFD, such as blue 60–150; deep red 0–40.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The fixture has no channel &quot;%1&quot;.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>channels</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>blue 60–150; …</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::ArrayPanes</name>
@@ -5726,6 +5750,34 @@ Best at %7: %8; %9 do about as well.</source>
         <source>The chart is kept; Field shows its rings.</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>Accessories</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>accessory</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Make an accessory first (Ctrl+K, New accessory).</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>its name</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>An accessory has a name.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>its price</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A price is a number of 0 or more.</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::BlendingBoard</name>
@@ -6318,11 +6370,15 @@ Plan lays them out, Measure takes them; data of others come by the shelf (in the
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>%1 Shown are the first of the board and the pair; %2 more stand in the table that is copied.</source>
+        <source>not ranked</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>not ranked</source>
+        <source>%1 fixtures differ in nothing.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Shown are the first of the board and the pair; %1 more stand in the table that is copied.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -7750,6 +7806,14 @@ Feld und Reihe zeigen, was ihre Anpassung sagt.</translation>
     </message>
     <message>
         <source>reads up to</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>INT {ms}, if it takes one</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>integration time</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -9657,6 +9721,18 @@ once more</source>
     </message>
     <message>
         <source>%1 gives no spectra: use a spectrometer (Instruments, Ctrl+L).</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source> ms</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Integration time</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The spectrometer was not told: it is not connected.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

@@ -46,6 +46,7 @@ Json jsonOf(const InstrumentProfile& p) {
               {"factor", p.format.factor},
               {"question", p.question.toStdString()},
               {"every_ms", p.every_ms},
+              {"integration", p.integration.toStdString()},
               {"unit", p.modbus.unit},
               {"address", p.modbus.address},
               {"input", p.modbus.input},
@@ -84,6 +85,7 @@ std::optional<InstrumentProfile> profileOf(const Json& json) {
     p.format.most = json.value("reads_up_to", limits::kPpfd);
     p.question = text("question");
     p.every_ms = json.value("every_ms", 200);
+    p.integration = text("integration");
     p.modbus = {json.value("unit", 1),
                 json.value("address", 0),
                 json.value("input", false),
@@ -138,6 +140,9 @@ std::optional<Problem> InstrumentProfile::invalid() const {
         return Problem{"measures", say(GLUMET_SAY("Core", "a spectrum comes in lines, not in registers"))};
     if ((measures == Measures::Spectrum) != format.spectrum.has_value())
         return Problem{"spectrum", say(GLUMET_SAY("Core", "needs its first wavelength and step"))};
+    if (!integration.isEmpty() && !integration.contains(QLatin1String("{ms}")))
+        return Problem{"integration",
+                       say(GLUMET_SAY("Core", "has {ms} where the milliseconds go, such as INT {ms}"))};
     return isModbus() ? invalidModbus(modbus) : format.invalid();
 }
 
@@ -148,8 +153,10 @@ std::unique_ptr<ConnectedMeter> makeInstrument(const InstrumentProfile& p, const
                                                  ? RegisterLink::tcp(p.place, p.number)
                                                  : RegisterLink::rtu(p.place, p.number),
                                              p.modbus, p.every_ms, clock);
-    return std::make_unique<LineMeter>(p.name, sourceOf(p), p.format,
-                                       LineMeter::Question{p.question.toUtf8(), p.every_ms}, clock);
+    auto meter = std::make_unique<LineMeter>(p.name, sourceOf(p), p.format,
+                                             LineMeter::Question{p.question.toUtf8(), p.every_ms}, clock);
+    meter->setIntegrationWords(p.integration.toUtf8());
+    return meter;
 }
 
 QStringList serialPorts() {

@@ -22,6 +22,7 @@ struct InstrumentProfile {
     LineFormat format;    ///< of lines; Modbus has its register instead
     QString question;    ///< sent for each value, such as a SCPI query; empty: the instrument sends by itself
     int every_ms = 200;  ///< between questions, 20…60 000
+    QString integration;  ///< sent to set a spectrometer's integration time, {ms} in it; empty: it cannot be
     ModbusRegister modbus;
 
     bool isModbus() const { return transport == Transport::ModbusTcp || transport == Transport::ModbusRtu; }

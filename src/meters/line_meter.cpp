@@ -51,6 +51,13 @@ void LineMeter::ask() {
     source_->write(question_.words + '\n');
 }
 
+bool LineMeter::setIntegration(int milliseconds) {
+    if (!takesIntegration() || state() != MeterState::Live) return false;
+    auto words = integration_words_;
+    source_->write(words.replace("{ms}", QByteArray::number(milliseconds)) + '\n');
+    return true;
+}
+
 /// So many lines as the time since the last allows.
 qsizetype LineMeter::allowance() {
     const double now = seconds();

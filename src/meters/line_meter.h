@@ -30,6 +30,10 @@ class LineMeter : public ConnectedMeter {
     QString trouble() const override;
     std::optional<SpectralSample> spectrum() const override { return parser_.lastSpectrum(); }
     const LineParser& parser() const { return parser_; }
+    /// How the instrument is told its integration time: words with {ms} in them; empty: it cannot be.
+    void setIntegrationWords(QByteArray words) { integration_words_ = std::move(words); }
+    bool takesIntegration() const override { return integration_words_.contains("{ms}"); }
+    bool setIntegration(int milliseconds) override;
     /// Asks now if no answer is open; called by a timer in the program.
     void ask();
 
@@ -49,6 +53,7 @@ class LineMeter : public ConnectedMeter {
     std::unique_ptr<LineSource> source_;
     LineParser parser_;
     Question question_;
+    QByteArray integration_words_;
     QTimer timer_;
     int open_questions_ = 0;
     double allowance_ = kLinesPerSecond;  ///< lines that may still be read now

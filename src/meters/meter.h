@@ -34,6 +34,9 @@ class Meter : public QObject {
     virtual void probeMoved(Millimetre /*x*/, Millimetre /*y*/, Millimetre /*depth*/) {}
     /// One sentence on the connection, with what could not be read; empty when there is nothing to say.
     virtual QString trouble() const { return {}; }
+    /// Tells a spectrometer how long to gather light; false where it cannot be told.
+    virtual bool setIntegration(int /*milliseconds*/) { return false; }
+    virtual bool takesIntegration() const { return false; }
     /// The spectrum behind the last value, of an instrument that reads one.
     virtual std::optional<SpectralSample> spectrum() const { return std::nullopt; }
 

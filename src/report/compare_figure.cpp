@@ -13,11 +13,13 @@ namespace {
 
 constexpr double kGap = 8.0;
 constexpr double kCardHeight = 112.0;
-constexpr double kLowCard = 88.0;   // of two rows
+constexpr double kLowCard = 88.0;  // of two rows
+constexpr double kNarrowCard = 124.0;
 constexpr double kNameCard = 26.0;  // a name and a place
 constexpr std::size_t kOneRow = 5;
 constexpr double kInterval = 1.96;
 constexpr double kAlikeRow = 17.0;
+constexpr std::size_t kMostLines = 7;
 constexpr double kAlikeHead = 20.0;
 constexpr double kAlikeName = 168.0;
 constexpr double kPip = 9.0;
@@ -35,6 +37,8 @@ std::vector<CompareCard::Node> profileOf(const ComparedPlane& plane, double leng
         ++sum.second;
     }
     std::vector<CompareCard::Node> out;
+    // Readings beyond a tank that is described too short still fit the card.
+    if (!by_x.empty()) length_mm = std::max(length_mm, by_x.rbegin()->first + by_x.begin()->first);
     for (const auto& [x, sum] : by_x) {
         const double mean = sum.first / sum.second;
         const double error =
@@ -90,14 +94,16 @@ void paintCard(QPainter& p, const QRectF& box, const CompareCard& card, double t
     p.drawRoundedRect(box, 6, 6);
     p.setBrush(Qt::NoBrush);
     const auto inner = low ? box.adjusted(9, 4, -9, -2) : box.adjusted(9, 6, -9, -6);
-    p.setFont(houseFont(12, true));
+    // A narrow card gives its head to the name: the place stands at its foot, the height goes.
+    const bool narrow = !low && box.width() < kNarrowCard;
+    p.setFont(houseFont(narrow ? 11 : 12, true));
     const QFontMetricsF bold(p.font());
-    const double place = card.place.isEmpty() ? 0.0 : bold.horizontalAdvance(card.place) + 6;
+    const double place = narrow || card.place.isEmpty() ? 0.0 : bold.horizontalAdvance(card.place) + 6;
     p.setPen(c.text);
     p.drawText(inner, Qt::AlignTop | Qt::AlignLeft,
                bold.elidedText(card.name, Qt::ElideRight, inner.width() - place));
-    p.setPen(card.place.startsWith(QLatin1Char('1')) ? c.accent : c.text);
-    p.drawText(inner, Qt::AlignTop | Qt::AlignRight, card.place);
+    p.setPen(card.leads ? c.accent : c.text);
+    p.drawText(inner, narrow ? Qt::AlignBottom | Qt::AlignLeft : Qt::AlignTop | Qt::AlignRight, card.place);
     if (low) return;
     const QRectF plot = inner.adjusted(0, 22, 0, -21);
     paintProfile(p, plot, card, top, c);
@@ -105,7 +111,7 @@ void paintCard(QPainter& p, const QRectF& box, const CompareCard& card, double t
     p.drawLine(QPointF(inner.left(), plot.bottom() + 1), QPointF(inner.right(), plot.bottom() + 1));
     p.setFont(houseFont(12));
     p.setPen(c.muted);
-    p.drawText(inner, Qt::AlignBottom | Qt::AlignLeft, card.height);
+    if (!narrow) p.drawText(inner, Qt::AlignBottom | Qt::AlignLeft, card.height);
     p.setFont(houseFont(13, true));
     p.setPen(c.text);
     p.drawText(inner, Qt::AlignBottom | Qt::AlignRight, card.mean);
@@ -211,6 +217,7 @@ std::vector<CompareCard> compareCards(const Comparison& compared, LengthUnit uni
         card.name = text(contender.name);
         card.height = tr("%1 up").arg(text(lengthText(contender.height, unit)));
         card.place = placeOf(compared.board.rows[i]);
+        card.leads = compared.board.rows[i].rank_lo == 1;
         if (card.place.isEmpty()) card.place = tr("–");
         card.basis = contender.basis;
         card.chosen = i == chosen;
@@ -279,16 +286,30 @@ AlikeTable alikeTable(const Comparison& compared, std::size_t chosen, std::size_
         out.columns.push_back(condition);
         out.heads.push_back(text(conditionName(condition), LengthUnit::Mm));
     }
-    for (const auto& rows : all) {
-        auto& line = out.rows.emplace_back();
+    std::vector<QString> names;
+    const auto reference = out.against;
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        std::vector<ConditionRow> line;
         for (const auto condition : out.columns) {
             ConditionRow found;
             found.condition = condition;
-            for (const auto& row : rows)
+            for (const auto& row : all[i])
                 if (row.condition == condition) found = row;
             line.push_back(std::move(found));
         }
+        const bool alike = std::all_of(line.begin(), line.end(), [](const ConditionRow& row) {
+            return row.state == ConditionState::Same;
+        });
+        // Of many, those that differ in nothing need no line each.
+        if (alike && all.size() > kMostLines && i != reference) {
+            ++out.alike;
+            continue;
+        }
+        if (i == reference) out.against = names.size();
+        names.push_back(out.names[i]);
+        out.rows.push_back(std::move(line));
     }
+    out.names = std::move(names);
     return out;
 }
 

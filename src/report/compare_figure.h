@@ -23,8 +23,9 @@ struct CompareCard {
     std::size_t contender = 0;  ///< its number in the comparison
     QString name;
     QString height;
-    QString mean;   ///< at that depth
-    QString place;  ///< "1", "1–2"; empty: not ranked
+    QString mean;        ///< at that depth
+    QString place;       ///< "1", "1–2"; a dash: not ranked
+    bool leads = false;  ///< the first place is among those
     std::vector<Node> profile;
     LightBasis basis = LightBasis::Read;
     bool chosen = false;   ///< the one that is looked at
@@ -54,6 +55,7 @@ struct AlikeTable {
     std::vector<std::vector<ConditionRow>> rows;  ///< by contender, by column
     std::size_t against = 0;                      ///< row of the one they are held against
     std::size_t same = 0;                         ///< conditions that are the same for all
+    std::size_t alike = 0;                        ///< contenders that are left out for differing in nothing
 };
 AlikeTable alikeTable(const Comparison& compared, std::size_t chosen, std::size_t against);
 double alikeHeight(const AlikeTable& table);

@@ -180,11 +180,16 @@ class SectionPainter {
         }
         path.lineTo(l_.x(shelf.profile.back().first), y);
         path.closeSubpath();
+        // Readings beyond a tank that is described too short stay within it.
+        p_.save();
+        p_.setClipRect(QRectF(QPointF(l_.x(0.0), y - 2.0 * room), QPointF(l_.x(d_.length.value()), y + 1.0)),
+                       Qt::IntersectClip);
         QColor fill = tideColour(peak, d_.profile_top);
         if (!c_.dark) fill = fill.darker(104);
         p_.setPen(Qt::NoPen);
         p_.setBrush(fill);
         p_.drawPath(path);
+        p_.restore();
     }
 
     void shelfLabels(const SectionData::Shelf& shelf, double y, bool chosen) {

@@ -45,10 +45,15 @@ class TestCliCompare : public QObject {
             for (const char* key : {"value", "lo", "hi", "unit"})
                 QVERIFY2(evenness.contains(QLatin1String(key)), key);
         }
-        // Nobody stated a price: not ranked, and said.
-        QVERIFY(ranks[0].toObject()[QLatin1String("rank")].isNull());
-        QVERIFY(
-            ranks[0].toObject()[QLatin1String("unranked")].toString().contains(QLatin1String("not stated")));
+        // Nobody stated prices or watts: what nobody has does not count, and is said to be missing.
+        QCOMPARE(ranks[0].toObject()[QLatin1String("rank")].toInt() +
+                     ranks[1].toObject()[QLatin1String("rank")].toInt(),
+                 3);
+        QVERIFY(ranks[0]
+                    .toObject()[QLatin1String("missing")]
+                    .toObject()[QLatin1String("price-per-output")]
+                    .toString()
+                    .contains(QLatin1String("not stated")));
     }
 
     void equalOnesAreATie() {

@@ -140,6 +140,23 @@ class TestGoalLevel : public QObject {
         QVERIFY(english(channelMix({}, {}, band(1, 2)).reason).find("No channel") != std::string::npos);
     }
 
+    void aChannelKeepsItsOwnBandToo() {
+        // Both light all points alike: without a wish any split of 150 to 180 serves, with one blue gives 40.
+        const LitPoints blue{{200, 200}, {}};
+        const LitPoints white{{400, 400}, {}};
+        const auto mix =
+            channelMix({"Blue", "white"}, {blue, white}, band(150, 180), {{"blue", band(40, 50).band}});
+        QCOMPARE(mix.share, 1.0);
+        QVERIFY(mix.level_pct[0] >= 20.0 && mix.level_pct[0] <= 25.0);
+        QVERIFY(english(mix.reason).find("its own band") != std::string::npos);
+        // A wish that the sum cannot keep leaves nothing.
+        QCOMPARE(channelMix({"blue", "white"}, {blue, white}, band(150, 180), {{"blue", band(190, 200).band}})
+                     .share,
+                 0.0);
+        // A name that no channel has is no wish.
+        QCOMPARE(channelMix({"blue"}, {blue}, band(150, 180), {{"green", band(0, 1).band}}).share, 1.0);
+    }
+
     void aMixOfManyIsNeverWorseThanOneLevelForAll() {
         // Six channels, too many for the lattice.
         std::vector<LitPoints> channels;

@@ -132,6 +132,14 @@ class TestRankBoard : public QObject {
         QVERIFY(rankBoard(judgedOf(bench), question).order.empty());
     }
 
+    void whatNobodyHasDoesNotCountUnlessItWasChosen() {
+        auto bench = benchOf({{"A", 150, 0.7, 60, 0}, {"B", 150, 0.9, 60, 0}});
+        QCOMPARE(weightOf(weightsFor(bench, judgedOf(bench)), Criterion::PricePerOutput), 0.0);
+        QCOMPARE(weightOf(weightsFor(bench, judgedOf(bench)), Criterion::Evenness), 3.0);
+        bench.method.weights = {{Criterion::PricePerOutput, 2}};
+        QCOMPARE(weightOf(weightsFor(bench, judgedOf(bench)), Criterion::PricePerOutput), 2.0);
+    }
+
     void twoCurrenciesAreNotMixed() {
         const auto bench =
             benchOf({{"A", 150, 0.7, 60, 100}, {"B", 150, 0.7, 60, 100}, {"C", 150, 0.7, 60, 100, "§"}});

@@ -147,6 +147,24 @@ class TestArray : public QObject {
         QVERIFY(stage().verdicts()->mix.has_value());
         QCOMPARE(stage().verdicts()->mix->names.size(), std::size_t{3});
         QVERIFY(stage().verdicts()->mix->share >= stage().verdicts()->mix->equal_share);
+        // A channel may have a band of its own.
+        const auto red = stage().verdicts()->mix->level_pct[2];
+        auto* bands = w_->find<QLineEdit>("arrayChannelBands");
+        const auto type = [&](const QString& words) {
+            bands->setText(words);
+            QTest::keyClick(bands, Qt::Key_Return);
+            w_->settle();
+            QTRY_VERIFY_WITH_TIMEOUT(!w_->session.fitting() && !stage().busy(), 60'000);
+        };
+        type(QStringLiteral("ultraviolet 1–2"));
+        QCOMPARE(stage().verdicts()->mix->level_pct[2], red);
+        type(QStringLiteral("deep red 0–8"));
+        QVERIFY2(stage().verdicts()->mix->level_pct[2] < 25.0,
+                 qPrintable(QString::number(stage().verdicts()->mix->level_pct[2])));
+        QVERIFY(
+            text(stage().verdicts()->mix->reason, LengthUnit::Cm).contains(QStringLiteral("its own band")));
+        type({});
+        QCOMPARE(stage().verdicts()->mix->level_pct[2], red);
     }
 
     void measuredArraysLieBesideTheirPrediction() {

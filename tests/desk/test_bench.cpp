@@ -41,6 +41,35 @@ class TestBench : public QObject {
         QVERIFY(std::abs(across / up - 240.0 / 50.0) < 1e-9);
     }
 
+    void anAccessoryHasAPrice() {
+        auto* price = w_->find<QLineEdit>("accessoryPrice");
+        type(price, "12");  // there is none yet: said, and nothing changes
+        QVERIFY(w_->session.bench().accessories.empty());
+        Accessory frost;
+        frost.name = "frost";
+        QVERIFY(w_->session.project()->save(frost));
+        w_->settle();
+        QCOMPARE(w_->find<QComboBox>("accessoryChoice")->currentText(), QStringLiteral("frost"));
+        type(price, "24.5");
+        QCOMPARE(w_->session.bench().accessories.front().price, 24.5);
+        type(price, "-3");
+        QCOMPARE(w_->session.bench().accessories.front().price, 24.5);
+        type(w_->find<QLineEdit>("accessoryName"), "frost 2");
+        QCOMPARE(w_->session.bench().accessories.front().name, std::string("frost 2"));
+        QVERIFY(*w_->session.project()->undo());
+        QVERIFY(*w_->session.project()->undo());
+        QCOMPARE(w_->session.bench().accessories.front().price, 0.0);
+    }
+
+    void pricesAndLifeAreTypedInTheirRows() {
+        type(w_->find<QLineEdit>("fixture_price"), "210");
+        type(w_->find<QLineEdit>("fixture_life_h"), "40000");
+        type(w_->find<QLineEdit>("fixture_noise_dba"), "31");
+        QCOMPARE(fixture().price, 210.0);
+        QCOMPARE(fixture().life_h, 40000.0);
+        QCOMPARE(*fixture().noise_dba, 31.0);
+    }
+
     void aWallIsChangedWhereItStands() {
         auto* drawing = w_->window.findChild<TankDrawing*>();
         const auto before = tank().wall(Side::Right).kind;

@@ -16,6 +16,12 @@ namespace {
 class HandSpectrometer : public HandMeter {
   public:
     std::optional<SpectralSample> spectrum() const override { return sample; }
+    bool takesIntegration() const override { return true; }
+    bool setIntegration(int milliseconds) override {
+        integration = milliseconds;
+        return true;
+    }
+    int integration = 0;
     SpectralSample sample{
         400.0, 50.0, SpectralUnit::MicromolePerSquareMetreSecond, {0.1, 0.4, 0.3, 0.5, 0.2, 0.1, 0.0}};
 };
@@ -201,6 +207,18 @@ class TestSpectrumStage : public QObject {
         press("scanKeep");
         QCOMPARE(bench().spectra.size(), std::size_t{3});
         QCOMPARE(bench().spectra.back().test, std::string("moving water"));
+        // Another integration time: what was gathered with the old one is gone, the dark too.
+        press("scanRead");
+        hand->send(100, 0.1);
+        QVERIFY(dialog.findChild<QPushButton*>(QStringLiteral("scanKeep"))->isEnabled());
+        dialog.findChild<QSpinBox*>(QStringLiteral("scanIntegration"))->setValue(40);
+        QCOMPARE(hand->integration, 40);
+        QVERIFY(!dialog.findChild<QPushButton*>(QStringLiteral("scanKeep"))->isEnabled());
+        press("scanRead");
+        hand->send(100, 0.1);
+        QVERIFY(dialog.findChild<QLabel*>(QStringLiteral("scanState"))
+                    ->text()
+                    .contains(QStringLiteral("dark not subtracted")));
     }
 
     void aReadingKeepsTheSpectrumBehindIt() {

@@ -231,6 +231,25 @@ class TestMeters : public QObject {
         QCOMPARE(socket->readAll(), QByteArray("MEAS:POW?\n"));
     }
 
+    void aSpectrometerIsToldItsIntegrationTime() {
+        QTcpServer server;
+        QVERIFY(server.listen(QHostAddress::LocalHost));
+        LineMeter meter(QStringLiteral("Spectrometer"),
+                        std::make_unique<TcpSource>(QStringLiteral("127.0.0.1"), server.serverPort()),
+                        columnFormat(1), {}, machineClock());
+        QVERIFY(!meter.takesIntegration());
+        meter.setIntegrationWords("INT {ms}");
+        QVERIFY(meter.takesIntegration());
+        QVERIFY(!meter.setIntegration(250));  // not connected: nobody was told
+        meter.start();
+        QTRY_VERIFY(server.hasPendingConnections());
+        auto* socket = server.nextPendingConnection();
+        QTRY_COMPARE(meter.state(), MeterState::Live);
+        QVERIFY(meter.setIntegration(250));
+        QTRY_COMPARE(socket->bytesAvailable(), 8);
+        QCOMPARE(socket->readAll(), QByteArray("INT 250\n"));
+    }
+
     void aSerialLineThatIsPulledIsLostOnce() {
         int master = -1;
         int slave = -1;
@@ -353,6 +372,7 @@ class TestMeters : public QObject {
         wand.name = QStringLiteral("Wand");
         wand.place = QStringLiteral("/dev/ttyUSB0");
         wand.format.pattern = QStringLiteral("E=(\\S+)");
+        wand.integration = QStringLiteral("INT {ms}");
         InstrumentProfile plug;
         plug.name = QStringLiteral("Plug");
         plug.measures = Measures::Power;
@@ -363,6 +383,9 @@ class TestMeters : public QObject {
         QVERIFY(!wand.invalid() && !plug.invalid());
         QVERIFY(store.save({wand, plug}));
         QCOMPARE(*store.load(), (QList{wand, plug}));
+        wand.integration = QStringLiteral("INT");
+        QCOMPARE(wand.invalid()->where, std::string("integration"));
+        wand.integration.clear();
         plug.number = 0;
         QCOMPARE(plug.invalid()->where, std::string("port"));
         wand.place.clear();

@@ -4,6 +4,7 @@
 
 #include "core/light/exact_field.h"
 #include "core/simulation/demo_scenario.h"
+#include "core/spectrum/scan.h"
 #include "core/words/sentence.h"
 #include "meters/discovery.h"
 #include "meters/instrument.h"
@@ -103,6 +104,14 @@ class TestRig : public QObject {
         QVERIFY(std::abs(samples[0][1].toDouble() / rig.ppfd() - 1.0) < 1e-4);
         QVERIFY(meter->spectrum());
         QCOMPARE(meter->spectrum()->values.size(), std::size_t{81});
+        // Told to gather light for a long time its top goes flat.
+        QVERIFY(!isSaturated(spectrumOf(*meter->spectrum())));
+        QVERIFY(!meter->setIntegration(20'000));
+        profile.integration = QStringLiteral("INT {ms}");
+        auto told = makeInstrument(profile, [] { return 0.0; });
+        told->start();
+        QTRY_VERIFY(told->setIntegration(20'000));
+        QTRY_VERIFY(told->spectrum() && isSaturated(spectrumOf(*told->spectrum())));
     }
 
     void whatSendsIsFoundAndWhatDoesNotIsNot() {

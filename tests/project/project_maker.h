@@ -33,6 +33,19 @@ inline Run plannedRun(Id fixture) {
     return run;
 }
 
+/// Changes a file behind our back; what went wrong, or nothing.
+inline QString bentBy(const QString& path, const QString& sql) {
+    QString wrong;
+    {
+        auto db = QSqlDatabase::addDatabase(QStringLiteral("QSQLITE"), QStringLiteral("bend"));
+        db.setDatabaseName(path);
+        QSqlQuery query(db.open() ? db : QSqlDatabase());
+        if (!query.exec(sql)) wrong = query.lastError().text();
+    }
+    QSqlDatabase::removeDatabase(QStringLiteral("bend"));
+    return wrong;
+}
+
 /// A project of one fixture with one run that is planned.
 inline std::unique_ptr<Project> projectWithRun(const QString& path) {
     auto project = Project::create(path, QStringLiteral("Test bench"));

@@ -17,6 +17,12 @@ std::set<Criterion> wantedOf(const Bench& bench, const CompareQuestion& question
     return wanted;
 }
 
+/// Described or fitted, a scene gives them; where they count the fit is worth its time.
+bool betterByFit(const Bench& bench) {
+    const auto& weights = weightsOf(bench);
+    return weightOf(weights, Criterion::Shadow) > 0.0 || weightOf(weights, Criterion::Shimmer) > 0.0;
+}
+
 bool anyTakesFit(const std::set<Criterion>& wanted) {
     return std::any_of(wanted.begin(), wanted.end(), takesFit);
 }
@@ -54,15 +60,16 @@ Comparison compareAll(std::shared_ptr<const Bench> bench, const FitOf& fit_of,
     asked.wanted = wantedOf(b, question);
     asked.stop = question.stop;
     auto contenders = contendersOf(b, out.sweeps, out.place, fit_of);
+    const bool wants_fits = anyTakesFit(asked.wanted) || betterByFit(b);
     std::vector<const FitResult*> fits;
     for (const auto* sweep : compared) {
         if (question.stop.stop_requested()) break;
-        fits.push_back(fit_of && anyTakesFit(asked.wanted) ? fit_of(*sweep) : nullptr);
+        fits.push_back(fit_of && wants_fits ? fit_of(*sweep) : nullptr);
     }
     out.judged = judgeAll(b, std::move(contenders), fits, asked,
                           [&](double share) { question.progress(0.5 * share); });
     RankQuestion ranked;
-    ranked.weights = weightsOf(b);
+    ranked.weights = weightsFor(b, out.judged);
     ranked.shown = allCriteria();
     ranked.band = b.method.goal.band;
     ranked.resamples = question.resamples;

@@ -129,16 +129,21 @@ class Conditions {
     }
 
     void addTankAndWater() {
-        const auto tank = [](const Side& s) { return nameIn(s.bench.tanks, s.run.tank, ""); };
+        // Over which it is compared, or, where nothing speaks for it there, over which it was read.
+        const auto tankOf = [](const Side& s) {
+            return s.contender.speaks() ? s.contender.tank : s.run.tank;
+        };
+        const auto tank = [&](const Side& s) { return nameIn(s.bench.tanks, tankOf(s), ""); };
         const auto alike = [&] {
-            const auto* a = byId(a_.bench.tanks, a_.run.tank);
-            const auto* b = byId(b_.bench.tanks, b_.run.tank);
+            const auto* a = byId(a_.bench.tanks, tankOf(a_));
+            const auto* b = byId(b_.bench.tanks, tankOf(b_));
             return (a == nullptr && b == nullptr) ||
                    (a != nullptr && b != nullptr && a->length == b->length && a->width == b->width &&
                     a->water_depth == b->water_depth && a->walls == b->walls &&
                     a->water_kind == b->water_kind);
         };
-        addRecorded(Condition::Tank, tank(a_), tank(b_), alike(),
+        const auto moved = [&](const Side& s) { return s.modelled() && s.run.tank != tankOf(s); };
+        addRecorded(Condition::Tank, tank(a_), tank(b_), alike() && !moved(a_) && !moved(b_),
                     byFit(say(GLUMET_SAY("Core", "Read one of them again in the other's tank."))));
         const auto water = [](const Side& s) {
             constexpr std::array kWater{GLUMET_SAY("Core", "still"), GLUMET_SAY("Core", "moving"),

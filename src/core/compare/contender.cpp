@@ -7,6 +7,7 @@
 #include "core/bench/grid.h"
 #include "core/bench/plane_grid.h"
 #include "core/fit/bench_scene.h"
+#include "core/fit/posterior_draws.h"
 #include "core/survey/repeatability.h"
 #include "core/verdicts/goal_level.h"
 #include "core/verdicts/height_schools.h"
@@ -22,6 +23,8 @@ constexpr double kDarkShare = 0.01;  // of the mean; less dark light is none
 constexpr double kGoodMeter = 0.05;
 constexpr double kCellMm = 100.0;
 constexpr double kInterval = 1.96;
+constexpr int kDraws = 60;
+constexpr std::uint64_t kDrawSeed = 1;
 
 double levelOf(const Configuration& configuration) { return configuration.level_pct.value_or(100.0) / 100.0; }
 
@@ -165,13 +168,18 @@ std::vector<ComparedPlane> blankPlanes(const Bench& bench, const Tank& tank, con
     std::vector<ComparedPlane> out;
     if (like != nullptr && like->speaks()) {
         for (const auto& plane : like->planes) {
-            out.push_back({plane.depth, plane.grid, plane.points});
+            auto& blank = out.emplace_back();
+            blank.depth = plane.depth;
+            blank.grid = plane.grid;
+            blank.points = plane.points;
             for (auto& point : out.back().points) point.swing = 0.0;
         }
         return out;
     }
     for (const auto depth : judgedDepths(bench.method.goal, tank.water_depth, Over::Points)) {
-        ComparedPlane plane{depth, usualGrid(tank), {}};
+        ComparedPlane plane;
+        plane.depth = Millimetre(std::round(depth.value()));
+        plane.grid = usualGrid(tank);
         for (int row = 0; row < plane.grid->rows(); ++row)
             for (int column = 0; column < plane.grid->columns(); ++column)
                 plane.points.push_back({plane.grid->xs_mm[static_cast<std::size_t>(column)],
@@ -179,6 +187,29 @@ std::vector<ComparedPlane> blankPlanes(const Bench& bench, const Tank& tank, con
         out.push_back(std::move(plane));
     }
     return out;
+}
+
+/// Values of a model over places of a plane: as it is, how far all of them are in doubt, and draw by draw.
+void fillPlane(ComparedPlane& plane, const LightModel& model, const LightScene& scene, double level) {
+    std::vector<BasisField::Point> places;
+    for (const auto& point : plane.points) places.push_back({point.x_mm, point.y_mm, plane.depth.value()});
+    const auto values = predict(model, scene, places);
+    double error = 0.0;
+    for (std::size_t i = 0; i < values.size(); ++i) {
+        plane.points[i].ppfd = values[i].ppfd / level;
+        if (values[i].ppfd > 0.0)
+            error += (values[i].hi - values[i].lo) / (2.0 * kInterval * values[i].ppfd) /
+                     static_cast<double>(values.size());
+    }
+    plane.common_error = error;
+    // A misfit is smooth: half of its variance goes along with the whole plane.
+    plane.point_error = plane.drawn_error = model.misfit / std::sqrt(2.0);
+    const DrawnField field(model, scene, places);
+    PosteriorDraws draws(model, kDrawSeed);
+    for (int draw = 0; draw < kDraws; ++draw) {
+        plane.draws.push_back(field.values(draws.next()));
+        for (auto& value : plane.draws.back()) value /= level;
+    }
 }
 
 void takeFit(Contender& out, const Bench& bench, const Tank& tank, const FitResult& fit,
@@ -190,21 +221,7 @@ void takeFit(Contender& out, const Bench& bench, const Tank& tank, const FitResu
     settings.placement = {};
     hangRun(scene, settings, out.height, 1.0, {});
     out.planes = blankPlanes(bench, tank, like);
-    for (auto& plane : out.planes) {
-        std::vector<BasisField::Point> places;
-        for (const auto& point : plane.points)
-            places.push_back({point.x_mm, point.y_mm, plane.depth.value()});
-        const auto values = predict(model, scene, places);
-        double error = 0.0;
-        for (std::size_t i = 0; i < values.size(); ++i) {
-            plane.points[i].ppfd = values[i].ppfd / (out.level > 0.0 ? out.level : 1.0);
-            if (values[i].ppfd > 0.0)
-                error += (values[i].hi - values[i].lo) / (2.0 * kInterval * values[i].ppfd) /
-                         static_cast<double>(values.size());
-        }
-        plane.point_error = 0.0;
-        plane.common_error = error;
-    }
+    for (auto& plane : out.planes) fillPlane(plane, model, scene, out.level > 0.0 ? out.level : 1.0);
     out.basis = fit.means > 0 && fit.means == static_cast<int>(fit.residuals.size()) ? LightBasis::Charted
                                                                                      : LightBasis::Modelled;
 }
@@ -297,7 +314,8 @@ Contender contenderOf(const Bench& bench, const Sweep& sweep, const ComparePlace
     const auto* meter = byId(bench.meters, sweep.configuration.meter);
     out.meter_error = meter == nullptr ? kGoodMeter : meter->relative_uncertainty;
     const auto* run = runNear(bench, sweep, out.height);
-    const auto* tank = byId(bench.tanks, place.tank != 0 ? place.tank : sweep.configuration.tank);
+    out.tank = place.tank != 0 ? place.tank : sweep.configuration.tank;
+    const auto* tank = byId(bench.tanks, out.tank);
     if (run == nullptr) {
         out.missing = say(GLUMET_SAY("Core", "Nothing has been read of it."));
         return out;

@@ -26,6 +26,11 @@ struct ComparedPlane {
     double point_error = 0.03;          ///< relative standard error of each by itself
     double common_error = 0.0;          ///< … and of all together: what a fit leaves open
     double height_slope = 0.0;          ///< change of ln PPFD with the mounting height, 1/mm; 0: not known
+    /// The points as a fit leaves them possible, draw by draw; empty where they were read. Besides, all of a
+    /// draw are in doubt together by `drawn_error`, and each by point_error: what the readings hold and the
+    /// fit does not.
+    std::vector<std::vector<double>> draws = {};
+    double drawn_error = 0.0;
 
     double mean() const;
 };
@@ -42,7 +47,8 @@ struct Contender {
     Configuration configuration;
     std::string name;
     std::vector<Id> runs;
-    Id run = 0;  ///< whose conditions speak: the one at that height, else the nearest
+    Id run = 0;   ///< whose conditions speak: the one at that height, else the nearest
+    Id tank = 0;  ///< over which it is compared
     Millimetre height{0};
     bool own_height = true;  ///< recommended for it; false: the same for all
     LightBasis basis = LightBasis::Read;

@@ -21,8 +21,11 @@ namespace glumet {
 namespace {
 
 constexpr double kInterval = 1.96;
-constexpr double kDecibelError = 1.0;  // of a hand-held sound level meter
-constexpr double kLevelError = 0.05;   // of light at the eye: as the meter the flux rests on
+constexpr double kDecibelError = 1.0;    // of a hand-held sound level meter
+constexpr double kLevelError = 0.05;     // of what a fit gives: as the meter the flux rests on
+constexpr double kDescribedError = 0.2;  // … and of what a description alone gives
+constexpr double kReadWatts = 0.02;
+constexpr double kRatedWatts = 0.1;
 constexpr int kMostFixtures = 6;
 constexpr double kSquareMm = 1e-6;
 
@@ -96,6 +99,8 @@ Lit litScene(const Bench& bench, const Contender& contender, const FitResult* fi
     hangRun(scene, settings, contender.height, contender.level > 0.0 ? 1.0 / contender.level : 1.0, {});
     return {sceneWith(at_home ? fit->model : fit->model.elsewhere(), std::move(scene)), false};
 }
+
+double errorOf(bool described) { return described ? kDescribedError : kLevelError; }
 
 class Judge {
   public:
@@ -197,8 +202,8 @@ class Judge {
         if (wants(Criterion::RoomSpill) || wants(Criterion::EyeLight)) {
             const auto room = roomLight(*lit.scene, {bench_.method.eye_away, bench_.method.eye_above});
             if (!room) return lack(room.error().what);
-            out_.known[Criterion::RoomSpill] = {room->spill_share, kLevelError, lit.described};
-            out_.known[Criterion::EyeLight] = {room->at_eye, kLevelError, lit.described};
+            out_.known[Criterion::RoomSpill] = {room->spill_share, errorOf(lit.described), lit.described};
+            out_.known[Criterion::EyeLight] = {room->at_eye, errorOf(lit.described), lit.described};
         }
         if (wants(Criterion::Shadow) || wants(Criterion::Shimmer)) addShadow(*lit.scene, lit.described);
     }
@@ -210,8 +215,8 @@ class Judge {
             lacks(Criterion::Shadow, say(GLUMET_SAY("Core", "it has too many emitters to be weighed")));
         else
             out_.known[Criterion::Shadow] = {
-                shadowFigure(scene, Millimetre(0.5 * scene.water_depth_mm), middle(scene)), kLevelError,
-                described};
+                shadowFigure(scene, Millimetre(0.5 * scene.water_depth_mm), middle(scene)),
+                errorOf(described), described};
         if (emitters > kMostForShimmer)
             return lacks(Criterion::Shimmer,
                          say(GLUMET_SAY("Core", "it has too many emitters to be weighed")));
@@ -222,7 +227,7 @@ class Judge {
             sum += shimmerAt(field, Millimetre(at[0]), Millimetre(at[1]),
                              Millimetre(0.5 * scene.water_depth_mm)) /
                    static_cast<double>(points.size());
-        out_.known[Criterion::Shimmer] = {sum, kLevelError, described};
+        out_.known[Criterion::Shimmer] = {sum, errorOf(described), described};
     }
 
     /// The middle ring's cells of a 6 × 6 grid.
@@ -274,13 +279,15 @@ class Judge {
             asked.delivered = PhotonFlux(mean * out_.area_m2 * out_.count);
         out_.cost = costOf(bench_, configuration().fixture, configuration().accessory, asked);
         const bool rated = out_.contender.power_is_rated;
+        const double watts = rated ? kRatedWatts : kReadWatts;
         const auto listed = [&] { return say("{}", Listed{out_.cost.missing}); };
         if (out_.cost.kwh_year && out_.contender.speaks())
-            out_.known[Criterion::EnergyYear] = {*out_.cost.kwh_year, 0.0, rated};
+            out_.known[Criterion::EnergyYear] = {*out_.cost.kwh_year, watts, rated};
         else
             lacks(Criterion::EnergyYear, out_.contender.speaks() ? Words(listed()) : out_.contender.missing);
         if (out_.cost.total && out_.contender.speaks())
-            out_.known[Criterion::LifeCost] = {*out_.cost.total, 0.0, rated};
+            out_.known[Criterion::LifeCost] = {
+                *out_.cost.total, watts * *out_.cost.energy_year * asked.years / *out_.cost.total, rated};
         else
             lacks(Criterion::LifeCost, out_.contender.speaks()
                                            ? Words(say(GLUMET_SAY("Core", "{} is missing"), Words(listed())))

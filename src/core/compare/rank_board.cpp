@@ -131,11 +131,12 @@ class Rereading {
           meter_error_(meters_differ ? judged.contender.meter_error : 0.0),
           share_(question.band, greatest(judged.contender)) {
         for (const auto& plane : judged.contender.planes) {
-            auto& flat = flat_.emplace_back();
-            for (const auto& point : plane.points) {
-                flat.values.push_back(static_cast<float>(point.ppfd));
-                flat.logs.push_back(static_cast<float>(std::log(std::max(point.ppfd, 1e-3))));
-            }
+            auto& possible = flat_.emplace_back();
+            for (const auto& draw : plane.draws) possible.push_back(flatOf(draw));
+            if (!possible.empty()) continue;
+            std::vector<double> values;
+            for (const auto& point : plane.points) values.push_back(point.ppfd);
+            possible.push_back(flatOf(values));
         }
     }
 
@@ -147,11 +148,14 @@ class Rereading {
         share_.clear();
         const auto& planes = judged_.contender.planes;
         for (std::size_t p = 0; p < planes.size(); ++p) {
+            const bool drawn = !planes[p].draws.empty();
             const double common =
-                normals.at(at++) * planes[p].common_error + meter + planes[p].height_slope * height;
-            add(out, flat_[p], static_cast<float>(planes[p].point_error), static_cast<float>(common), normals,
+                normals.at(at++) * (drawn ? planes[p].drawn_error : planes[p].common_error) + meter +
+                planes[p].height_slope * height;
+            const auto& flat = flat_[p][resample % flat_[p].size()];
+            add(out, flat, static_cast<float>(planes[p].point_error), static_cast<float>(common), normals,
                 at);
-            at += flat_[p].values.size();
+            at += flat.values.size();
         }
         const auto count = static_cast<double>(planes.size());
         out.evenness /= count;
@@ -166,6 +170,15 @@ class Rereading {
         std::vector<float> values;
         std::vector<float> logs;
     };
+
+    static Flat flatOf(const std::vector<double>& values) {
+        Flat out;
+        for (const double value : values) {
+            out.values.push_back(static_cast<float>(value));
+            out.logs.push_back(static_cast<float>(std::log(std::max(value, 1e-3))));
+        }
+        return out;
+    }
 
     static double greatest(const Contender& contender) {
         double most = 0.0;
@@ -198,7 +211,7 @@ class Rereading {
     std::size_t number_;
     double meter_error_;
     BandShare share_;
-    std::vector<Flat> flat_;
+    std::vector<std::vector<Flat>> flat_;  // by plane: as read, or as each draw has it
 };
 
 /// As read, without moving anything: the share at the best whole level.
@@ -466,6 +479,19 @@ const RankedFigure* RankBoard::figure(std::size_t row, Criterion criterion) cons
     for (const auto& figure : rows[row].figures)
         if (figure.criterion == criterion) return figure.there ? &figure : nullptr;
     return nullptr;
+}
+
+std::vector<CriterionWeight> weightsFor(const Bench& bench, const std::vector<Judged>& judged) {
+    auto weights = weightsOf(bench);
+    if (!bench.method.weights.empty()) return weights;
+    std::erase_if(weights, [&](const CriterionWeight& weight) {
+        return std::none_of(judged.begin(), judged.end(), [&](const Judged& j) {
+            return byPlanes(weight.criterion)
+                       ? j.contender.speaks() && figureOf(j, weight.criterion, asRead(j)).has_value()
+                       : j.known.contains(weight.criterion);
+        });
+    });
+    return weights;
 }
 
 RankBoard rankBoard(const std::vector<Judged>& judged, const RankQuestion& question) {

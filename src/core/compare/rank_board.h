@@ -56,6 +56,9 @@ struct RankBoard {
     const RankedFigure* figure(std::size_t row, Criterion criterion) const;
 };
 
+/// The project's own weights; without any the ready ones, but for criteria of which nobody has a figure.
+std::vector<CriterionWeight> weightsFor(const Bench& bench, const std::vector<Judged>& judged);
+
 /// Ranks by score = Σ w · ±ln(figure) / Σ w: a tenth better in one criterion weighs as much as a tenth in
 /// another of the same weight. Who lacks a figure that counts is not ranked, and that is said.
 ///

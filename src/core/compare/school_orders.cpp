@@ -96,8 +96,10 @@ class Orders {
             fits.push_back(fit_of_ && by_fit ? fit_of_(*sweep) : nullptr);
         const auto judged = judgeAll(bench_, std::move(contenders), fits, asked);
         RankQuestion question;
-        for (const auto& weight : weightsOf(bench_))
-            if (weight.criterion != Criterion::PriceForGoal) question.weights.push_back(weight);
+        question.weights = weightsFor(bench_, judged);
+        std::erase_if(question.weights, [](const CriterionWeight& weight) {
+            return weight.criterion == Criterion::PriceForGoal;
+        });
         question.band = band;
         question.resamples = 1;
         keep(std::move(school), std::move(heading), judged, rankBoard(judged, question));

@@ -4,6 +4,7 @@
 #include <array>
 #include <cmath>
 
+#include "core/bench/fixture.h"
 #include "core/words/wording.h"
 
 namespace glumet {
@@ -158,7 +159,9 @@ namespace {
 /// Searches the levels of channels, in whole per cent.
 class MixSearch {
   public:
-    MixSearch(const std::vector<LitPoints>& channels, const Goal& goal) : channels_(channels), goal_(goal) {}
+    /// `own`: each channel's own band; nothing: none.
+    MixSearch(const std::vector<LitPoints>& channels, const Goal& goal, std::vector<std::optional<Band>> own)
+        : channels_(channels), goal_(goal), own_(std::move(own)) {}
 
     static constexpr double kBroken = 2.0;
     static constexpr std::size_t kMostOnLattice = 5;
@@ -175,7 +178,7 @@ class MixSearch {
         const bool broken = (goal_.ceiling && largest(sum) > goal_.ceiling->value()) ||
                             (goal_.floor && !bottom.empty() && least(bottom) < goal_.floor->value());
         // What breaks a limit is worse than anything that keeps it, but still ranked.
-        return shareAt(sum, goal_.band, 1.0) - (broken ? kBroken : 0.0);
+        return shareOf(sum, levels) - (broken ? kBroken : 0.0);
     }
 
     /// Each channel in turn at its best of all levels, until none helps.
@@ -241,6 +244,23 @@ class MixSearch {
     }
 
   private:
+    /// Of the points whose sum and whose channels with a band of their own are within theirs.
+    double shareOf(const std::vector<double>& sum, const std::vector<double>& levels) const {
+        if (std::none_of(own_.begin(), own_.end(), [](const auto& band) { return band.has_value(); }))
+            return shareAt(sum, goal_.band, 1.0);
+        std::size_t inside = 0;
+        for (std::size_t i = 0; i < sum.size(); ++i) {
+            bool good = within(sum[i], goal_.band);
+            for (std::size_t c = 0; good && c < channels_.size(); ++c)
+                good = !own_[c] || within(channels_[c].values[i] * levels[c] / 100.0, *own_[c]);
+            inside += good ? 1 : 0;
+        }
+        return sum.empty() ? 0.0 : static_cast<double>(inside) / static_cast<double>(sum.size());
+    }
+    static bool within(double ppfd, const Band& band) {
+        return ppfd >= band.low.value() && ppfd <= band.high.value();
+    }
+
     /// The next point of the lattice; false after the last.
     static bool advance(std::vector<double>& levels, double step) {
         for (auto& level : levels) {
@@ -253,12 +273,13 @@ class MixSearch {
 
     const std::vector<LitPoints>& channels_;
     const Goal& goal_;
+    std::vector<std::optional<Band>> own_;
 };
 
 }  // namespace
 
 ChannelMix channelMix(const std::vector<std::string>& names, const std::vector<LitPoints>& channels,
-                      const Goal& goal) {
+                      const Goal& goal, const std::vector<ChannelBand>& own) {
     ChannelMix out;
     out.asked = goal;
     out.names = names;
@@ -267,7 +288,13 @@ ChannelMix channelMix(const std::vector<std::string>& names, const std::vector<L
         return out;
     }
     out.used = channels.front().values.size();
-    const MixSearch search(channels, goal);
+    std::vector<std::optional<Band>> bands(channels.size());
+    for (std::size_t c = 0; c < names.size() && c < bands.size(); ++c)
+        for (const auto& wanted : own)
+            if (sameName(wanted.channel, names[c])) bands[c] = wanted.band;
+    const bool any_own =
+        std::any_of(bands.begin(), bands.end(), [](const auto& band) { return band.has_value(); });
+    const MixSearch search(channels, goal, std::move(bands));
     out.level_pct = search.best();
     for (std::size_t c = 0; c < channels.size(); ++c) {
         const auto [low, high] = search.about(out.level_pct, c);
@@ -291,6 +318,8 @@ ChannelMix channelMix(const std::vector<std::string>& names, const std::vector<L
             : say(GLUMET_SAY("Core", "{}: {} of the points in the band; all equally dimmed reach {}."),
                   std::move(levels), Share{out.share}, Share{out.equal_share});
     if (broken) out.reason += say(GLUMET_SAY("Core", "No mix keeps ceiling and floor."));
+    if (any_own)
+        out.reason += say(GLUMET_SAY("Core", "A point counts where each channel keeps its own band too."));
     return out;
 }
 

@@ -60,9 +60,18 @@ struct GoalLevel {
 /// keeps both, the best share is taken and what is broken is said. Fails without values.
 GoalLevel goalLevel(const LitPoints& points, const Goal& goal);
 
-/// Levels of several channels, one LitPoints each, that together put most points into the band. Light adds
-/// up. From the best equal level, and from the best of a coarse lattice (10 %; 25 % for four or five
-/// channels), each channel in turn is set to its best whole per cent until none helps.
+/// What one channel is to give where the mix is judged: neither less nor more at a point.
+struct ChannelBand {
+    std::string channel;  ///< by its name
+    Band band;
+
+    bool operator==(const ChannelBand&) const = default;
+};
+
+/// Levels of several channels, one LitPoints each, that together put most points into the band; a channel
+/// with a band of its own must be within it there too. Light adds up. From the best equal level, and from the
+/// best of a coarse lattice (10 %; 25 % for four or five channels), each channel in turn is set to its best
+/// whole per cent until none helps.
 struct ChannelMix {
     Goal asked;
     std::size_t used = 0;  ///< values judged of each channel
@@ -79,7 +88,7 @@ struct ChannelMix {
     VerdictStatus status() const { return statusOf(used, share); }
 };
 ChannelMix channelMix(const std::vector<std::string>& names, const std::vector<LitPoints>& channels,
-                      const Goal& goal);
+                      const Goal& goal, const std::vector<ChannelBand>& own = {});
 
 /// Two goals in one tank under one level, each in its own zone.
 struct SharedLevel {

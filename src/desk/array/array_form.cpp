@@ -27,6 +27,31 @@ std::optional<std::pair<Millimetre, Millimetre>> lengthPair(const QString& typed
     return std::pair{*first, *second};
 }
 
+/// "blue 60–150; deep red 0–40" as bands; nothing where a part is none.
+std::optional<std::vector<ChannelBand>> channelBands(const QString& typed) {
+    static const QRegularExpression part(
+        QStringLiteral("^\\s*(.*\\S)\\s+([0-9.,]+)\\s*[–-]\\s*([0-9.,]+)\\s*$"));
+    std::vector<ChannelBand> bands;
+    for (const auto& words : typed.split(QLatin1Char(';'), Qt::SkipEmptyParts)) {
+        if (words.trimmed().isEmpty()) continue;
+        const auto found = part.match(words);
+        const auto low = parseNumber(found.captured(2).toStdString());
+        const auto high = parseNumber(found.captured(3).toStdString());
+        if (!found.hasMatch() || !low || !high || *low < 0.0 || *high < *low) return std::nullopt;
+        bands.push_back({found.captured(1).toStdString(), {Ppfd(*low), Ppfd(*high)}});
+    }
+    return bands;
+}
+
+QString bandsText(const std::vector<ChannelBand>& bands) {
+    QStringList parts;
+    for (const auto& band : bands)
+        parts << QStringLiteral("%1 %2–%3")
+                     .arg(text(band.channel), text(ppfdFigure(band.band.low)),
+                          text(ppfdFigure(band.band.high)));
+    return parts.join(QStringLiteral("; "));
+}
+
 }  // namespace
 
 ArrayForm::ArrayForm(Session& session, ArrayChoices& choices)
@@ -170,6 +195,28 @@ void ArrayForm::addLimits() {
         ->setObjectName(QStringLiteral("arrayBraces"));
 }
 
+/// What single channels are to give, where a mix is asked for.
+void ArrayForm::addChannelBands() {
+    const auto bands = changing([this](ArrayChoices& c, const QString& typed) -> QString {
+        auto wanted = channelBands(typed);
+        if (!wanted) return tr("Give channels and their PPFD, such as blue 60–150; deep red 0–40.");
+        const auto* fixture = session_.sweep() == nullptr
+                                  ? nullptr
+                                  : byId(session_.bench().fixtures, session_.sweep()->configuration.fixture);
+        for (const auto& band : *wanted)
+            if (fixture == nullptr ||
+                std::none_of(fixture->channels.begin(), fixture->channels.end(),
+                             [&](const Channel& channel) { return sameName(channel.name, band.channel); }))
+                return tr("The fixture has no channel \"%1\".").arg(text(band.channel));
+        c.channel_bands = std::move(*wanted);
+        return {};
+    });
+    goals_
+        ->addText(
+            tr("channels"), [this] { return bandsText(choices_.channel_bands); }, bands, tr("blue 60–150; …"))
+        ->setObjectName(QStringLiteral("arrayChannelBands"));
+}
+
 void ArrayForm::addGoals() {
     goals_
         ->addText(
@@ -197,6 +244,7 @@ void ArrayForm::addGoals() {
             [this] { return choices_.over == Over::Volume ? 1 : 0; },
             choosing([](ArrayChoices& c, int index) { c.over = index == 1 ? Over::Volume : Over::Points; }))
         ->setObjectName(QStringLiteral("arrayOver"));
+    addChannelBands();
     seconds_ = goals_->addChoice(
         tr("second goal"), {},
         [this] {

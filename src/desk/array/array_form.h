@@ -19,6 +19,7 @@ struct ArrayChoices {
     double goal_share = 0.8;
     Over over = Over::Points;
     std::optional<Goal> second;
+    std::vector<ChannelBand> channel_bands;  ///< of single channels
     double level_pct = 100.0;
     std::optional<Configuration> beside;  ///< hangs along one side
     int side = 0;                         ///< front, back, left, right
@@ -44,6 +45,7 @@ class ArrayForm : public QWidget {
     void addRow();
     void addLimits();
     void addGoals();
+    void addChannelBands();
     void addBeside();
     void offerTanks();
     void offerBeside();

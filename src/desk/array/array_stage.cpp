@@ -229,6 +229,7 @@ ArrayOrder ArrayStage::order() const {
     order.question = question();
     order.goal_share = choices_.goal_share;
     order.second = choices_.second;
+    order.channel_bands = choices_.channel_bands;
     addChannels(order);
     return order;
 }

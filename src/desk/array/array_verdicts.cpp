@@ -41,7 +41,7 @@ std::optional<ChannelMix> mixBy(const ArrayOrder& order, const std::vector<doubl
         if (!lit) return std::nullopt;
         points.push_back(std::move(*lit));
     }
-    return channelMix(order.channels, points, question.goal);
+    return channelMix(order.channels, points, question.goal, order.channel_bands);
 }
 
 Expected<ArrayVerdicts> judgedAnew(const ArrayOrder& order, const Asked& asked) {

@@ -29,6 +29,7 @@ struct ArrayOrder {
     std::optional<Goal> second;              ///< in the same tank
     std::vector<std::string> channels;       ///< names …
     std::vector<LightModel> channel_models;  ///< … and what each gives by itself
+    std::vector<ChannelBand> channel_bands;  ///< what single ones are to give
 
     bool operator==(const ArrayOrder&) const = default;
 };

@@ -1,5 +1,6 @@
 #pragma once
 
+#include <QComboBox>
 #include <QPushButton>
 #include <QStringList>
 #include <QVBoxLayout>
@@ -32,6 +33,11 @@ int indexOfId(const std::vector<T>& items, Id id) {
     for (std::size_t i = 0; i < items.size(); ++i)
         if (items[i].id == id) return static_cast<int>(i);
     return items.empty() ? -1 : 0;
+}
+
+inline void fill(QComboBox& choice, const QStringList& names) {
+    choice.clear();
+    choice.addItems(names);
 }
 
 /// Room for a drawing over both columns, before its fields are there.

@@ -13,15 +13,6 @@
 
 namespace glumet {
 
-namespace {
-
-void fill(QComboBox& choice, const QStringList& names) {
-    choice.clear();
-    choice.addItems(names);
-}
-
-}  // namespace
-
 BenchStage::BenchStage(Session& session)
     : Stage(session),
       left_(new FormColumn(session)),
@@ -69,6 +60,7 @@ QWidget* BenchStage::makeForms() {
 const Fixture& BenchStage::fixture() const { return itemOr(session().bench().fixtures, fixture_); }
 const Tank& BenchStage::tank() const { return itemOr(session().bench().tanks, tank_); }
 const MeterProfile& BenchStage::meter() const { return itemOr(session().bench().meters, meter_); }
+const Accessory& BenchStage::accessory() const { return itemOr(session().bench().accessories, accessory_); }
 
 FormColumn::Write BenchStage::fixtureWriter(std::function<QString(Fixture&, const QString&)> change) {
     return writer(&BenchStage::fixture, std::move(change));
@@ -115,7 +107,9 @@ void BenchStage::newAccessory() {
     if (name.isEmpty()) return;
     Accessory fresh;
     fresh.name = name.toStdString();
-    keep(fresh);
+    if (!keep(fresh).isEmpty()) return;
+    accessory_ = session().bench().accessories.back().id;
+    refresh();
 }
 
 void BenchStage::refresh() {

@@ -41,6 +41,7 @@ class BenchStage : public Stage {
     QWidget* makeRuns();
     void fillFixtureForm();
     void fillLightRows();
+    void fillAccessoryRows();
     void fillTankForm();
     void fillMeterForm();
     void fillMeterTruthRows();
@@ -54,6 +55,7 @@ class BenchStage : public Stage {
     const Fixture& fixture() const;
     const Tank& tank() const;
     const MeterProfile& meter() const;
+    const Accessory& accessory() const;
     template <class T>
     QString keep(const T& item);
     template <class T, class Change>
@@ -70,6 +72,7 @@ class BenchStage : public Stage {
     Id fixture_ = 0;
     Id tank_ = 0;
     Id meter_ = 0;
+    Id accessory_ = 0;
     Configuration shown_;
 };
 

@@ -63,6 +63,54 @@ void BenchStage::fillFixtureForm() {
     addDescribedRows<Fixture>(
         session(), *left_, [this]() -> const Fixture& { return fixture(); },
         [this](const Fixture& f) { return keep(f); }, RowsOf::Seldom);
+    fillAccessoryRows();
+}
+
+/// What is put on fixtures, one at a time: its name and its price.
+void BenchStage::fillAccessoryRows() {
+    left_->addFold(tr("Accessories"));
+    auto* choice = left_->addChoice(
+        tr("accessory"), {}, [this] { return indexOfId(session().bench().accessories, accessory_); },
+        [this](int index) -> QString {
+            session().settle();
+            accessory_ = session().bench().accessories[static_cast<std::size_t>(index)].id;
+            left_->refreshAnew();
+            return {};
+        });
+    choice->setObjectName(QStringLiteral("accessoryChoice"));
+    left_->onRefresh([this, choice] { fill(*choice, namesOf(session().bench().accessories)); });
+    const auto row = [this](const QString& name, const char* object, FormColumn::Read read,
+                            std::function<QString(Accessory&, const QString&)> change) {
+        left_
+            ->addText(name, std::move(read),
+                      [this, change = std::move(change)](const QString& typed) -> QString {
+                          if (session().bench().accessories.empty())
+                              return typed.trimmed().isEmpty()
+                                         ? QString()
+                                         : tr("Make an accessory first (Ctrl+K, New accessory).");
+                          Accessory changed = accessory();
+                          const QString fault = change(changed, typed);
+                          return fault.isEmpty() ? keep(changed) : fault;
+                      })
+            ->setObjectName(QLatin1String(object));
+    };
+    row(
+        tr("its name"), "accessoryName", [this] { return text(accessory().name); },
+        [](Accessory& a, const QString& typed) {
+            if (typed.trimmed().isEmpty()) return tr("An accessory has a name.");
+            a.name = typed.trimmed().toStdString();
+            return QString();
+        });
+    row(
+        tr("its price"), "accessoryPrice",
+        [this] { return accessory().price > 0.0 ? QString::number(accessory().price) : QString(); },
+        [](Accessory& a, const QString& typed) {
+            const auto price =
+                typed.trimmed().isEmpty() ? std::optional(0.0) : parseNumber(typed.toStdString());
+            if (!price || *price < 0.0) return tr("A price is a number of 0 or more.");
+            a.price = *price;
+            return QString();
+        });
 }
 
 }  // namespace glumet

@@ -337,13 +337,13 @@ void CompareStage::showBoard(const Comparison& now) {
             ? tr("All %1 conditions are the same for all.").arg(table.same)
             : tr("%1 more are the same for all.  = same  ~ corrected  ○ on purpose  ▲ not comparable")
                   .arg(table.same);
-    const auto left_out = now.judged.size() - cards_->cards().size();
-    alike_caption_->setText(left_out == 0
-                                ? same
-                                : tr("%1 Shown are the first of the board and the pair; %2 more stand "
-                                     "in the table that is copied.")
-                                      .arg(same)
-                                      .arg(left_out));
+    QStringList caption{same};
+    if (table.alike > 0) caption << tr("%1 fixtures differ in nothing.").arg(table.alike);
+    if (const auto left_out = now.judged.size() - cards_->cards().size(); left_out > 0)
+        caption
+            << tr("Shown are the first of the board and the pair; %1 more stand in the table that is copied.")
+                   .arg(left_out);
+    alike_caption_->setText(caption.join(QStringLiteral("  ")));
     std::vector<QString> names;
     for (const auto& judged : now.judged) names.push_back(text(judged.contender.name));
     auto lines = boardLines(now, chosen_, against_, all_criteria_);

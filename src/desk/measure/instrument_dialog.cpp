@@ -153,7 +153,9 @@ QWidget* InstrumentDialog::makeFields() {
     most_->setPlaceholderText(tr("any light"));
     question_ = makeEdit("instrumentQuestion");
     question_->setPlaceholderText(tr("MEAS?, if it must be asked"));
-    for (auto* edit : {pattern_, question_}) dressAsCode(edit);
+    integration_ = makeEdit("instrumentIntegration");
+    integration_->setPlaceholderText(tr("INT {ms}, if it takes one"));
+    for (auto* edit : {pattern_, question_, integration_}) dressAsCode(edit);
     interval_ = makeSpin(20, 60'000, 200, "instrumentInterval");
     interval_->setSuffix(tr(" ms"));
     unit_ = makeSpin(1, 247, 1, "instrumentUnit");
@@ -184,6 +186,7 @@ void InstrumentDialog::addFieldRows() {
     row(tr("value in column"), column_);
     row(tr("or by pattern"), pattern_);
     row(tr("question"), question_);
+    row(tr("integration time"), integration_);
     row(tr("asked every"), interval_);
     row(tr("unit"), unit_);
     row(tr("register"), address_);
@@ -247,6 +250,7 @@ void InstrumentDialog::showFieldsOf(Transport transport) {
                            static_cast<QWidget*>(spectral_unit_)})
         show(field, spectrum);
     show(question_, !probe.isModbus() && !probe.isFile());
+    show(integration_, spectrum && !probe.isModbus() && !probe.isFile());
     show(interval_, !probe.isFile());
     for (QWidget* field :
          {static_cast<QWidget*>(unit_), static_cast<QWidget*>(address_), static_cast<QWidget*>(type_),
@@ -286,6 +290,7 @@ void InstrumentDialog::fill(const InstrumentProfile& p) {
     step_nm_->setText(QString::number(spectrum.step_nm));
     spectral_unit_->setCurrentIndex(static_cast<int>(spectrum.unit));
     question_->setText(p.question);
+    integration_->setText(p.integration);
     interval_->setValue(p.every_ms);
     unit_->setValue(p.modbus.unit);
     address_->setValue(p.modbus.address);
@@ -314,6 +319,7 @@ InstrumentProfile InstrumentDialog::profile() const {
                         ? limits::kPpfd
                         : parseNumber(most_->text().toStdString()).value_or(0.0);
     p.question = question_->text().trimmed();
+    if (p.measures == Measures::Spectrum) p.integration = integration_->text().trimmed();
     p.every_ms = interval_->value();
     p.modbus = {unit_->value(),        address_->value(),
                 input_->isChecked(),   static_cast<ModbusRegister::Type>(type_->currentIndex()),

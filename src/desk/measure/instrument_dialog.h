@@ -71,6 +71,7 @@ class InstrumentDialog : public ScrolledDialog {
     QLineEdit* step_nm_;
     QComboBox* spectral_unit_;
     QLineEdit* question_;
+    QLineEdit* integration_;
     QSpinBox* interval_;
     QSpinBox* unit_;
     QSpinBox* address_;

@@ -18,6 +18,8 @@ constexpr int kHeadHeight = 18;
 constexpr int kShelfHeight = 8;
 constexpr int kShelfPitch = 11;
 constexpr int kGap = 6;
+constexpr int kTop = 4;
+constexpr std::size_t kMostShelves = 6;
 constexpr int kMarkWidth = 10;  // the strip beside the chosen row
 
 }  // namespace
@@ -83,40 +85,39 @@ std::vector<AccessibleCell> MatrixView::accessibleCells() const {
     return cells;
 }
 
-int MatrixView::shelves() const {
-    std::size_t most = 1;
-    for (const auto& row : rows_)
-        for (const auto& box : row.boxes) most = std::max(most, box.planes.size());
-    return static_cast<int>(std::min<std::size_t>(most, 6));
-}
-
 int MatrixView::boxesPerLine() const { return std::max(1, (width() - kNameWidth) / (kBoxWidth + kGap)); }
 
 void MatrixView::layOut() {
     const int per_line = boxesPerLine();
-    for (auto& row : rows_)
+    std::size_t most = 1;
+    for (const auto& row : rows_)
+        for (const auto& box : row.boxes) most = std::max(most, box.planes.size());
+    shelves_ = static_cast<int>(std::min<std::size_t>(most, kMostShelves));
+    int top = kTop;
+    for (auto& row : rows_) {
         row.lines = std::max(1, (static_cast<int>(row.boxes.size()) + per_line - 1) / per_line);
+        row.top = top;
+        top += rowHeight(row);
+    }
     const int wanted = sizeHint().height();
     if (wanted != minimumHeight()) setFixedHeight(wanted);
 }
 
 int MatrixView::rowHeight(const Row& row) const {
-    return row.lines * (kHeadHeight + shelves() * kShelfPitch + 6) + 10;
+    return row.lines * (kHeadHeight + shelves_ * kShelfPitch + 6) + 10;
 }
 
 QSize MatrixView::sizeHint() const {
-    int height = 4;
-    for (const auto& row : rows_) height += rowHeight(row);
+    const int height = rows_.empty() ? kTop : rows_.back().top + rowHeight(rows_.back());
     return {kNameWidth + 6 * (kBoxWidth + kGap), std::max(60, height)};
 }
 
 QRect MatrixView::boxRect(std::size_t row, std::size_t box) const {
-    int top = 4;
-    for (std::size_t i = 0; i < row; ++i) top += rowHeight(rows_[i]);
+    const int top = rows_[row].top;
     const int per_line = boxesPerLine();
     const int line = static_cast<int>(box) / per_line;
     const int column = static_cast<int>(box) % per_line;
-    const int tall = kHeadHeight + shelves() * kShelfPitch + 6;
+    const int tall = kHeadHeight + shelves_ * kShelfPitch + 6;
     return {kNameWidth + column * (kBoxWidth + kGap), top + line * tall, kBoxWidth, tall - 4};
 }
 

@@ -45,6 +45,7 @@ class MatrixView : public QWidget, public AccessibleCells {
         QString name;
         std::vector<Box> boxes;
         int lines = 1;  ///< of boxes, where they do not fit side by side
+        int top = 0;    ///< set by layOut()
     };
 
     static std::vector<Row> rowsOf(const Session& session);
@@ -55,10 +56,10 @@ class MatrixView : public QWidget, public AccessibleCells {
     void choose(const Box& box, std::optional<Millimetre> depth);
     void paintBox(QPainter& painter, const QRect& rect, const Box& box) const;
     QString spokenBox(const Row& row, const Box& box) const;
-    int shelves() const;
 
     Session& session_;
     std::vector<Row> rows_;
+    int shelves_ = 1;  ///< of every box: the most that one has
 };
 
 }  // namespace glumet

@@ -18,6 +18,7 @@ ScanDialog::ScanDialog(Session& session, const Fixture& fixture, QWidget* parent
       fixture_(fixture),
       plot_(new SpectrumPlot),
       count_(new QSpinBox),
+      integration_(new QSpinBox),
       use_(new QComboBox),
       belongs_(new QComboBox),
       test_(new QLineEdit(tr("nine points in air"))),
@@ -52,6 +53,13 @@ QFormLayout* ScanDialog::makeForm() {
     count_->setRange(1, 200);
     count_->setValue(5);
     count_->setObjectName(QStringLiteral("scanCount"));
+    integration_->setRange(1, 60'000);
+    integration_->setValue(100);
+    integration_->setSuffix(tr(" ms"));
+    integration_->setKeyboardTracking(false);
+    integration_->setObjectName(QStringLiteral("scanIntegration"));
+    integration_->setEnabled(session_.meter() != nullptr && session_.meter()->takesIntegration());
+    connect(integration_, &QSpinBox::valueChanged, this, &ScanDialog::setIntegration);
     columns_->setRange(1, 20);
     columns_->setValue(3);
     use_->addItems({tr("a channel or a mix"), tr("the next point of a blending test"),
@@ -72,6 +80,7 @@ QFormLayout* ScanDialog::makeForm() {
     state_->setWordWrap(true);
     auto* form = new QFormLayout;
     for (const auto& [name, field] : {std::pair<QString, QWidget*>{tr("Scans averaged"), count_},
+                                      {tr("Integration time"), integration_},
                                       {tr("Kept as"), use_},
                                       {tr("Belongs to"), belongs_},
                                       {tr("Name of the test"), test_},
@@ -113,6 +122,20 @@ void ScanDialog::layOut() {
         say();
     });
     connect(test_, &QLineEdit::textChanged, this, &ScanDialog::say);
+}
+
+/// What was gathered before is of another time: dark and light alike.
+void ScanDialog::setIntegration() {
+    auto* meter = session_.meter();
+    if (meter == nullptr || !meter->setIntegration(integration_->value()))
+        return fault_->setText(tr("The spectrometer was not told: it is not connected."));
+    fault_->clear();
+    gathering_ = Gathering::Nothing;
+    scans_.clear();
+    dark_ = {};
+    average_.reset();
+    moments_.clear();
+    say();
 }
 
 void ScanDialog::begin(Gathering what) {

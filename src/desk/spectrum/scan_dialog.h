@@ -33,6 +33,7 @@ class ScanDialog : public ScrolledDialog {
     void takeScan();
     void begin(Gathering what);
     void finishGathering();
+    void setIntegration();
     void keep();
     void keepMoments();
     void plot(const Spectrum& spectrum);
@@ -46,6 +47,7 @@ class ScanDialog : public ScrolledDialog {
     Fixture fixture_;
     SpectrumPlot* plot_;
     QSpinBox* count_;
+    QSpinBox* integration_;
     QComboBox* use_;
     QComboBox* belongs_;
     QLineEdit* test_;
