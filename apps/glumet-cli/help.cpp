@@ -144,7 +144,9 @@ constexpr Help kHelp[] = {
      "together put most points into the band.\n"},
     {"import",
      "glumet-cli import FILE… --into PROJECT.glumet [--json]\n\n"
-     "Adds readings files (.csv) and at most one bench description (.json) to a project, which is made "
+     "Adds readings files (.csv) and at most one bench description (.json), or a published data package "
+     "(.zip), to a "
+     "project, which is made "
      "if it does\n"
      "not exist. All or nothing: one bad row and the project stays as it was.\n"
      "A table without the readings' columns is read as a sheet of typed planes: blocks of numbers with a "

@@ -21,6 +21,7 @@
 #include "formats/ring_csv.h"
 #include "formats/spectrum_file.h"
 #include "project/project.h"
+#include "report/data_package.h"
 #include "report/publish.h"
 
 namespace glumet::cli {
@@ -234,17 +235,32 @@ Expected<bool> addTable(const std::string& name, const ImportQuestion& question,
     return true;
 }
 
-Expected<bool> readInto(const std::string& name, const ImportQuestion& question, Incoming& incoming) {
-    if (QFileInfo(path(name)).suffix() != QLatin1String("json")) return addTable(name, question, incoming);
-    const auto bytes = bytesOf(name);
-    if (!bytes) return tl::make_unexpected(bytes.error());
-    auto bench = readBench(*bytes);
+Expected<bool> addDescription(const std::string& name, std::string_view bytes, Incoming& incoming) {
+    auto bench = readBench(bytes);
     if (!bench)
         return problem(name + (bench.error().where.empty() ? "" : ", " + bench.error().where),
                        bench.error().what);
     if (incoming.described()) return problem(name, verbatim("is the second bench description; give one"));
     incoming.description = std::move(*bench);
     return true;
+}
+
+/// The bench and its readings out of a published data package.
+Expected<bool> addPackage(const std::string& name, std::string_view bytes, Incoming& incoming) {
+    const auto package = readDataPackage(bytes);
+    if (!package) return tl::make_unexpected(inFile(name, package.error()));
+    if (const auto done = addDescription(name, package->description, incoming); !done) return done;
+    return addReadings(name, package->readings, incoming.readings);
+}
+
+Expected<bool> readInto(const std::string& name, const ImportQuestion& question, Incoming& incoming) {
+    const auto suffix = QFileInfo(path(name)).suffix().toLower();
+    if (suffix != QLatin1String("json") && suffix != QLatin1String("zip"))
+        return addTable(name, question, incoming);
+    const auto bytes = bytesOf(name);
+    if (!bytes) return tl::make_unexpected(bytes.error());
+    return suffix == QLatin1String("zip") ? addPackage(name, *bytes, incoming)
+                                          : addDescription(name, *bytes, incoming);
 }
 
 }  // namespace

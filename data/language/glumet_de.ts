@@ -4040,6 +4040,42 @@
         <source>has {ms} where the milliseconds go, such as INT {ms}</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>is no archive that can be read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>leads out of the archive</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>holds too many files</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>unpacks to more than can be read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is damaged</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is named in the package and not in it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is not what the package says: its hash is another</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is missing: this is no data package</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is missing: the package was not made by Glumet</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
@@ -6379,6 +6415,31 @@ Plan lays them out, Measure takes them; data of others come by the shelf (in the
     </message>
     <message>
         <source>Shown are the first of the board and the pair; %1 more stand in the table that is copied.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Keep what was read at the viewer&apos;s eye…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>There is nothing to compare yet.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 was not read here at this height.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Read at the viewer&apos;s eye</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>PPFD at a seated viewer&apos;s eye, facing the lamp, with %1 %2 above the water; empty: not read.
+Never look into the emitters while it is read.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a PPFD of 0 or more.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -9346,10 +9407,6 @@ once more</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>HTML with its figures inside, PDF, SVG and PNG figures, readings.csv and bench.json.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>No height on the card</source>
         <translation type="unfinished"></translation>
     </message>
@@ -9378,6 +9435,38 @@ once more</source>
     </message>
     <message>
         <source>Publish to a folder</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Published by</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>your name</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Licence of the data</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>published by</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>licence of the data</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No licence</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Without one nobody may use the data: choose what others may do with it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>HTML with its figures inside, PDF, SVG and PNG figures, readings.csv and bench.json, a workbook, and all of it as an open data package.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -10018,10 +10107,6 @@ once more</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>Add a published folder…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>Cancel</source>
         <translation type="unfinished"></translation>
     </message>
@@ -10055,6 +10140,22 @@ once more</source>
     </message>
     <message>
         <source>&quot;%1&quot; could not be removed.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Add a folder…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Add a data package…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A data package</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Data packages (*.zip)</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

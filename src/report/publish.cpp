@@ -5,8 +5,10 @@
 
 #include "formats/bench_json.h"
 #include "formats/readings_csv.h"
+#include "report/data_package.h"
 #include "report/figure_files.h"
 #include "report/text.h"
+#include "report/workbook.h"
 
 namespace glumet {
 
@@ -39,6 +41,12 @@ Expected<QStringList> publishTo(const QString& folder, const Review& review) {
         files.push_back({figure.name + QStringLiteral(".png"), pngOf(figure)});
     }
     for (auto& file : dataOf(review.bench)) files.push_back(std::move(file));
+    const auto package = dataPackageOf(review.bench, {review.day, {}});
+    if (!package) return tl::make_unexpected(package.error());
+    files.push_back({QStringLiteral("data-package.zip"), QByteArray::fromStdString(*package)});
+    const auto workbook = workbookOf(review);
+    if (!workbook) return tl::make_unexpected(workbook.error());
+    files.push_back({QStringLiteral("workbook.xlsx"), *workbook});
     if (const auto done = writeEdition(folder, files); !done) return tl::make_unexpected(done.error());
     QStringList names;
     for (const auto& file : files) names << file.name;

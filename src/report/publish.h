@@ -24,9 +24,9 @@ QByteArray pdfOf(const Review& review);
 /// A bench as it is handed on: readings.csv and bench.json, from which an import makes it again.
 std::vector<EditionFile> dataOf(const Bench& bench);
 
-/// Writes review.html, review.pdf, figures (SVG and PNG) and the data behind them (readings.csv, bench.json)
-/// into a folder, which is made if need be. All files or a problem, and then the folder is as it was. The
-/// names of what was written are returned.
+/// Writes review.html, review.pdf, figures (SVG and PNG) and the data behind them (readings.csv, bench.json,
+/// data-package.zip) into a folder, which is made if need be. All files or a problem, and then the folder is
+/// as it was. The names of what was written are returned.
 Expected<QStringList> publishTo(const QString& folder, const Review& review);
 
 }  // namespace glumet

@@ -113,6 +113,7 @@ class ReviewMaker {
             return problem(configurationName(r_.bench, choice_.configuration),
                            say(GLUMET_SAY("Core", "has no reading to publish")));
         r_.title = text(configurationName(r_.bench, choice_.configuration));
+        r_.day = choice_.day;
         r_.subtitle = QStringLiteral("%1, %2").arg(text(r_.bench.title), choice_.day);
         const auto asked = schoolOptions(r_.bench, r_.sweep);
         r_.verdict = spillLimit(r_.bench, r_.sweep, asked.spill);

@@ -28,6 +28,7 @@ struct Review {
     Band band;
     QString title;     ///< fixture and configuration
     QString subtitle;  ///< project, day
+    QString day;
     SpillLimitVerdict verdict;
     std::vector<SchoolVerdict> schools;  ///< all of them, the headline's among them
     Id shown_run = 0;                    ///< the run at the recommended height, or the lowest

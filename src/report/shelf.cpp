@@ -1,6 +1,5 @@
 #include "report/shelf.h"
 
-#include <QCryptographicHash>
 #include <QDir>
 #include <QFile>
 #include <QFileInfo>
@@ -13,6 +12,7 @@
 #include "formats/bench_json.h"
 #include "formats/json_text.h"
 #include "formats/readings_csv.h"
+#include "report/data_package.h"
 #include "report/publish.h"
 
 namespace glumet {
@@ -29,7 +29,7 @@ Expected<QByteArray> bytesIn(const QString& folder, const char* name) {
 }
 
 std::string hashOf(const QByteArray& bytes) {
-    return QCryptographicHash::hash(bytes, QCryptographicHash::Sha256).toHex().toStdString();
+    return sha256({bytes.constData(), static_cast<std::size_t>(bytes.size())});
 }
 
 /// What shelf.json of a folder says; an object without it.
@@ -56,8 +56,20 @@ Expected<Bench> benchOf(const QByteArray& readings, const QByteArray& descriptio
     return withRows(std::move(*bench), table.rows, report);
 }
 
-/// Both files of a folder, each as shelf.json says it was, where that says anything.
+/// The same two out of a data package.
+Expected<std::vector<EditionFile>> packagedFiles(const QString& path) {
+    const auto bytes = readFile(path, limits::kTableBytes);
+    if (!bytes) return tl::make_unexpected(bytes.error());
+    const auto package = readDataPackage({bytes->constData(), static_cast<std::size_t>(bytes->size())});
+    if (!package) return tl::make_unexpected(package.error());
+    return std::vector<EditionFile>{
+        {QLatin1String(kData[0]), QByteArray::fromStdString(package->readings)},
+        {QLatin1String(kData[1]), QByteArray::fromStdString(package->description)}};
+}
+
+/// Both files of a folder, each as shelf.json says it was, where that says anything; or those of a package.
 Expected<std::vector<EditionFile>> soundFiles(const QString& folder) {
+    if (QFileInfo(folder).isFile()) return packagedFiles(folder);
     std::vector<EditionFile> files;
     const auto about = aboutOf(folder);
     for (const char* name : kData) {

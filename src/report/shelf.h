@@ -28,8 +28,8 @@ std::vector<ShelfEntry> shelfEntries(const QString& shelf);
 /// Keeps a bench as it is now; one of the same title is replaced.
 Expected<ShelfEntry> keepOnShelf(const QString& shelf, const Bench& bench, const ShelfEntry& about);
 
-/// Takes what others published: the bench.json and readings.csv of a folder. Refused with one sentence where
-/// they do not read, or where a shelf.json beside them says that their bytes were others.
+/// Takes what others published: a data package, or the bench.json and readings.csv of a folder. Refused with
+/// one sentence where they do not read, or where a shelf.json beside them says that their bytes were others.
 Expected<ShelfEntry> takeOntoShelf(const QString& shelf, const QString& folder, const QString& time);
 
 /// Refused where its files are not what was kept.

@@ -62,6 +62,29 @@ class TestCliCompare : public QObject {
         QVERIFY(pair[QLatin1String("all")].toObject()[QLatin1String("tie")].toBool());
     }
 
+    /// What is published comes back by the package: the same bench, the same verdicts.
+    void aPublishedPackageIsImported() {
+        const auto source = project({{"A", 1.0, 1}, {"B", 1.1, 2}});
+        const auto out = dir_.filePath(QStringLiteral("out"));
+        QCOMPARE(runCli(cliWords(QStringLiteral("publish %1 --out %2").arg(source, out))).code, 0);
+        const auto package = out + QStringLiteral("/data-package.zip");
+        const auto again = dir_.filePath(QStringLiteral("again.glumet"));
+        const auto imported =
+            runCli(cliWords(QStringLiteral("import %1 --into %2 --json").arg(package, again)));
+        QCOMPARE(imported.code, 0);
+        QCOMPARE(imported.json()[QLatin1String("added")].toInt(), 108);
+        QFile file(package);
+        QVERIFY(file.open(QIODevice::ReadWrite));
+        file.seek(file.size() / 2);
+        file.write("lie");
+        file.close();
+        const auto refused = runCli(cliWords(
+            QStringLiteral("import %1 --into %2").arg(package, dir_.filePath(QStringLiteral("no.glumet")))));
+        QCOMPARE(refused.code, 1);
+        QCOMPARE(refused.err.count(QLatin1Char('\n')), 1);
+        QVERIFY(!QFile::exists(dir_.filePath(QStringLiteral("no.glumet"))));
+    }
+
     void whatCannotBeComparedIsSaid() {
         auto result = compare(project({{"A", 1.0, 1}}), "--json");
         QCOMPARE(result.code, 1);

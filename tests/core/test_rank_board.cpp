@@ -140,6 +140,15 @@ class TestRankBoard : public QObject {
         QCOMPARE(weightOf(weightsFor(bench, judgedOf(bench)), Criterion::PricePerOutput), 2.0);
     }
 
+    void whatWasReadAtTheEyeIsNotModelled() {
+        auto bench = benchOf({{"A", 150, 0.7, 60, 100}, {"B", 150, 0.7, 60, 100}});
+        bench.runs[0].eye_reading = Ppfd(12);
+        const auto judged = judgedOf(bench);
+        QCOMPARE(judged[0].known.at(Criterion::EyeLight).value, 12.0);
+        QVERIFY(judged[0].known.at(Criterion::EyeLight).error > 0.0);
+        QVERIFY(!judged[1].known.contains(Criterion::EyeLight));
+    }
+
     void twoCurrenciesAreNotMixed() {
         const auto bench =
             benchOf({{"A", 150, 0.7, 60, 100}, {"B", 150, 0.7, 60, 100}, {"C", 150, 0.7, 60, 100, "§"}});

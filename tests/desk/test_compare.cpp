@@ -146,6 +146,27 @@ class TestCompare : public QObject {
         QVERIFY(!bench().method.compared_height);
     }
 
+    void lightAtTheEyeMayBeRead() {
+        auto* stage = w_->window.findChild<CompareStage*>();
+        answering([](QWidget* dialog) {
+            dialog->findChild<QLineEdit*>()->setText(QStringLiteral("7.5"));
+            qobject_cast<QDialog*>(dialog)->accept();
+        });
+        stage->keepEyeReading();
+        compared();
+        QCOMPARE(*w_->session.run()->eye_reading, Ppfd(7.5));
+        const auto& now = *w_->session.answers().value<Comparison>({"compare"});
+        QCOMPARE(now.board.figure(0, Criterion::EyeLight)->value, 7.5);
+        answering([](QWidget* dialog) {
+            dialog->findChild<QLineEdit*>()->setText(QStringLiteral("bright"));
+            qobject_cast<QDialog*>(dialog)->accept();
+        });
+        stage->keepEyeReading();
+        QCOMPARE(*w_->session.run()->eye_reading, Ppfd(7.5));
+        QVERIFY(*w_->session.project()->undo());
+        QVERIFY(!w_->session.run()->eye_reading);
+    }
+
     void costsAreReckonedWithWhatIsTyped() {
         QTest::keyClick(cards(), Qt::Key_C);
         WindowFixture::settle();

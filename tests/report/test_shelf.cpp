@@ -9,6 +9,7 @@
 
 #include "core/simulation/demo_scenario.h"
 #include "core/words/sentence.h"
+#include "report/data_package.h"
 #include "report/publish.h"
 
 using namespace glumet;
@@ -81,6 +82,16 @@ class TestShelf : public QObject {
         QCOMPARE(taken->title, QStringLiteral("Nursery raceway lamps"));
         const auto both = withShelved(demo(), {*fromShelf(*taken)});
         QCOMPARE(both.runs.back().read_by, std::string("Nursery raceway lamps"));
+    }
+
+    void aDataPackageIsTaken() {
+        const auto path = dir_->filePath(QStringLiteral("package.zip"));
+        write(path, QByteArray::fromStdString(*dataPackageOf(demo(), {})));
+        const auto taken = takeOntoShelf(shelf(), path, QStringLiteral("2026-11-25"));
+        QVERIFY2(taken, taken ? "" : english(taken.error()).c_str());
+        QCOMPARE(readingCount(fromShelf(*taken)->bench), readingCount(demo()));
+        write(path, "PK\x03\x04 and nothing else");
+        QVERIFY(!takeOntoShelf(shelf(), path, {}));
     }
 
     void whatDoesNotReadIsRefusedWithOneSentence() {

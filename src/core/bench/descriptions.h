@@ -332,7 +332,9 @@ constexpr auto fieldsOf(Of<Method>) {
         field("on_purpose", &Method::on_purpose).from(10),
         field("compared_height_mm", &Method::compared_height).moreThan(0).from(10),
         field("eye_away_mm", &Method::eye_away).atLeast(0).from(10),
-        field("eye_above_mm", &Method::eye_above).from(10)};
+        field("eye_above_mm", &Method::eye_above).from(10),
+        field("reviewer", &Method::reviewer).from(10),
+        field("licence", &Method::licence).from(10)};
 }
 
 constexpr const char* tableOf(Of<Reading>) { return "reading"; }
@@ -386,6 +388,7 @@ constexpr auto fieldsOf(Of<Run>) {
                       field("turn_deg", &Run::turn_deg).atLeast(0).atMost(360).from(8),
                       field("read_by", &Run::read_by).from(8),
                       field("hours", &Run::hours).atLeast(0).from(10),
+                      field("eye_reading_umol_m2_s", &Run::eye_reading).in("eye_reading").atLeast(0).from(10),
                       children("planes", "run", &Run::planes, 1, true, true)};
 }
 

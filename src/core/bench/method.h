@@ -34,6 +34,9 @@ struct Method {
     Millimetre eye_away{1000};                       ///< a seated viewer's eye, from the tank's front …
     Millimetre eye_above{250};                       ///< … and above the water
 
+    std::string reviewer;  ///< who publishes
+    std::string licence;   ///< of the published data, by its SPDX name; empty: not stated
+
     bool operator==(const Method&) const = default;
 };
 

@@ -117,8 +117,8 @@ struct RunSettings {
     int fixtures = 1;  ///< how many hang over the tank
     Placement placement;
     WaterState water = WaterState::Still;
-    double turn_deg = 0.0;  ///< of each fixture's length against the tank's, from +x towards +y
-    std::string read_by;    ///< whoever read it, where the reviewer did not
+    double turn_deg = 0.0;        ///< of each fixture's length against the tank's, from +x towards +y
+    std::string read_by;          ///< whoever read it, where the reviewer did not
     std::optional<double> hours;  ///< that the lamp had burnt
 
     bool byOthers() const { return !read_by.empty(); }
@@ -131,6 +131,7 @@ struct Run : RunSettings {
     std::string label;
     Millimetre height{0};  ///< emitters above the water surface
     std::optional<Ppfd> dark_reading;
+    std::optional<Ppfd> eye_reading;  ///< at a seated viewer's eye before the tank, facing the lamp
     std::optional<double> warm_up_min;
     std::string note;
     std::vector<Plane> planes;  ///< ascending depth

@@ -114,6 +114,7 @@ class Judge {
     Judged made() {
         addPlanes();
         addDescribed();
+        addReadAtEye();
         if (wants(Criterion::Blending)) addBlending();
         if (wants(Criterion::Colour)) addColour();
         if (wants(Criterion::Shadow) || wants(Criterion::Shimmer) || wants(Criterion::RoomSpill) ||
@@ -164,6 +165,13 @@ class Judge {
             lacks(Criterion::Mass, say(GLUMET_SAY("Core", "it is not stated")));
     }
 
+    /// Read beside the tank, at the contender's height: the room's other light is in it.
+    void addReadAtEye() {
+        const auto& run = bench_.run(out_.contender.run);
+        if (run.eye_reading && out_.contender.basis == LightBasis::Read && out_.contender.level > 0.0)
+            out_.known[Criterion::EyeLight] = {run.eye_reading->value() / out_.contender.level, kLevelError};
+    }
+
     void addBlending() {
         for (const auto& test : blendingTests(bench_, configuration().fixture)) {
             if (test.over_time || test.result.colour_from_centre.empty()) continue;
@@ -203,7 +211,9 @@ class Judge {
             const auto room = roomLight(*lit.scene, {bench_.method.eye_away, bench_.method.eye_above});
             if (!room) return lack(room.error().what);
             out_.known[Criterion::RoomSpill] = {room->spill_share, errorOf(lit.described), lit.described};
-            out_.known[Criterion::EyeLight] = {room->at_eye, errorOf(lit.described), lit.described};
+            // What was read there is not modelled again.
+            out_.known.try_emplace(Criterion::EyeLight,
+                                   KnownFigure{room->at_eye, errorOf(lit.described), lit.described});
         }
         if (wants(Criterion::Shadow) || wants(Criterion::Shimmer)) addShadow(*lit.scene, lit.described);
     }

@@ -69,7 +69,7 @@ struct JudgeQuestion {
 /// By the planes, recomputed with every re-reading (rank_board.h): evenness min/mean and peak max/mean, each
 /// the mean over the planes; output, the mean over the planes of mean × footprint, µmol/s; efficacy, that per
 /// watt at the wall; share of all points in the goal's band at the best level; price per output. By the fit:
-/// room spill and light at the eye (room_light.h), the number that reaches the goal and its price. By the
+/// room spill and, unless it was read, light at the eye (room_light.h), the number that reaches the goal and its price. By the
 /// scene, fitted or described: standard shadow and shimmer at half depth. By spectra: blending and Ra.
 /// Described: noise and mass. By prices: energy a year, and cost over the years of the number needed.
 Judged judge(const Bench& bench, Contender contender, const FitResult* fit, const JudgeQuestion& question);

@@ -467,6 +467,8 @@ Bench demoBench() {
     submerged.immersion_by = ImmersionBy::MeterMode;
     submerged.calibrated_on = "2026-06-15";
     bench.meters = {submerged};
+    bench.method.reviewer = "the nursery's bench team";
+    bench.method.licence = "CC0-1.0";
     bench.method.note =
         "Invented demonstration: every fixture, tank and reading was made by Glumet's simulated bench.";
     return bench;

@@ -25,16 +25,28 @@ double relativeSd(const std::vector<Spectrum>& scans) {
 
 }  // namespace
 
-bool isSaturated(const Spectrum& scan) {
-    if (scan.values.size() <= 2 * kFlatTop) return false;
-    const double top = *std::max_element(scan.values.begin(), scan.values.end());
-    if (!(top > 0.0)) return false;
+namespace {
+
+/// Whether the greatest of these stands so often on end, but for the digits that an instrument sends.
+bool flatAtItsTop(const std::vector<double>& values) {
+    constexpr double kDigits = 1e-5;
+    const double top = *std::max_element(values.begin(), values.end());
     int flat = 0;
-    for (const double value : scan.values) {
-        flat = value == top ? flat + 1 : 0;
-        if (flat >= kFlatTop) return true;
+    for (const double value : values) {
+        flat = value >= top * (1.0 - kDigits) ? flat + 1 : 0;
+        if (flat >= kFlatTop && top > 0.0) return true;
     }
     return false;
+}
+
+}  // namespace
+
+bool isSaturated(const Spectrum& scan) {
+    if (scan.values.size() <= 2 * kFlatTop) return false;
+    // An instrument that sends watts is cut off in watts, which is no level line in photons.
+    auto watts = scan.values;
+    for (std::size_t i = 0; i < watts.size(); ++i) watts[i] /= scan.wavelength_nm[i];
+    return flatAtItsTop(scan.values) || flatAtItsTop(watts);
 }
 
 Expected<ScanAverage> averageOf(const std::vector<Spectrum>& scans, const Spectrum& dark) {

@@ -19,7 +19,7 @@ struct ScanAverage {
 /// scan, where wavelengths differ, and where the dark is brighter than the light.
 Expected<ScanAverage> averageOf(const std::vector<Spectrum>& scans, const Spectrum& dark = {});
 
-/// Whether a scan has its greatest value three times on end, of more than six.
+/// Whether a scan has its greatest value three times on end, of more than six, in photons or in power.
 bool isSaturated(const Spectrum& scan);
 
 }  // namespace glumet

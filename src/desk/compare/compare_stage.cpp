@@ -4,6 +4,7 @@
 #include <QClipboard>
 #include <QFileDialog>
 #include <QHBoxLayout>
+#include <QInputDialog>
 #include <QKeyEvent>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -309,6 +310,29 @@ void CompareStage::setWeight(Criterion criterion, int weight) {
 
 void CompareStage::readyWeights() {
     session().changeMethod([](Method& method) { method.weights.clear(); });
+}
+
+/// Beside the tank, for the run that is looked at.
+void CompareStage::keepEyeReading() {
+    const auto* now = compared();
+    if (now == nullptr || now->judged.empty()) return session().warn(tr("There is nothing to compare yet."));
+    const auto& contender = now->judged[chosen_].contender;
+    if (isShelved(contender.configuration.fixture) || contender.basis != LightBasis::Read)
+        return session().warn(tr("%1 was not read here at this height.").arg(text(contender.name)));
+    auto run = session().bench().run(contender.run);
+    bool given = false;
+    const QString typed = QInputDialog::getText(
+        this, tr("Read at the viewer's eye"),
+        tr("PPFD at a seated viewer's eye, facing the lamp, with %1 %2 above the water; empty: not read.\n"
+           "Never look into the emitters while it is read.")
+            .arg(text(contender.name), session().length(contender.height)),
+        QLineEdit::Normal, run.eye_reading ? text(ppfdFigure(*run.eye_reading)) : QString(), &given);
+    if (!given) return;
+    const auto value = parseNumber(typed.toStdString());
+    if (!typed.trimmed().isEmpty() && (!value || *value < 0.0))
+        return session().warn(tr("\"%1\" is not a PPFD of 0 or more.").arg(typed));
+    run.eye_reading = typed.trimmed().isEmpty() ? std::nullopt : std::optional(Ppfd(*value));
+    session().edit([&](Project& project) { return project.save(run); });
 }
 
 void CompareStage::setHeight() {

@@ -39,6 +39,7 @@ class CompareStage : public Stage {
     void keepOnShelf();
     void openShelf();
     void readyWeights();
+    void keepEyeReading();
 
   protected:
     void keyPressEvent(QKeyEvent* event) override;

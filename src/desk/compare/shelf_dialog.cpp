@@ -37,10 +37,13 @@ ShelfDialog::ShelfDialog(Session& session, const QStringList& compared, QWidget*
     layout->addWidget(about_);
     layout->addWidget(fault_);
     auto* choices = new QHBoxLayout;
-    auto* add = new QPushButton(tr("Add a published folder…"));
+    auto* add = new QPushButton(tr("Add a folder…"));
     add->setObjectName(QStringLiteral("shelfAdd"));
+    auto* add_package = new QPushButton(tr("Add a data package…"));
+    add_package->setObjectName(QStringLiteral("shelfAddPackage"));
     remove_->setObjectName(QStringLiteral("shelfRemove"));
     choices->addWidget(add);
+    choices->addWidget(add_package);
     choices->addWidget(remove_);
     choices->addStretch(1);
     layout->addLayout(choices);
@@ -56,7 +59,8 @@ ShelfDialog::ShelfDialog(Session& session, const QStringList& compared, QWidget*
     addFoot(foot);
     connect(cancel, &QPushButton::clicked, this, &QDialog::reject);
     connect(compare, &QPushButton::clicked, this, &QDialog::accept);
-    connect(add, &QPushButton::clicked, this, &ShelfDialog::add);
+    connect(add, &QPushButton::clicked, this, &ShelfDialog::addFolder);
+    connect(add_package, &QPushButton::clicked, this, &ShelfDialog::addPackage);
     connect(remove_, &QPushButton::clicked, this, &ShelfDialog::remove);
     connect(list_, &QListWidget::currentRowChanged, this, [this](int row) {
         remove_->setEnabled(row >= 0);
@@ -103,12 +107,18 @@ QStringList ShelfDialog::chosen() const {
     return folders;
 }
 
-void ShelfDialog::add() {
-    const auto folder =
-        QFileDialog::getExistingDirectory(this, tr("A folder with readings.csv and bench.json"));
-    if (folder.isEmpty()) return;
+void ShelfDialog::addFolder() {
+    take(QFileDialog::getExistingDirectory(this, tr("A folder with readings.csv and bench.json")));
+}
+
+void ShelfDialog::addPackage() {
+    take(QFileDialog::getOpenFileName(this, tr("A data package"), {}, tr("Data packages (*.zip)")));
+}
+
+void ShelfDialog::take(const QString& path) {
+    if (path.isEmpty()) return;
     auto ticked = chosen();
-    const auto taken = takeOntoShelf(place(), folder, session_.now());
+    const auto taken = takeOntoShelf(place(), path, session_.now());
     if (taken) ticked << taken->folder;
     fill(ticked);
     fault_->setText(taken ? QString() : text(taken.error()));

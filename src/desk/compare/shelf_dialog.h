@@ -25,7 +25,9 @@ class ShelfDialog : public ScrolledDialog {
 
   private:
     void fill(const QStringList& chosen);
-    void add();
+    void addFolder();
+    void addPackage();
+    void take(const QString& path);
     void remove();
 
     Session& session_;

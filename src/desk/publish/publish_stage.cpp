@@ -44,7 +44,9 @@ PublishStage::PublishStage(Session& session)
       review_(problem("", say(GLUMET_SAY("Core", "not computed")))),
       title_(makeLabel({}, TextRole::Title)),
       preview_(new PagePreview(session)),
-      publish_(new QPushButton(tr("Publish to a folder…"))) {
+      publish_(new QPushButton(tr("Publish to a folder…"))),
+      reviewer_(new QLineEdit),
+      licence_(new QComboBox) {
     publish_->setProperty("primary", true);
     publish_->setObjectName(QStringLiteral("publishButton"));
     auto* layout = new QVBoxLayout(this);
@@ -54,6 +56,7 @@ PublishStage::PublishStage(Session& session)
     head->addWidget(title_, 1);
     head->addWidget(publish_);
     layout->addLayout(head);
+    layout->addWidget(makeSignature());
     layout->addWidget(preview_, 1);
     connect(publish_, &QPushButton::clicked, this, &PublishStage::askAndPublish);
 }
@@ -64,7 +67,47 @@ Expected<Review> PublishStage::makeReview() const {
                     {session().sweep()->configuration, session().unit(), session().now().left(10)});
 }
 
+/// Who publishes, and what others may do with the data.
+QWidget* PublishStage::makeSignature() {
+    auto* row = new QWidget;
+    auto* layout = new QHBoxLayout(row);
+    layout->setContentsMargins(0, 0, 0, 0);
+    reviewer_->setObjectName(QStringLiteral("publishReviewer"));
+    reviewer_->setAccessibleName(tr("Published by"));
+    reviewer_->setPlaceholderText(tr("your name"));
+    licence_->setObjectName(QStringLiteral("publishLicence"));
+    licence_->setAccessibleName(tr("Licence of the data"));
+    licence_->setEditable(true);
+    licence_->addItems({QString(), QStringLiteral("CC-BY-4.0"), QStringLiteral("CC-BY-SA-4.0"),
+                        QStringLiteral("CC0-1.0"), QStringLiteral("ODbL-1.0")});
+    layout->addWidget(makeLabel(tr("published by"), TextRole::Muted));
+    layout->addWidget(reviewer_, 1);
+    layout->addSpacing(12);
+    layout->addWidget(makeLabel(tr("licence of the data"), TextRole::Muted));
+    layout->addWidget(licence_, 1);
+    connect(reviewer_, &QLineEdit::editingFinished, this, &PublishStage::keepSignature);
+    connect(licence_, &QComboBox::activated, this, &PublishStage::keepSignature);
+    connect(licence_->lineEdit(), &QLineEdit::editingFinished, this, &PublishStage::keepSignature);
+    return row;
+}
+
+void PublishStage::keepSignature() {
+    if (session().project() == nullptr) return;
+    const auto reviewer = reviewer_->text().trimmed().toStdString();
+    const auto licence = licence_->currentText().trimmed().toStdString();
+    const auto& method = session().bench().method;
+    if (method.reviewer == reviewer && method.licence == licence) return;
+    session().changeMethod([&](Method& changed) {
+        changed.reviewer = reviewer;
+        changed.licence = licence;
+    });
+}
+
 void PublishStage::refresh() {
+    const auto& method = session().bench().method;
+    if (!reviewer_->hasFocus()) reviewer_->setText(text(method.reviewer));
+    if (!licence_->hasFocus() && !licence_->lineEdit()->hasFocus())
+        licence_->setCurrentText(text(method.licence));
     review_ = makeReview();
     title_->setText(tr("The page, as it will be read"));
     publish_->setEnabled(review_.has_value());
@@ -79,7 +122,8 @@ std::vector<Finding> PublishStage::findings() const {
         out.push_back(finding(kind, asWords(title), asWords(body), view));
     };
     fact(FindingKind::Fact, tr("One page and its data"),
-         tr("HTML with its figures inside, PDF, SVG and PNG figures, readings.csv and bench.json."),
+         tr("HTML with its figures inside, PDF, SVG and PNG figures, readings.csv and bench.json, a "
+            "workbook, and all of it as an open data package."),
          EvidenceView::None);
     if (!made->verdict.speaks())
         fact(FindingKind::Doubt, tr("No height on the card"), made->said(made->verdict.reason),
@@ -92,6 +136,10 @@ std::vector<Finding> PublishStage::findings() const {
         if (pair.missing)
             fact(FindingKind::Doubt, tr("%1 is missing").arg(made->said(pair.name)),
                  tr("Readers cannot compare without it."), EvidenceView::Bench);
+    if (session().bench().method.licence.empty())
+        fact(FindingKind::Doubt, tr("No licence"),
+             tr("Without one nobody may use the data: choose what others may do with it."),
+             EvidenceView::None);
     fact(FindingKind::Next, tr("Publish"),
          tr("Choose a folder; files of an earlier publication there are replaced whole."),
          EvidenceView::None);

@@ -1,6 +1,8 @@
 #pragma once
 
+#include <QComboBox>
 #include <QLabel>
+#include <QLineEdit>
 #include <QPushButton>
 
 #include "core/words/finding.h"
@@ -41,12 +43,16 @@ class PublishStage : public Stage {
 
   private:
     void askAndPublish();
+    QWidget* makeSignature();
+    void keepSignature();
     Expected<Review> makeReview() const;
 
     Expected<Review> review_;
     QLabel* title_;
     PagePreview* preview_;
     QPushButton* publish_;
+    QLineEdit* reviewer_;
+    QComboBox* licence_;
 };
 
 /// What the window is told of this stage.
