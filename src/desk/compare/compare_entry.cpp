@@ -33,9 +33,7 @@ StageEntry compareEntry() {
          CompareStage::tr("Compare: a criterion of the board, and its weight")},
         {CompareStage::tr("B, P, C, S, O"), CompareStage::tr("Compare: board, pair, cost, scores, schools")},
         {CompareStage::tr("N, M"), CompareStage::tr("Compare: the next pair, more criteria")}};
-    entry.shots = {{},
-                   {QStringLiteral("-pair"), QStringLiteral("P"), {}},
-                   {QStringLiteral("-cost"), QStringLiteral("C"), {}}};
+    entry.shots = {{}, {QStringLiteral("-pair"), QStringLiteral("P"), {}}};
     return entry;
 }
 
