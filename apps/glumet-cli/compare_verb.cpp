@@ -34,9 +34,10 @@ class Fits {
     std::map<Configuration, std::optional<FitResult>> made_;
 };
 
-/// "own", or a height in mm.
-Expected<std::optional<Millimetre>> heightFrom(const std::string& at) {
-    if (at.empty() || at == "own") return std::optional<Millimetre>();
+/// "own", or a height in mm; what the project compares at where nothing is said.
+Expected<std::optional<Millimetre>> heightFrom(const std::string& at, const Method& method) {
+    if (at.empty()) return method.compared_height;
+    if (at == "own") return std::optional<Millimetre>();
     const auto height = parseNumber(at);
     if (!height || *height <= 0.0)
         return problem("--at", say(GLUMET_SAY("Core", "is \"own\" or a height in mm")));
@@ -166,7 +167,7 @@ Expected<Output> compare(const CompareQuestion& question) {
     const auto project = Project::look(path(question.project));
     if (!project) return tl::make_unexpected(project.error());
     const auto& bench = (*project)->bench();
-    const auto height = heightFrom(question.at);
+    const auto height = heightFrom(question.at, bench.method);
     if (!height) return tl::make_unexpected(height.error());
     const auto tank = tankFrom(bench, question.tank);
     if (!tank) return tl::make_unexpected(tank.error());

@@ -71,7 +71,7 @@ Expected<Output> spectrum(const SpectrumQuestion& question);
 
 struct CompareQuestion {
     std::string project;
-    std::string at;    ///< "own" or empty: each at its own height; else a height in mm
+    std::string at;    ///< "own": each at its own height; a height in mm; empty: as the project says
     std::string tank;  ///< empty: the one that most configurations were read in
 };
 /// What differs, pair by pair, and who comes first.

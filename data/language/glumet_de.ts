@@ -4076,6 +4076,10 @@
         <source>is missing: the package was not made by Glumet</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>Its readings carry no light.</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>

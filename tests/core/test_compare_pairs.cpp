@@ -286,6 +286,13 @@ class TestComparePairs : public QObject {
         QVERIFY(first.spread_b > first.spread_a);
     }
 
+    void aDarkRunIsNotCompared() {
+        Pair pair(11, {}, {0.0});
+        QVERIFY(!pair.contenders[1].speaks());
+        QVERIFY(english(pair.contenders[1].missing).find("carry no light") != std::string::npos);
+        QVERIFY(!pair.paired().speaks());
+    }
+
     void nothingInCommonIsSaid() {
         Pair pair(10, {}, {});
         pair.bench.runs[1].planes.clear();

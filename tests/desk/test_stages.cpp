@@ -9,6 +9,7 @@
 #include "desk/height/height_stage.h"
 #include "desk/publish/publish_stage.h"
 #include "desk/window_fixture.h"
+#include "formats/zip_archive.h"
 
 using namespace glumet;
 using glumet::testing::WindowFixture;
@@ -283,8 +284,8 @@ class TestStages : public QObject {
         auto* stage = static_cast<PublishStage*>(w_->window.stageWidget(QStringLiteral("publish")));
         QVERIFY(w_->find<QPushButton>("publishButton")->isEnabled());
         QVERIFY(stage->publishInto(w_->path("out")));
-        for (const char* name :
-             {"review.html", "review.pdf", "maps.svg", "maps.png", "loss.svg", "readings.csv", "bench.json"})
+        for (const char* name : {"review.html", "review.pdf", "maps.svg", "maps.png", "loss.svg",
+                                 "readings.csv", "bench.json", "data-package.zip", "workbook.xlsx"})
             QVERIFY2(QFileInfo(w_->path("out") + QLatin1Char('/') + QLatin1String(name)).size() > 500, name);
         QFile html(w_->path("out") + QStringLiteral("/review.html"));
         QVERIFY(html.open(QIODevice::ReadOnly));
@@ -292,6 +293,45 @@ class TestStages : public QObject {
         QVERIFY(page.contains(w_->session.length(*w_->session.verdict()->height)));
         QVERIFY(page.contains(QStringLiteral("licensed electrician")));
         QVERIFY(page.contains(QStringLiteral("Invented demonstration")));
+    }
+
+    void whoPublishesAndUnderWhatLicenceGoesAlong() {
+        goTo(QStringLiteral("publish"));
+        auto* stage = static_cast<PublishStage*>(w_->window.stageWidget(QStringLiteral("publish")));
+        const auto doubts = [&] {
+            int count = 0;
+            for (const auto& finding : stage->findings())
+                count += text(finding.title, LengthUnit::Cm) == QStringLiteral("No licence") ? 1 : 0;
+            return count;
+        };
+        auto* licence = w_->find<QComboBox>("publishLicence");
+        QCOMPARE(licence->currentText(), QStringLiteral("CC0-1.0"));
+        QCOMPARE(doubts(), 0);
+        licence->setFocus();
+        licence->lineEdit()->clear();
+        QTest::keyClick(licence, Qt::Key_Return);
+        w_->settle();
+        QVERIFY(w_->session.bench().method.licence.empty());
+        QCOMPARE(doubts(), 1);
+        licence->lineEdit()->setText(QStringLiteral("CC-BY-4.0"));
+        QTest::keyClick(licence, Qt::Key_Return);
+        auto* reviewer = w_->find<QLineEdit>("publishReviewer");
+        reviewer->setFocus();
+        reviewer->selectAll();
+        QTest::keyClicks(reviewer, QStringLiteral("Wren"));
+        QTest::keyClick(reviewer, Qt::Key_Return);
+        w_->settle();
+        QCOMPARE(w_->session.bench().method.licence, std::string("CC-BY-4.0"));
+        QCOMPARE(w_->session.bench().method.reviewer, std::string("Wren"));
+        QVERIFY(stage->publishInto(w_->path("signed")));
+        QFile package(w_->path("signed/data-package.zip"));
+        QVERIFY(package.open(QIODevice::ReadOnly));
+        const auto members = unzipped(package.readAll().toStdString());
+        QVERIFY(members);
+        QVERIFY(members->front().bytes.find("CC-BY-4.0") != std::string::npos);
+        QVERIFY(members->front().bytes.find("Wren") != std::string::npos);
+        QVERIFY(*w_->session.project()->undo());
+        QVERIFY(w_->session.bench().method.reviewer != "Wren");
     }
 
     void publishingIntoAnImpossiblePlaceIsSaid() {

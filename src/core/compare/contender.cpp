@@ -326,6 +326,11 @@ Contender contenderOf(const Bench& bench, const Sweep& sweep, const ComparePlace
     const bool at_height = std::abs((run->height - out.height).value()) <= kSamePointMm;
     if (here && at_height && holdsReadings(*run)) {
         takeRun(out, bench, sweep, *run, place.keep_levels);
+        const auto lit = [](const ComparedPlane& plane) { return plane.mean() > 0.0; };
+        if (std::none_of(out.planes.begin(), out.planes.end(), lit)) {
+            out.planes.clear();
+            out.missing = say(GLUMET_SAY("Core", "Its readings carry no light."));
+        }
         return out;
     }
     if (fit != nullptr && tank != nullptr) {
