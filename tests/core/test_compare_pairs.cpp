@@ -184,6 +184,29 @@ class TestComparePairs : public QObject {
         QVERIFY(std::abs(lit.paired().all.value - 1.0) < 0.02);
     }
 
+    /// Dimmed on purpose: each as it was read, and the pair says so.
+    void levelsOnPurposeStayAsTheyWere() {
+        Pair pair(12, {}, {0.5});
+        pair.bench.runs[1].level_pct = 50.0;
+        pair.contenders = contendersOf(pair.bench, sweepsOf(pair.bench), {0, std::nullopt, true}, {});
+        QVERIFY(std::abs(pair.paired().all.value - 0.5) < 0.02);
+        const auto rows = pair.conditions({Condition::Level});
+        QCOMPARE(rows[static_cast<std::size_t>(Condition::Level)].state, ConditionState::OnPurpose);
+        QVERIFY(comparable(rows));
+    }
+
+    /// Every condition stands once, in its order, whatever is compared.
+    void everyConditionStandsOnce() {
+        const Pair pair(13, {}, {});
+        const auto rows = pair.conditions();
+        QCOMPARE(rows.size(), std::size(WordsOf<Condition>::value));
+        for (std::size_t i = 0; i < rows.size(); ++i) {
+            QCOMPARE(rows[i].condition, static_cast<Condition>(i));
+            QVERIFY(!english(conditionName(rows[i].condition)).empty());
+            QVERIFY(rows[i].state != ConditionState::NotComparable || !rows[i].remedy.empty());
+        }
+    }
+
     void everyConditionThatDiffersIsNamed() {
         const Pair pair(6, {}, {});
         QVERIFY(comparable(pair.conditions()));

@@ -47,18 +47,7 @@ ShelfDialog::ShelfDialog(Session& session, const QStringList& compared, QWidget*
     choices->addWidget(remove_);
     choices->addStretch(1);
     layout->addLayout(choices);
-    auto* foot = new QHBoxLayout;
-    auto* cancel = new QPushButton(tr("Cancel"));
-    auto* compare = new QPushButton(tr("Compare"));
-    compare->setObjectName(QStringLiteral("shelfCompare"));
-    compare->setProperty("primary", true);
-    compare->setDefault(true);
-    foot->addStretch(1);
-    foot->addWidget(cancel);
-    foot->addWidget(compare);
-    addFoot(foot);
-    connect(cancel, &QPushButton::clicked, this, &QDialog::reject);
-    connect(compare, &QPushButton::clicked, this, &QDialog::accept);
+    addButtons();
     connect(add, &QPushButton::clicked, this, &ShelfDialog::addFolder);
     connect(add_package, &QPushButton::clicked, this, &ShelfDialog::addPackage);
     connect(remove_, &QPushButton::clicked, this, &ShelfDialog::remove);
@@ -71,6 +60,21 @@ ShelfDialog::ShelfDialog(Session& session, const QStringList& compared, QWidget*
         fault_->setText(entry.wrong ? text(*entry.wrong) : QString());
     });
     fill(compared);
+}
+
+void ShelfDialog::addButtons() {
+    auto* foot = new QHBoxLayout;
+    auto* cancel = new QPushButton(tr("Cancel"));
+    auto* compare = new QPushButton(tr("Compare"));
+    compare->setObjectName(QStringLiteral("shelfCompare"));
+    compare->setProperty("primary", true);
+    compare->setDefault(true);
+    foot->addStretch(1);
+    foot->addWidget(cancel);
+    foot->addWidget(compare);
+    addFoot(foot);
+    connect(cancel, &QPushButton::clicked, this, &QDialog::reject);
+    connect(compare, &QPushButton::clicked, this, &QDialog::accept);
 }
 
 QString ShelfDialog::place() {

@@ -25,6 +25,7 @@ class ShelfDialog : public ScrolledDialog {
 
   private:
     void fill(const QStringList& chosen);
+    void addButtons();
     void addFolder();
     void addPackage();
     void take(const QString& path);
