@@ -8060,10 +8060,6 @@ Feld und Reihe zeigen, was ihre Anpassung sagt.</translation>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>Tables, bench descriptions, photometric files (*.csv *.txt *.tsv *.json *.ies);;All files (*)</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>Export readings and bench…</source>
         <translation type="unfinished"></translation>
     </message>
@@ -8392,6 +8388,14 @@ Feld und Reihe zeigen, was ihre Anpassung sagt.</translation>
     </message>
     <message>
         <source>This is the project that is open.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Tables, bench descriptions, data packages, photometric files (*.csv *.txt *.tsv *.json *.zip *.ies);;All files (*)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 imported, with %2 readings</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

@@ -332,6 +332,23 @@ class TestStages : public QObject {
         QVERIFY(members->front().bytes.find("Wren") != std::string::npos);
         QVERIFY(*w_->session.project()->undo());
         QVERIFY(w_->session.bench().method.reviewer != "Wren");
+        // Another window takes the package whole; a bent one not at all.
+        WindowFixture other;
+        QVERIFY(other.create());
+        other.window.importFile(w_->path("signed/data-package.zip"));
+        other.settle();
+        QCOMPARE(other.session.bench().runs.size(), w_->session.sweep()->runs.size());
+        QVERIFY(readingCount(other.session.bench()) > 500);
+        QVERIFY(*other.session.project()->undo());
+        QVERIFY(other.session.bench().runs.empty());
+        QFile bent(w_->path("signed/data-package.zip"));
+        QVERIFY(bent.open(QIODevice::ReadWrite));
+        bent.seek(bent.size() / 2);
+        bent.write("bent");
+        bent.close();
+        other.window.importFile(w_->path("signed/data-package.zip"));
+        other.settle();
+        QVERIFY(other.session.bench().runs.empty());
     }
 
     void publishingIntoAnImpossiblePlaceIsSaid() {

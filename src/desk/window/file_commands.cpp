@@ -14,7 +14,9 @@
 #include "files/file_reader.h"
 #include "files/file_writer.h"
 #include "formats/bench_json.h"
+#include "formats/readings_csv.h"
 #include "project/kept_copies.h"
+#include "report/data_package.h"
 #include "report/publish.h"
 #include "report/text.h"
 
@@ -29,7 +31,9 @@ const QString kFilter = QStringLiteral("Glumet (*.glumet)");
 
 QString readingsFilter() {
     return MainWindow::tr(
-        "Tables, bench descriptions, photometric files (*.csv *.txt *.tsv *.json *.ies);;All files (*)");
+        "Tables, bench descriptions, data packages, photometric files (*.csv *.txt *.tsv *.json *.zip "
+        "*.ies);;All files "
+        "(*)");
 }
 
 /// A project beside a file of readings, under its name; numbered where there is one.
@@ -255,14 +259,32 @@ void MainWindow::importFile(const QString& path) {
             }
         return;
     }
+    const std::string_view whole(bytes.constData(), static_cast<std::size_t>(bytes.size()));
+    if (looksLikeZip(whole)) return importPackage(name, whole);
     if (!path.endsWith(QLatin1String(".json"))) {
         ImportDialog(session_, name, bytes, this).exec();
         return;
     }
-    const auto bench = readBench(std::string_view(bytes.constData(), static_cast<std::size_t>(bytes.size())));
+    importBench(name, whole, {});
+}
+
+/// A bench description and the readings that came with it.
+void MainWindow::importBench(const QString& name, std::string_view description,
+                             const std::vector<ReadingRow>& rows) {
+    const auto bench = readBench(description);
     if (!bench) return session_.warn(tr("%1: %2").arg(name, text(bench.error())));
-    if (session_.edit([&](Project& project) { return project.importBench(*bench, {}, name); }).isEmpty())
-        session_.say(tr("%1 imported").arg(name));
+    if (session_.edit([&](Project& project) { return project.importBench(*bench, rows, name); }).isEmpty())
+        session_.say(rows.empty() ? tr("%1 imported").arg(name)
+                                  : tr("%1 imported, with %2 readings").arg(name).arg(rows.size()));
+}
+
+/// What others published as a data package.
+void MainWindow::importPackage(const QString& name, std::string_view bytes) {
+    const auto package = readDataPackage(bytes);
+    if (!package) return session_.warn(tr("%1: %2").arg(name, text(package.error())));
+    const auto table = readReadings(package->readings);
+    if (!table.problems.empty()) return session_.warn(tr("%1: %2").arg(name, text(table.problems.front())));
+    importBench(name, package->description, table.rows);
 }
 
 void MainWindow::exportTo(const QString& folder) {

@@ -6,6 +6,7 @@
 #include <QThreadPool>
 #include <vector>
 
+#include "core/bench/reading_row.h"
 #include "desk/shared/findings_panel.h"
 #include "desk/shared/ledger_line.h"
 #include "desk/shared/section_view.h"
@@ -58,6 +59,8 @@ class MainWindow : public QMainWindow {
     void dropEvent(QDropEvent* event) override;
 
   private:
+    void importBench(const QString& name, std::string_view description, const std::vector<ReadingRow>& rows);
+    void importPackage(const QString& name, std::string_view bytes);
     void askForNewProject();
     QWidget* makeTopBar();
     StartPage* makeStart();
