@@ -1,9 +1,9 @@
 #include <fmt/format.h>
 
-#include <map>
 #include <nlohmann/json.hpp>
 
 #include "core/compare/comparison.h"
+#include "core/compare/kept_fits.h"
 #include "core/compare/school_orders.h"
 #include "core/fit/fit_as_described.h"
 #include "core/words/sentence.h"
@@ -15,24 +15,6 @@ namespace glumet::cli {
 namespace {
 
 using Json = nlohmann::ordered_json;
-
-/// Fits of sweeps, made when they are first wanted.
-class Fits {
-  public:
-    explicit Fits(const Bench& bench) : bench_(bench) {}
-
-    const FitResult* of(const Sweep& sweep) {
-        const auto at = made_.find(sweep.configuration);
-        if (at != made_.end()) return at->second ? &*at->second : nullptr;
-        auto& slot = made_[sweep.configuration];
-        if (auto fit = fitAsDescribed(bench_, sweep.forFit())) slot = std::move(*fit);
-        return slot ? &*slot : nullptr;
-    }
-
-  private:
-    const Bench& bench_;
-    std::map<Configuration, std::optional<FitResult>> made_;
-};
 
 /// "own", or a height in mm; what the project compares at where nothing is said.
 Expected<std::optional<Millimetre>> heightFrom(const std::string& at, const Method& method) {
@@ -171,11 +153,11 @@ Expected<Output> compare(const CompareQuestion& question) {
     if (!height) return tl::make_unexpected(height.error());
     const auto tank = tankFrom(bench, question.tank);
     if (!tank) return tl::make_unexpected(tank.error());
-    Fits fits(bench);
+    KeptFits fits([&](const Sweep& sweep) { return fitAsDescribed(bench, sweep.forFit()); });
     glumet::CompareQuestion asked;
     asked.place = {*tank, *height};
-    asked.chosen_tank = asked.all_figures = *tank != 0;
-    const FitOf fit_of = [&](const Sweep& sweep) { return fits.of(sweep); };
+    asked.all_figures = *tank != 0;
+    const FitOf fit_of = fits.asked();
     // The bench is the project's, which outlives the comparison.
     const auto compared =
         compareAll(std::shared_ptr<const Bench>(&bench, [](const Bench*) {}), fit_of, asked);

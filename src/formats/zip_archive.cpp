@@ -8,7 +8,8 @@ namespace glumet {
 namespace {
 
 constexpr zip_uint64_t kMostMembers = 10'000;
-constexpr time_t kNoDate = 315'532'800;  // the first of January 1980, before which zip has no date
+constexpr zip_uint16_t kNoTime = 0;
+constexpr zip_uint16_t kNoDate = 0x21;  // the first of January 1980, where zip's calendar begins
 
 Problem broken() { return {"", say(GLUMET_SAY("Core", "is no archive that can be read"))}; }
 
@@ -79,7 +80,7 @@ Expected<std::string> zipOf(const std::vector<ArchiveMember>& members) {
             zip_source_free(source);
             return tl::make_unexpected(broken());
         }
-        zip_file_set_mtime(archive.get(), static_cast<zip_uint64_t>(index), kNoDate, 0);
+        zip_file_set_dostime(archive.get(), static_cast<zip_uint64_t>(index), kNoTime, kNoDate, 0);
     }
     if (zip_close(archive.get()) != 0) return tl::make_unexpected(broken());
     archive.release();  // closed is gone

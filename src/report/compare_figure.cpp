@@ -6,6 +6,7 @@
 #include <map>
 
 #include "core/bench/grid.h"
+#include "core/compare/interval.h"
 #include "report/text.h"
 
 namespace glumet {
@@ -17,7 +18,6 @@ constexpr double kLowCard = 88.0;  // of two rows
 constexpr double kNarrowCard = 124.0;
 constexpr double kNameCard = 26.0;  // a name and a place
 constexpr std::size_t kOneRow = 5;
-constexpr double kInterval = 1.96;
 constexpr double kAlikeRow = 17.0;
 constexpr std::size_t kMostLines = 7;
 constexpr double kAlikeHead = 20.0;
@@ -42,7 +42,7 @@ std::vector<CompareCard::Node> profileOf(const ComparedPlane& plane, double leng
     for (const auto& [x, sum] : by_x) {
         const double mean = sum.first / sum.second;
         const double error =
-            kInterval * std::hypot(plane.point_error / std::sqrt(sum.second), plane.common_error);
+            kInterval95 * std::hypot(plane.point_error / std::sqrt(sum.second), plane.common_error);
         out.push_back(
             {length_mm > 0.0 ? x / length_mm : 0.5, mean, mean * (1.0 - error), mean * (1.0 + error)});
     }
@@ -127,12 +127,6 @@ QString placeOf(const RankRow& row) {
                                       : QStringLiteral("%1–%2").arg(row.rank_lo).arg(row.rank_hi);
 }
 
-double better(Criterion criterion, double value) {
-    const auto& info = infoOf(criterion);
-    const double scaled = info.decibel ? value : std::log(std::max(value, std::max(info.least, 1e-9)));
-    return info.more_is_better ? scaled : -scaled;
-}
-
 void addDots(BoardLine& line, const Comparison& compared, const std::vector<std::size_t>& shown) {
     double worst = 0.0;
     double best = 0.0;
@@ -140,7 +134,7 @@ void addDots(BoardLine& line, const Comparison& compared, const std::vector<std:
     for (const auto i : shown)
         if (const auto* figure = compared.board.figure(i, line.criterion)) {
             for (const double value : {figure->lo, figure->hi}) {
-                const double at = better(line.criterion, value);
+                const double at = goodness(line.criterion, value);
                 worst = any ? std::min(worst, at) : at;
                 best = any ? std::max(best, at) : at;
                 any = true;
@@ -148,7 +142,7 @@ void addDots(BoardLine& line, const Comparison& compared, const std::vector<std:
         }
     const double span = best - worst;
     const auto place = [&](double value) {
-        return span > 1e-9 ? (better(line.criterion, value) - worst) / span : 0.5;
+        return span > 1e-9 ? (goodness(line.criterion, value) - worst) / span : 0.5;
     };
     for (const auto i : shown)
         if (const auto* figure = compared.board.figure(i, line.criterion))
@@ -494,6 +488,27 @@ void paintBoard(QPainter& p, const QRectF& area, const std::vector<BoardLine>& l
         p.drawText(right, Qt::AlignRight | Qt::AlignVCenter,
                    line.tie ? tr("tie %1").arg(line.against) : line.against);
     }
+}
+
+std::optional<PlanData> differencePlan(const Comparison& compared, const PairedPlane& plane,
+                                       const Palette& palette) {
+    const auto* tank = byId(compared.bench->tanks, compared.place.tank);
+    if (tank == nullptr || !plane.grid) return std::nullopt;
+    PlanData plan;
+    plan.length = tank->length;
+    plan.width = tank->width;
+    plan.walls = tank->walls;
+    plan.obstacles = tank->obstacles;
+    plan.grid = *plane.grid;
+    std::vector<Ppfd> other;
+    for (const auto& point : plane.points) {
+        plan.values.emplace_back(Ppfd(point.b));
+        other.emplace_back(point.a);
+    }
+    plan.faces = differenceFaces(plan.values, other, palette);
+    for (std::size_t i = 0; i < plan.faces.size(); ++i)
+        if (plane.points[i].tie) plan.faces[i] = {QStringLiteral("="), palette.raised};
+    return plan;
 }
 
 }  // namespace glumet

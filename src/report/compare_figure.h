@@ -8,6 +8,7 @@
 #include "core/compare/comparison.h"
 #include "core/words/wording.h"
 #include "report/palette.h"
+#include "report/plan_figure.h"
 
 namespace glumet {
 
@@ -99,6 +100,11 @@ BoardLayout boardLayout(const QRectF& area, std::size_t line);
 /// `focus`: the line that keys go to; −1: none.
 void paintBoard(QPainter& painter, const QRectF& area, const std::vector<BoardLine>& lines,
                 std::size_t chosen, std::size_t against, int focus, const Palette& palette);
+
+/// Where b is brighter or dimmer than a, in per cent, point by point; a tie carries "=". Nothing for free
+/// points or without a tank.
+std::optional<PlanData> differencePlan(const Comparison& compared, const PairedPlane& plane,
+                                       const Palette& palette);
 
 /// A criterion's figure as it is written everywhere: "58 %", "1.48 µmol/J".
 QString figureText(Criterion criterion, double value);

@@ -385,8 +385,10 @@ Expected<std::string> dataPackageOf(const Bench& bench, const PackageAbout& abou
     resources.addTable("fixtures.csv", kFixtureColumns, fixtureRows(bench), "what was reviewed");
     resources.addTable("verdicts.csv", kVerdictColumns, verdictRows(bench, sweeps),
                        "mounting heights, school by school");
-    resources.addTable("comparison.csv", kComparisonColumns, comparisonRows(bench),
-                       "criteria with their intervals, and the rank by the reviewer's weights");
+    // One configuration by itself has no rank.
+    if (comparedSweeps(bench, sweeps).size() > 1)
+        resources.addTable("comparison.csv", kComparisonColumns, comparisonRows(bench),
+                           "criteria with their intervals, and the rank by the reviewer's weights");
     if (!bench.ratings.empty())
         resources.addTable("ratings.csv", kRatingColumns, ratingRows(bench), "scores of what no meter reads");
     addSpectra(resources, bench);

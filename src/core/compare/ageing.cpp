@@ -5,16 +5,15 @@
 #include <map>
 
 #include "core/bench/grid.h"
+#include "core/compare/interval.h"
 
 namespace glumet {
 namespace {
 
-constexpr double kInterval = 1.96;
-constexpr double kNamed = 2.58;
 constexpr double kLookAgain = 0.05;
 constexpr double kReplace = 0.30;
 
-double errorOf(const Ratio& ratio) { return std::log(ratio.hi / ratio.lo) / (2.0 * kInterval); }
+double errorOf(const Ratio& ratio) { return std::log(ratio.hi / ratio.lo) / (2.0 * kInterval95); }
 
 Ratio weighted(const std::vector<Ratio>& ratios) {
     double weights = 0.0;
@@ -26,8 +25,8 @@ Ratio weighted(const std::vector<Ratio>& ratios) {
     }
     const double mean = sum / weights;
     const double error = 1.0 / std::sqrt(weights);
-    return {std::exp(mean), std::exp(mean - kInterval * error), std::exp(mean + kInterval * error),
-            std::abs(mean) <= kNamed * error};
+    return {std::exp(mean), std::exp(mean - kInterval95 * error), std::exp(mean + kInterval95 * error),
+            std::abs(mean) <= kNamed99 * error};
 }
 
 std::optional<AgedPoint> against(const Bench& bench, const Sweep& young, const Sweep& old) {
@@ -65,7 +64,7 @@ void addRate(Ageing& out) {
         sum -= weight * std::log(point.output.value) / span;
     }
     out.rate = sum / weights;
-    const double error = kInterval / std::sqrt(weights);
+    const double error = kInterval95 / std::sqrt(weights);
     out.rate_lo = out.rate - error;
     out.rate_hi = out.rate + error;
     if (out.rate_hi > 0.0) out.look_again_h = -std::log(1.0 - kLookAgain) / out.rate_hi;

@@ -10,9 +10,7 @@ std::set<Criterion> wantedOf(const Bench& bench, const CompareQuestion& question
     std::set<Criterion> wanted;
     for (const auto criterion : allCriteria()) {
         const bool counts = weightOf(weightsOf(bench), criterion) > 0.0;
-        const bool asked =
-            question.all_figures || (question.chosen_tank && criterion == Criterion::PriceForGoal);
-        if (!takesFit(criterion) || counts || asked) wanted.insert(criterion);
+        if (!takesFit(criterion) || counts || question.all_figures) wanted.insert(criterion);
     }
     return wanted;
 }

@@ -14,7 +14,6 @@ namespace glumet {
 struct CompareQuestion {
     ComparePlace place;
     bool all_figures = false;  ///< also those that take a fit and do not count
-    bool chosen_tank = false;  ///< the tank was asked for: the number it takes is worked out
     int resamples = 1000;
     std::stop_token stop;
     std::function<void(double)> progress = [](double) {};

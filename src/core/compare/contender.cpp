@@ -6,6 +6,7 @@
 
 #include "core/bench/grid.h"
 #include "core/bench/plane_grid.h"
+#include "core/compare/interval.h"
 #include "core/fit/bench_scene.h"
 #include "core/fit/posterior_draws.h"
 #include "core/survey/repeatability.h"
@@ -22,7 +23,6 @@ constexpr int kFewestRepeats = 6;
 constexpr double kDarkShare = 0.01;  // of the mean; less dark light is none
 constexpr double kGoodMeter = 0.05;
 constexpr double kCellMm = 100.0;
-constexpr double kInterval = 1.96;
 constexpr int kDraws = 60;
 constexpr std::uint64_t kDrawSeed = 1;
 
@@ -198,7 +198,7 @@ void fillPlane(ComparedPlane& plane, const LightModel& model, const LightScene& 
     for (std::size_t i = 0; i < values.size(); ++i) {
         plane.points[i].ppfd = values[i].ppfd / level;
         if (values[i].ppfd > 0.0)
-            error += (values[i].hi - values[i].lo) / (2.0 * kInterval * values[i].ppfd) /
+            error += (values[i].hi - values[i].lo) / (2.0 * kInterval95 * values[i].ppfd) /
                      static_cast<double>(values.size());
     }
     plane.common_error = error;

@@ -75,8 +75,7 @@ struct ComparePlace {
     std::optional<HeightSchool> school = {};  ///< whose height; nothing: the project's
 };
 
-/// The sweeps that are compared: one fixture hung, not a channel by itself, something read; fewer when
-/// `tank` was read in: then those read there come first.
+/// The sweeps that are compared: one fixture hung, not a channel by itself, something read.
 std::vector<const Sweep*> comparedSweeps(const Bench& bench, const std::vector<Sweep>& sweeps);
 
 /// The tank that most of them were read in; 0 without one.

@@ -5,6 +5,7 @@
 #include <cmath>
 
 #include "core/compare/conditions.h"
+#include "core/compare/interval.h"
 #include "core/compare/room_light.h"
 #include "core/fit/bench_scene.h"
 #include "core/fit/described_model.h"
@@ -20,7 +21,6 @@
 namespace glumet {
 namespace {
 
-constexpr double kInterval = 1.96;
 constexpr double kDecibelError = 1.0;    // of a hand-held sound level meter
 constexpr double kLevelError = 0.05;     // of what a fit gives: as the meter the flux rests on
 constexpr double kDescribedError = 0.2;  // … and of what a description alone gives
@@ -177,8 +177,8 @@ class Judge {
             if (test.over_time || test.result.colour_from_centre.empty()) continue;
             const auto& figure = test.result.figure;
             if (figure.value <= 0.0) continue;
-            out_.known[Criterion::Blending] = {figure.value,
-                                               (figure.high - figure.low) / (2.0 * kInterval * figure.value)};
+            out_.known[Criterion::Blending] = {
+                figure.value, (figure.high - figure.low) / (2.0 * kInterval95 * figure.value)};
             return;
         }
         lacks(Criterion::Blending, say(GLUMET_SAY("Core", "no blending test was read")));
@@ -267,16 +267,16 @@ class Judge {
             return lacks(Criterion::PriceForGoal,
                          say(GLUMET_SAY("Core", "{} of it do not put {} of the points into the band"),
                              Count{kMostFixtures}, Share{question_.goal_share}));
-        out_.counted = out_.count = rows->back().count;
+        out_.counted = rows->back().count;
         if (out_.price)
-            out_.known[Criterion::PriceForGoal] = {*out_.price * out_.count, 0.0};
+            out_.known[Criterion::PriceForGoal] = {*out_.price * *out_.counted, 0.0};
         else
             lacks(Criterion::PriceForGoal, say(GLUMET_SAY("Core", "its price is not stated")));
     }
 
     void addCost() {
         CostQuestion asked;
-        asked.count = out_.count;
+        asked.count = out_.counted.value_or(1);
         asked.power = out_.contender.power;
         asked.level = out_.level;
         asked.hours_day = bench_.method.goal.photoperiod_h;
@@ -286,7 +286,7 @@ class Judge {
         for (const auto& plane : out_.contender.planes)
             mean += plane.mean() / static_cast<double>(out_.contender.planes.size());
         if (out_.contender.speaks() && out_.area_m2 > 0.0)
-            asked.delivered = PhotonFlux(mean * out_.area_m2 * out_.count);
+            asked.delivered = PhotonFlux(mean * out_.area_m2 * asked.count);
         out_.cost = costOf(bench_, configuration().fixture, configuration().accessory, asked);
         const bool rated = out_.contender.power_is_rated;
         const double watts = rated ? kRatedWatts : kReadWatts;
@@ -327,6 +327,13 @@ void dropOtherCurrency(Judged& judged, const std::string& own, const std::string
 const CriterionInfo& infoOf(Criterion criterion) {
     static const auto kInfos = madeInfos();
     return kInfos[static_cast<std::size_t>(criterion)];
+}
+
+double goodness(Criterion criterion, double value) {
+    const auto& info = infoOf(criterion);
+    const double log =
+        info.decibel ? value * std::log(2.0) / 10.0 : std::log(std::max(value, std::max(info.least, 1e-9)));
+    return info.more_is_better ? log : -log;
 }
 
 const std::vector<Criterion>& allCriteria() {

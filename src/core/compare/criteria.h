@@ -25,6 +25,10 @@ struct CriterionInfo {
 };
 const CriterionInfo& infoOf(Criterion criterion);
 
+/// ±ln of a figure, more is better: a tenth is a tenth in every criterion. Ten decibels are a factor of two;
+/// what is below a criterion's floor counts as the floor.
+double goodness(Criterion criterion, double value);
+
 /// All of them, in the order of boards.
 const std::vector<Criterion>& allCriteria();
 
@@ -49,8 +53,7 @@ struct Judged {
     std::optional<double> price;  ///< of what hangs, with accessory and mounts
     double level = 1.0;           ///< that suits the goal best, by its planes
     double share = 0.0;           ///< of its points in the band at that level
-    int count = 1;                ///< that the goal needs in this tank, where asked
-    std::optional<int> counted;   ///< the same, nothing where it was not worked out
+    std::optional<int> counted;   ///< fixtures that the goal needs in this tank; nothing: not worked out
     Cost cost;
     std::map<Criterion, KnownFigure> known;
     std::map<Criterion, Words> missing;  ///< why there is no figure
@@ -69,9 +72,10 @@ struct JudgeQuestion {
 /// By the planes, recomputed with every re-reading (rank_board.h): evenness min/mean and peak max/mean, each
 /// the mean over the planes; output, the mean over the planes of mean × footprint, µmol/s; efficacy, that per
 /// watt at the wall; share of all points in the goal's band at the best level; price per output. By the fit:
-/// room spill and, unless it was read, light at the eye (room_light.h), the number that reaches the goal and its price. By the
-/// scene, fitted or described: standard shadow and shimmer at half depth. By spectra: blending and Ra.
-/// Described: noise and mass. By prices: energy a year, and cost over the years of the number needed.
+/// room spill and, unless it was read, light at the eye (room_light.h), the number that reaches the goal and
+/// its price. By the scene, fitted or described: standard shadow and shimmer at half depth. By spectra:
+/// blending and Ra. Described: noise and mass. By prices: energy a year, and cost over the years of the
+/// number needed.
 Judged judge(const Bench& bench, Contender contender, const FitResult* fit, const JudgeQuestion& question);
 
 /// The same of all, what is unlike the rest marked, with prices in another currency than the others' left out

@@ -4,13 +4,12 @@
 #include <cmath>
 
 #include "core/bench/grid.h"
+#include "core/compare/interval.h"
 
 namespace glumet {
 namespace {
 
 constexpr double kSamePlaceMm = 5.0;
-constexpr double kInterval = 1.96;
-constexpr double kNamed = 2.58;
 constexpr int kFewestAlong = 4;
 constexpr double kIndependent = 0.53;
 constexpr double kLeastOfStated = 0.25;
@@ -19,9 +18,9 @@ constexpr double kMostOfStated = 1.5;
 Ratio ratioOf(double value, double error) {
     Ratio out;
     out.value = value;
-    out.lo = value * std::exp(-kInterval * error);
-    out.hi = value * std::exp(kInterval * error);
-    out.tie = value > 0.0 && std::abs(std::log(value)) <= kNamed * error;
+    out.lo = value * std::exp(-kInterval95 * error);
+    out.hi = value * std::exp(kInterval95 * error);
+    out.tie = value > 0.0 && std::abs(std::log(value)) <= kNamed99 * error;
     return out;
 }
 
@@ -52,7 +51,7 @@ class Scatter {
     double error() const {
         const double chance = std::max(0.0, (16.0 * near_.mean() - far_.mean()) / 15.0);
         const double freedom = std::max(1.0, kIndependent * near_.count);
-        const double wider = 1.0 + (kInterval * kInterval + 1.0) / (4.0 * freedom);
+        const double wider = 1.0 + (kInterval95 * kInterval95 + 1.0) / (4.0 * freedom);
         return wider * std::sqrt(chance / 4.0);
     }
 
@@ -172,7 +171,7 @@ class Pairing {
             const double one = std::hypot(plane.point_error, common);
             for (auto& point : plane.points)
                 point.tie =
-                    point.a > 0.0 && point.b > 0.0 && std::abs(std::log(point.b / point.a)) <= kNamed * one;
+                    point.a > 0.0 && point.b > 0.0 && std::abs(std::log(point.b / point.a)) <= kNamed99 * one;
             addRings(plane, common);
             addExtremes(plane, *a, *b, one);
             addHeight(plane, *a, *b);

@@ -6,13 +6,12 @@
 #include <random>
 
 #include "core/base/parallel.h"
+#include "core/compare/interval.h"
 #include "core/verdicts/goal_level.h"
 
 namespace glumet {
 namespace {
 
-constexpr double kNamed = 2.58;
-constexpr double kInterval = 1.96;
 constexpr double kWeightSpread = 0.35;
 constexpr std::size_t kDrawn = 1U << 16U;
 
@@ -232,14 +231,6 @@ PlaneFigures asRead(const Judged& judged) {
     return out;
 }
 
-/// Goodness on one scale for all criteria: more is better, a tenth is a tenth.
-double goodness(Criterion criterion, double value) {
-    const auto& info = infoOf(criterion);
-    const double log =
-        info.decibel ? value * std::log(2.0) / 10.0 : std::log(std::max(value, std::max(info.least, 1e-9)));
-    return info.more_is_better ? log : -log;
-}
-
 double quantile(std::vector<double>& values, double q) {
     const auto at = static_cast<std::ptrdiff_t>(q * static_cast<double>(values.size() - 1));
     std::nth_element(values.begin(), values.begin() + at, values.end());
@@ -344,7 +335,7 @@ class Board {
             return out;
         }
         const auto& figure = known->second;
-        const double reach = kInterval * figure.error * (infoOf(criterion).decibel ? 1.0 : figure.value);
+        const double reach = kInterval95 * figure.error * (infoOf(criterion).decibel ? 1.0 : figure.value);
         out.there = true;
         out.value = figure.value;
         out.lo = figure.value - reach;
@@ -365,7 +356,7 @@ class Board {
                 const auto& figure = out_.rows[c].figures[k];
                 return std::abs(goodness(figure.criterion, figure.hi) -
                                 goodness(figure.criterion, figure.lo)) /
-                       (2.0 * kInterval);
+                       (2.0 * kInterval95);
             };
             std::optional<std::size_t> best;
             for (std::size_t c = 0; c < judged_.size(); ++c)
@@ -373,7 +364,7 @@ class Board {
             for (std::size_t c = 0; best && c < judged_.size(); ++c)
                 out_.rows[c].figures[k].tied =
                     out_.rows[c].figures[k].there && c != *best &&
-                    good(*best, k) - good(c, k) <= kNamed * std::hypot(spread(c), spread(*best));
+                    good(*best, k) - good(c, k) <= kNamed99 * std::hypot(spread(c), spread(*best));
         }
     }
 

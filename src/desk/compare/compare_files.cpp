@@ -3,7 +3,6 @@
 #include "core/words/typed.h"
 #include "formats/delimited_text.h"
 #include "report/figure_files.h"
-#include "report/plan_figure.h"
 #include "report/text.h"
 
 namespace glumet {
@@ -30,28 +29,16 @@ std::vector<ReviewFigure> maps(const Comparison& compared, LengthUnit unit, std:
                                std::size_t against) {
     std::vector<ReviewFigure> out;
     const auto pair = compared.pairOf(against, chosen);
-    const auto* tank = byId(compared.bench->tanks, compared.place.tank);
-    if (tank == nullptr) return out;
     for (const auto& plane : pair.planes) {
-        if (!plane.grid) continue;
-        PlanData plan;
-        plan.length = tank->length;
-        plan.width = tank->width;
-        plan.walls = tank->walls;
-        plan.grid = *plane.grid;
-        std::vector<Ppfd> other;
-        for (const auto& point : plane.points) {
-            plan.values.emplace_back(Ppfd(point.b));
-            other.emplace_back(point.a);
-        }
-        plan.faces = differenceFaces(plan.values, other, paper());
+        const auto plan = differencePlan(compared, plane, paper());
+        if (!plan) continue;
         const QSize size(kMapSide, kMapSide);
         out.push_back(
             {QStringLiteral("difference-%1").arg(qRound(plane.depth.value())),
              tr("%1 against %2, %3 under water, per cent")
                  .arg(text(compared.judged[chosen].contender.name),
                       text(compared.judged[against].contender.name), text(lengthText(plane.depth, unit))),
-             size, [plan, size](QPainter& p) { paintPlan(p, insideOf(size), plan, paper(), true); }});
+             size, [plan, size](QPainter& p) { paintPlan(p, insideOf(size), *plan, paper(), true); }});
     }
     return out;
 }

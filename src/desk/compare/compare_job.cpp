@@ -1,50 +1,36 @@
 #include "desk/compare/compare_job.h"
 
-#include <map>
-
+#include "core/compare/kept_fits.h"
 #include "desk/shared/fit_job.h"
 
 namespace glumet {
 namespace {
 
-/// Fits of sweeps while one question is worked on.
-class JobFits {
-  public:
-    JobFits(const Bench& bench, const Asked& asked) : bench_(bench), asked_{asked.stop, [](double) {}} {}
-
-    const FitResult* of(const Sweep& sweep) {
-        if (asked_.stop.stop_requested()) return nullptr;
-        const auto at = made_.find(sweep.configuration);
-        if (at != made_.end()) return at->second ? &*at->second : nullptr;
-        auto& slot = made_[sweep.configuration];
-        if (auto found = fitAlone(bench_, sweep, asked_).fit) slot = std::move(*found);
-        return slot ? &*slot : nullptr;
-    }
-
-  private:
-    const Bench& bench_;
-    Asked asked_;
-    std::map<Configuration, std::optional<FitResult>> made_;
-};
+/// Fits while one question is worked on, remembered beyond it.
+KeptFits fitsOf(const Bench& bench, const Asked& asked) {
+    return KeptFits(
+        [&bench, quiet = Asked{asked.stop, [](double) {}}](const Sweep& sweep) -> Expected<FitResult> {
+            if (quiet.stop.stop_requested()) return problem("", say(GLUMET_SAY("Core", "was cancelled")));
+            return fitAlone(bench, sweep, quiet).fit;
+        });
+}
 
 }  // namespace
 
 Expected<Comparison> compareInBackground(std::shared_ptr<const Bench> bench, CompareQuestion question,
                                          const Asked& asked) {
-    JobFits fits(*bench, asked);
+    auto fits = fitsOf(*bench, asked);
     question.stop = asked.stop;
     question.progress = asked.progress;
-    auto out = compareAll(
-        std::move(bench), [&](const Sweep& sweep) { return fits.of(sweep); }, question);
+    auto out = compareAll(std::move(bench), fits.asked(), question);
     if (out.board.cancelled) return problem("", say(GLUMET_SAY("Core", "was cancelled")));
     return out;
 }
 
 Expected<std::vector<SchoolOrder>> schoolsInBackground(const std::shared_ptr<const Bench>& bench,
                                                        const ComparePlace& place, const Asked& asked) {
-    JobFits fits(*bench, asked);
-    return schoolOrders(
-        *bench, sweepsOf(*bench), place, [&](const Sweep& sweep) { return fits.of(sweep); }, asked.stop);
+    auto fits = fitsOf(*bench, asked);
+    return schoolOrders(*bench, sweepsOf(*bench), place, fits.asked(), asked.stop);
 }
 
 }  // namespace glumet

@@ -142,6 +142,8 @@ Revision CompareStage::revisionNow(bool all_figures) const {
 }
 
 std::shared_ptr<const Bench> CompareStage::benchToCompare() {
+    // A shelf's files are hashed when it is looked at: only where something of it is compared.
+    if (shelved_.isEmpty()) return std::make_shared<const Bench>(session().bench());
     std::vector<Shelved> shelf;
     for (const auto& entry : shelfEntries(ShelfDialog::place())) {
         if (!shelved_.contains(entry.folder)) continue;
@@ -150,8 +152,7 @@ std::shared_ptr<const Bench> CompareStage::benchToCompare() {
         else
             session().warn(text(shelved.error()));
     }
-    return std::make_shared<const Bench>(shelf.empty() ? session().bench()
-                                                       : withShelved(session().bench(), std::move(shelf)));
+    return std::make_shared<const Bench>(withShelved(session().bench(), std::move(shelf)));
 }
 
 void CompareStage::keepOnShelf() {

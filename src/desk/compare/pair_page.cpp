@@ -118,15 +118,10 @@ void PairPage::show(const Comparison& compared, std::size_t chosen, std::size_t 
 }
 
 void PairPage::showMap(const Comparison& compared, const Contender& a, const Contender& b) {
-    PlanData plan;
-    if (const auto* tank = byId(compared.bench->tanks, compared.place.tank)) {
-        plan.length = tank->length;
-        plan.width = tank->width;
-        plan.walls = tank->walls;
-        plan.obstacles = tank->obstacles;
-    }
     const auto* here = plane();
-    map_->setVisible(here != nullptr && here->grid.has_value());
+    const auto plan = here == nullptr ? std::nullopt : differencePlan(compared, *here, session_.palette());
+    map_->setVisible(plan.has_value());
+    if (plan) map_->setPlan(*plan, session_.palette());
     map_caption_->setText(
         here == nullptr ? QString()
         : !here->grid   ? tr("%1 free points, each within 5 mm of the other's.").arg(here->points.size())
@@ -134,18 +129,6 @@ void PairPage::showMap(const Comparison& compared, const Contender& a, const Con
                                "cent; = is a tie. In "
                                "the table the means of all points, of the outermost ring and of the innermost.")
                             .arg(session_.length(here->depth), text(b.name), text(a.name)));
-    if (here != nullptr && here->grid) {
-        plan.grid = *here->grid;
-        std::vector<Ppfd> other;
-        for (const auto& point : here->points) {
-            plan.values.emplace_back(Ppfd(point.b));
-            other.emplace_back(point.a);
-        }
-        plan.faces = differenceFaces(plan.values, other, session_.palette());
-        for (std::size_t i = 0; i < plan.faces.size(); ++i)
-            if (here->points[i].tie) plan.faces[i] = {QStringLiteral("="), session_.palette().raised};
-        map_->setPlan(plan, session_.palette());
-    }
 }
 
 std::vector<QStringList> PairPage::table() const {
