@@ -161,10 +161,20 @@ constexpr Help kHelp[] = {
      "glumet-cli export PROJECT.glumet --out DIR [--json]\n\n"
      "Writes readings.csv and bench.json. Importing both into a new project loses nothing.\n"},
     {"publish",
-     "glumet-cli publish PROJECT.glumet --out DIR [--fixture NAME] [--unit cm|mm|in] [--json]\n\n"
-     "Writes the review of one configuration (default: the first): review.html, review.pdf, the figures "
-     "as SVG and\n"
-     "PNG, and the data behind them (readings.csv, bench.json).\n"},
+     "glumet-cli publish PROJECT.glumet… --out DIR [--fixture NAME]… [--all] [--template NAME|FILE.md]\n"
+     "                   [--unit cm|mm|in] [--day YYYY-MM-DD] [--json]\n\n"
+     "Writes the review of the configurations that the project marks for it, of those named, or of all: "
+     "review.html,\n"
+     "review.pdf, a card of each as HTML, PDF and PNG, every figure as SVG and PNG, and the data behind them "
+     "(readings.csv,\n"
+     "bench.json, data-package.zip, workbooks). --template: full, card, comparison, before-after, or a "
+     "Markdown file in\n"
+     "which <!-- glumet: field --> stands for a section; default: the project's own. Of several projects "
+     "each "
+     "goes into\n"
+     "DIR/NAME. The same data, sections and day give the same bytes; an edition in DIR is followed by the "
+     "next, with\n"
+     "what has changed. What is there stays until all of it is written.\n"},
     {"check",
      "glumet-cli check PROJECT.glumet [--json]\n\n"
      "Checks a project file's integrity and format and counts what it holds. Nothing is changed.\n"},

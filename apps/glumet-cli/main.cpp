@@ -70,6 +70,13 @@ void addSheetOptions(CLI::App& verb, Arguments& a) {
     verb.add_flag("--front-row-first", a.front_row_first, "the top row of each block is the front");
 }
 
+/// What is wrong with a date, for the parser; empty: nothing.
+std::string isoDay(const std::string& text) {
+    return QDate::fromString(QString::fromStdString(text), Qt::ISODate).isValid()
+               ? ""
+               : "is a date such as 2026-11-27";
+}
+
 Expected<cli::Output> runImport(Arguments& a) {
     a.import.files = a.files;
     a.import.project = a.into;
@@ -260,15 +267,19 @@ void addProjectVerbs(CLI::App& app, Arguments& a, Verbs& verbs) {
     auto* exporting = addVerb(app, "export", "write a project as open formats", a, 1);
     exporting->add_option("--out", a.out, "folder")->required();
     verbs.push_back({exporting, [&a] { return cli::exportProject(firstFile(a), a.out); }});
-    auto* publish = addVerb(app, "publish", "write the review", a, 1);
+    auto* publish = addVerb(app, "publish", "write the review", a, kManyFiles);
     publish->add_option("--out", a.out, "folder")->required();
-    publish->add_option("--fixture", a.publish.fixture, "fixture or configuration");
+    publish->add_option("--fixture", a.publish.fixtures, "fixture or configuration")->expected(1)->take_all();
+    publish->add_flag("--all", a.publish.all, "every configuration with readings");
+    publish->add_option("--template", a.publish.sections, "full, card, comparison, before-after, or a file");
+    publish->add_option("--day", a.publish.day, "date on the review; default: today")->check(isoDay);
     publish->add_option("--unit", a.publish.unit, "cm, mm or in")->check(CLI::IsMember({"cm", "mm", "in"}));
     verbs.push_back({publish,
                      [&a] {
-                         a.publish.project = firstFile(a);
+                         a.publish.projects = a.files;
                          a.publish.folder = a.out;
-                         a.publish.day = QDate::currentDate().toString(Qt::ISODate).toStdString();
+                         if (a.publish.day.empty())
+                             a.publish.day = QDate::currentDate().toString(Qt::ISODate).toStdString();
                          return cli::publish(a.publish);
                      },
                      true});

@@ -22,7 +22,7 @@
 #include "formats/spectrum_file.h"
 #include "project/project.h"
 #include "report/data_package.h"
-#include "report/publish.h"
+#include "report/review/publish.h"
 
 namespace glumet::cli {
 namespace {
@@ -270,19 +270,6 @@ LengthUnit unitFrom(const std::string& name) {
     return name == "in" ? LengthUnit::Inch : LengthUnit::Cm;
 }
 
-namespace {
-
-Expected<Configuration> configurationFor(const Bench& bench, const std::string& fixture) {
-    for (const auto& sweep : sweepsOf(bench))
-        if (fixture.empty() || nameOf(bench, sweep.configuration.fixture) == fixture ||
-            configurationName(bench, sweep.configuration) == fixture)
-            return sweep.configuration;
-    return problem("", verbatim(fixture.empty() ? "the project holds no run"
-                                                : "no run has the fixture \"" + fixture + "\""));
-}
-
-}  // namespace
-
 Expected<Band> bandFrom(const std::string& text) {
     const auto colon = text.find(':');
     const auto low = parseNumber(text.substr(0, colon));
@@ -437,28 +424,6 @@ Expected<Output> exportProject(const std::string& source, const std::string& fol
     const Json json{{"folder", folder}, {"files", {"readings.csv", "bench.json"}}, {"readings", readings}};
     return Output{jsonText(json, 2),
                   fmt::format("{} readings in {}/readings.csv, the bench in bench.json\n", readings, folder)};
-}
-
-Expected<Output> publish(const PublishQuestion& question) {
-    const auto project = Project::look(path(question.project));
-    if (!project) return tl::make_unexpected(project.error());
-    const auto configuration = configurationFor((*project)->bench(), question.fixture);
-    if (!configuration) return problem(question.project, configuration.error().what);
-    const auto review = reviewOf(
-        (*project)->bench(), {*configuration, unitFrom(question.unit), QString::fromStdString(question.day)});
-    if (!review) return problem(question.project, verbatim(english(review.error())));
-    const auto files = publishTo(path(question.folder), *review);
-    if (!files) return tl::make_unexpected(files.error());
-    Json names = Json::array();
-    std::string text = review->title.toStdString() + "\n";
-    for (const auto& name : *files) {
-        names.push_back(name.toStdString());
-        text += "  " + question.folder + "/" + name.toStdString() + "\n";
-    }
-    return Output{
-        jsonText(Json{{"title", review->title.toStdString()}, {"folder", question.folder}, {"files", names}},
-                 2),
-        text};
 }
 
 Expected<Output> check(const std::string& name) {

@@ -42,12 +42,16 @@ Expected<Output> importFiles(const ImportQuestion& question);
 Expected<Output> exportProject(const std::string& project, const std::string& folder);
 
 struct PublishQuestion {
-    std::string project;
+    std::vector<std::string> projects;
     std::string folder;
-    std::string fixture;  ///< empty: the first configuration with readings
+    std::vector<std::string> fixtures;  ///< empty: those chosen in the project, else the first with readings
+    bool all = false;                   ///< every configuration with readings
+    std::string sections;               ///< a ready template's name or a file; empty: the project's own
     std::string unit;
     std::string day;
 };
+/// Of several projects each goes into a folder of its own, named by its file, one after the other; progress
+/// is told on stderr.
 Expected<Output> publish(const PublishQuestion& question);
 
 Expected<Output> check(const std::string& project);

@@ -2025,18 +2025,6 @@
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>Other schools</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>dissent</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Dissent</source>
-        <translation type="unfinished">Abweichende Meinung</translation>
-    </message>
-    <message>
         <source>Mean there</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4080,6 +4068,870 @@
         <source>Its readings carry no light.</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>the tank is not described</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>it does not fit over the tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Light across the tank, all on one scale</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A small profile of each fixture&apos;s light across the tank.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What is alike: = same, ~ corrected, ○ on purpose, ▲ not comparable; {} more are the same for all</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A table of conditions: a mark for each fixture and condition.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What counts, and where everybody stands, better to the right; figures are those of {} and of {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A row of marks for each criterion; the table has the figures.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} against {}, {} under water, per cent brighter or dimmer; = cannot be told apart</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Map of the difference {} under water: {} on average.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is not what a publication keeps there</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} at {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} configurations compared</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: {} configurations</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Not in this review: {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>there is nothing chosen to be published</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Card</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>In short</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The field</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Why this height</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>How many, how far apart, how bright</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Spectrum and blending</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Shadow and shimmer</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What it costs</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Side by side</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What has changed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What no meter reads</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>How it was measured</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Doubts and dissent</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Terms</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Data and edition</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Cautions</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not ranked</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} ({}–{})</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>modelled</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>by others&apos; means</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Every figure that counts, with 95 % intervals in brackets; = : within chance of the best</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>at</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>basis</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>place</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>one configuration by itself is compared with nothing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} is not ranked: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Weights are the reviewer&apos;s and a matter of opinion; ranks in brackets are those that 95 of 100 re-readings allow.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>it takes two configurations: before, and after</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} against {}, depth by depth</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>depth</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>points</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>mean</source>
+        <translation type="unfinished">Mittel</translation>
+    </message>
+    <message>
+        <source>95 % interval</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>difference</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>peak</source>
+        <translation type="unfinished">Spitze</translation>
+    </message>
+    <message>
+        <source>told apart</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} to {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no: a tie</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>yes</source>
+        <translation type="unfinished">ja</translation>
+    </message>
+    <message>
+        <source>What differs</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>condition</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>so</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Heights set as well as they are could explain the difference.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: opinions, each with its reason; {} least, {} most</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} with {}: opinions, each with its reason; {} least, {} most</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>of what</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>unnamed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>nobody scored what no meter reads</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: {}, swing {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} under water: mean {}, peak {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Map of {} readings {} under water with the fixture at {}: mean {}, least {}, greatest {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Every mounting height (across) and depth (down) that was read, on one scale; the mean of each below it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Small maps of {} heights and {} depths; the table of planes has their figures.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Along the tank&apos;s middle, at {} over the water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Lines of light along the tank, one for each of {} depths.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Every plane that was read, PPFD in µmol·m⁻²·s⁻¹; rings from the outermost to the centre</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>least</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>greatest</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>CV</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>least / mean</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>rings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>in the band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What raising costs: loss of the grid mean against the lowest height</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A rising line of loss over height, with the limit of {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Centre, mean and outer ring over the mounting height</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Three lines over height: centre, mean and outer ring.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The bench in side view, to scale</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Side view of the tank with the fixture at {} over the water.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What each school says. The method of this review speaks by {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>school</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>between those read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>reason</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Height by height, {} under water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>loss</source>
+        <translation type="unfinished">Verlust</translation>
+    </message>
+    <message>
+        <source>± (k = 1)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>centre</source>
+        <translation type="unfinished">Mitte</translation>
+    </message>
+    <message>
+        <source>outer ring</source>
+        <translation type="unfinished">Außenring</translation>
+    </message>
+    <message>
+        <source>With the fixture at {}, µmol·m⁻²·s⁻¹, front below. A bar at a cell&apos;s foot: under {}; at its head: over {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>it was read at one height only</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The reviewer&apos;s own opinion: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Photons by wavelength, and their shares by band. Assumed from what is stated, not measured.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Photons by wavelength, and their shares by band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Spectrum from 380 to 780 nm; the table has the share of each band.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>nm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>share of the photons</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Blending, {}: Δu&apos;v&apos; ×10⁻³ from the middle; {} shows</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>point</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>spectral angle, °</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Blending from moment to moment, {}: Δu&apos;v&apos; {} ×10⁻³ from the mean ({}–{}).</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Blending over {} points, {}: Δu&apos;v&apos; {} ×10⁻³ from the middle ({}–{}).</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>At least one channel&apos;s spectrum is assumed: what is said of colour is no measurement.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no spectrum was read, and none is stated</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>it has too many emitters for the shadow to be computed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Modelled by the fit to the readings, not measured.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Modelled by the beam as it is described, not measured.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Checked before the first readings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>run</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>check</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>found</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>passed</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no</source>
+        <translation type="unfinished">nein</translation>
+    </message>
+    <message>
+        <source>no, overruled: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}, {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>PPFD</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>photosynthetic photon flux density: photons of 400–700 nm on an area in a second, in µmol·m⁻²·s⁻¹; often called PAR</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>DLI</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>daily light integral: the PPFD added up over a day, in mol·m⁻²</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>mounting height</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>from the water&apos;s surface up to the emitters</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>from the water&apos;s surface down to the sensor</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>ring</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the points of a grid that are equally many steps from its border; the outermost ring is the edge</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>standard deviation over the points, against their mean</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a school: the highest mounting height at which no more than a chosen share of the light is lost against the lowest one</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a school: the height at which centre and edge agree best over the depths</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a school: the height that, dimmed to its best level, puts most points into the band of the goal</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a school: the lowest height at which nothing exceeds a ceiling</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a school: what the maker claims, checked against the readings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>where the true figure lies 95 times in 100, if nothing is wrong that nobody saw</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a meter was there</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>computed from the light field fitted to the readings; no meter was there</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>swing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>least and greatest value while one reading settled, under moving water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Δu&apos;v&apos;</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>distance of two colours in CIE 1976 u&apos;, v&apos;; about 0.004 is seen side by side</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ra</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>general colour rendering index by CIE 13.3; 100 renders as daylight or a lamp of the same temperature does</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: new, {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: gone, was {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: {} instead of {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Goal</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Settled</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a reading is taken when its mean is sure to {}, after {} at the latest</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Heights</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>set to ± {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No check found anything to doubt.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Edition</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Data</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} readings; SHA-256 {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>In the package</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>every reading, figures of every plane, verdicts, models and spectra: data-package.zip (Frictionless Data Package)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Program</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Published by</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not stated</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Licence</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not stated: nobody may use the data</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Since edition {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}, {} × {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} ({})</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} % ({}–{} as good)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>turned by 90°</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>across the tank, each turned</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>across the tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>along the tank, each turned</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>along the tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>over {}, {} apart, at {} %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>over {}, at {} %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} of the points in {}, {} mol·m⁻² a day; {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}, and not enough</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}; {} {} to buy</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>One alone at this height is not for {}: however it is dimmed, fewer than half of the points lie in the band.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} between the heights read, 95 % sure of {}; {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} over {} at {}, {} under water, µmol·m⁻²·s⁻¹ at {} %. Modelled, not measured.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Map of the modelled light, {} of the points in {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>goal</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>number</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>row</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>apart</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>intensity</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>mol·m⁻² a day</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>price</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}; not enough</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>At {} over the water, for {}. A number is enough when {} of the points lie in the band.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}, edition {}, {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}; read in {}; edition {}, {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Hang it this high over the water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No height can be named</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Map of the light {} under water.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>One alone, as read here, puts four fifths of the points into the band of {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Bands are starting points in round figures; reviewers and keepers differ about them.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no tank is described</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Measured, {}: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No row of several was measured: what is said of several is modelled.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>buying</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>kWh a year</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>over {} years</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no number of fixtures could be named</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Prices in {}; {} h a day at the recommended intensity; watts are taken to rise with it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Not in it: {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>line {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>there is no section &quot;{}&quot;</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the section &quot;{}&quot; stands there twice</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>full review</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>short card</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>comparison of several</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>before and after</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Glumet {}, edition {}, data {}</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
@@ -4491,96 +5343,8 @@
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>The field at the recommended height, one map per depth</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>The bench in side view, to scale</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>What raising costs</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Centre, mean and outer ring</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>height, %1</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>depth, %1</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>points</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>mean</source>
         <translation type="unfinished">Mittel</translation>
-    </message>
-    <message>
-        <source>min</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>max</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>CV</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>min/mean</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>max/mean</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>rings, outer to centre</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>in band</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Hang it this high over the water</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>The field</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Why this height</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>What each school says</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Every plane, PPFD in µmol·m⁻²·s⁻¹</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Method and conditions</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Doubts</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Cautions</source>
-        <translation type="unfinished"></translation>
     </message>
     <message>
         <source>fixture above water, %1</source>
@@ -4611,10 +5375,6 @@
         <translation type="unfinished">außen</translation>
     </message>
     <message>
-        <source>%1 under water, mean %2</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>A trough between the lamps</source>
         <translation type="unfinished"></translation>
     </message>
@@ -4640,22 +5400,6 @@
     </message>
     <message>
         <source>gap %1–%2</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>%1 against %2, %3 under water, per cent</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Light across the tank, one scale</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>What is alike</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>What counts, better to the right</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -4716,6 +5460,10 @@
     </message>
     <message>
         <source>tie %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>from the left, %1</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -7429,6 +8177,17 @@ Feld und Reihe zeigen, was ihre Anpassung sagt.</translation>
     </message>
 </context>
 <context>
+    <name>glumet::HtmlWriter</name>
+    <message>
+        <source>Contents</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Recommendation</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>glumet::ImportDialog</name>
     <message>
         <source>Leave the bad rows out</source>
@@ -8949,60 +9708,13 @@ once more</source>
     </message>
 </context>
 <context>
-    <name>glumet::PagePainter</name>
+    <name>glumet::PagesView</name>
     <message>
-        <source>Hang it this high over the water</source>
+        <source>The pages as they will be published</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>No height can be named</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>The field at %1, µmol·m⁻²·s⁻¹, front below. Bar at a cell&apos;s foot: under %2; at its head: over %3.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>height</source>
-        <translation type="unfinished">Höhe</translation>
-    </message>
-    <message>
-        <source>depth</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>n</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>mean</source>
-        <translation type="unfinished">Mittel</translation>
-    </message>
-    <message>
-        <source>min</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>max</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>CV</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>%1 more planes in readings.csv</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>%1 more doubts in review.html</source>
-        <translation type="unfinished"></translation>
-    </message>
-</context>
-<context>
-    <name>glumet::PagePreview</name>
-    <message>
-        <source>The page as it will be published</source>
+        <source>page %1: %2</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -9118,6 +9830,48 @@ once more</source>
     </message>
     <message>
         <source>alike?</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::PartsList</name>
+    <message>
+        <source>left out</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>nothing in it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>with doubts</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>ready</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What goes in, in this order</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Words at the beginning</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Space ticks, Shift and the arrows move</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::PdfLayouter</name>
+    <message>
+        <source>%1 of %2</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -9391,6 +10145,10 @@ once more</source>
         <source>removal of a score</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>choice for the review</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::PublishStage</name>
@@ -9404,41 +10162,6 @@ once more</source>
     </message>
     <message>
         <source>There is nothing to publish yet.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>The page, as it will be read</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>One page and its data</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>No height on the card</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message numerus="yes">
-        <source>%n doubt(s) will be printed</source>
-        <translation type="unfinished">
-            <numerusform></numerusform>
-            <numerusform></numerusform>
-        </translation>
-    </message>
-    <message>
-        <source>%1 is missing</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Readers cannot compare without it.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Choose a folder; files of an earlier publication there are replaced whole.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>%1 files in %2</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -9474,7 +10197,192 @@ once more</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>HTML with its figures inside, PDF, SVG and PNG figures, readings.csv and bench.json, a workbook, and all of it as an open data package.</source>
+        <source>Open a form of review…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Save the form of this review…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Publish: tick a section, move it up or down</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+Return</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Publish: show the words on the page</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Being laid out … %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What goes in, in this order</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Of which fixtures</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fixtures in the review</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>None ticked: the one that is looked at</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Form</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Form of the review</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Insert a figure of the project</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Your own words for this section</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Your own words, in Markdown. They stand under the section&apos;s heading; Ctrl+Return shows them on the page.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 is too large for a template.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The form lies in %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Open or make a project first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Open a form of review</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Markdown (*.md)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Save the form of this review</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Edition %1: %2 files in %3</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Being laid out …</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The review</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>The review, %n page(s)</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>your own</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Your words under &quot;%1&quot;</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Your words at the beginning</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>insert a figure</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>%n card(s), one review, one package</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>HTML and PDF, cards as pictures, figures as SVG and PNG, workbooks, and everything behind them as an open data package.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1: %2 instead of %3</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>nothing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 more</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Since edition %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Nothing is called {{%1}}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The words stand as they were typed; &quot;insert a figure&quot; has the names.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Readers see them; a check that failed can be commented, not hidden.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>%1: %n doubt(s) printed</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>%1 is empty</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1. Fill it, or leave the section out.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Choose a folder; an edition that lies there is followed by the next.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Space, Shift+↑, Shift+↓</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

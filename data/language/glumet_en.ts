@@ -250,10 +250,24 @@
 <context>
     <name>glumet::PublishStage</name>
     <message numerus="yes">
-        <source>%n doubt(s) will be printed</source>
+        <source>The review, %n page(s)</source>
         <translation>
-            <numerusform>%n doubt will be printed</numerusform>
-            <numerusform>%n doubts will be printed</numerusform>
+            <numerusform>The review, %n page</numerusform>
+            <numerusform>The review, %n pages</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n card(s), one review, one package</source>
+        <translation>
+            <numerusform>%n card, one review, one package</numerusform>
+            <numerusform>%n cards, one review, one package</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%1: %n doubt(s) printed</source>
+        <translation>
+            <numerusform>%1: %n doubt printed</numerusform>
+            <numerusform>%1: %n doubts printed</numerusform>
         </translation>
     </message>
 </context>

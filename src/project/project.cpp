@@ -322,6 +322,20 @@ Expected<Id> Project::setFlag(Id reading, const Flag& flag) {
     return id;
 }
 
+Expected<Id> Project::markForReview(const std::vector<Id>& runs, bool in_review) {
+    auto id = edit(tr("choice for the review"), [&] {
+        for (const Id run : runs)
+            file_.run(QStringLiteral("UPDATE run SET in_review = ? WHERE id = ?"),
+                      {in_review, static_cast<qlonglong>(run)});
+        return runs.empty() ? Id{0} : runs.front();
+    });
+    if (!id) return id;
+    for (auto& run : bench_.runs)
+        if (std::find(runs.begin(), runs.end(), run.id) != runs.end()) run.in_review = in_review;
+    emit changed();
+    return id;
+}
+
 Expected<Id> Project::remove(const char* table, const std::vector<Id>& rows, const QString& title) {
     return rewrite(title, [&] {
         for (const Id row : rows)

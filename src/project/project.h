@@ -65,6 +65,8 @@ class Project : public QObject {
     /// A spectrum that was read along with it becomes a row of its own, in the same step.
     Expected<Id> take(Id plane, const Reading& reading, const Spectrum* spectrum = nullptr);
     Expected<Id> setFlag(Id reading, const Flag& flag);
+    /// Whether the configurations of these runs go into the review.
+    Expected<Id> markForReview(const std::vector<Id>& runs, bool in_review);
     Expected<Id> removeRun(Id run);
     Expected<Id> removeSpectra(const std::vector<Id>& records);
     Expected<Id> removeSchedule(Id schedule);

@@ -28,6 +28,7 @@ inline constexpr quint32 kApplicationId = 0x474C4D54;
 ///  10 (2026-11-27): table rating; run.hours and .eye_reading; fixture.mount_price, .lamp_price, .life_h and .noise_dba;
 ///                   accessory.price; project.years, .weights, .on_purpose, .compared_height_mm,
 ///                   .eye_away_mm, .eye_above_mm, .reviewer and .licence.
+///  11 (2026-11-27): run.in_review; project.review.
 inline constexpr int kSchemaVersion = kBenchFormat;
 
 /// Statements that make an empty project file of kSchemaVersion, undo triggers included.

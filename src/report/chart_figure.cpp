@@ -122,6 +122,18 @@ void paintNames(QPainter& p, const Axes& axes, const ChartData& chart, const Pal
 
 }  // namespace
 
+double inUnit(Millimetre length, LengthUnit unit) {
+    switch (unit) {
+        case LengthUnit::Cm:
+            return length.value() / 10.0;
+        case LengthUnit::Mm:
+            return length.value();
+        case LengthUnit::Inch:
+            return length.value() / 25.4;
+    }
+    return length.value();
+}
+
 std::vector<double> roundTicks(double low, double high, int count) {
     const double raw = std::max((high - low) / std::max(count, 1), 1e-12);
     const double power = std::pow(10.0, std::floor(std::log10(raw)));

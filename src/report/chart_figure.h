@@ -5,6 +5,7 @@
 #include <optional>
 #include <vector>
 
+#include "core/words/wording.h"
 #include "report/palette.h"
 
 namespace glumet {
@@ -25,6 +26,9 @@ struct ChartData {
     std::optional<double> mark_low;
     std::optional<double> mark_high;
 };
+
+/// A length as a number in the unit of the words: 25.4 for 254 mm in cm, 10 in inches.
+double inUnit(Millimetre length, LengthUnit unit);
 
 /// Round tick positions, about `count` of them, covering [low, high].
 std::vector<double> roundTicks(double low, double high, int count);

@@ -13,7 +13,7 @@
 #include "files/file_writer.h"
 #include "report/palette.h"
 #include "report/plan_figure.h"
-#include "report/review.h"
+#include "report/review/fixture_review.h"
 #include "report/text.h"
 
 namespace glumet {

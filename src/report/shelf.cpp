@@ -13,7 +13,7 @@
 #include "formats/json_text.h"
 #include "formats/readings_csv.h"
 #include "report/data_package.h"
-#include "report/publish.h"
+#include "report/review/publish.h"
 
 namespace glumet {
 namespace {

@@ -27,7 +27,7 @@ constexpr lxw_row_t row(std::size_t number) { return static_cast<lxw_row_t>(numb
 
 class Workbook {
   public:
-    explicit Workbook(const Review& review) : review_(review) {
+    Workbook(const FixtureReview& review, const QString& day) : review_(review), day_(day) {
         book_ = workbook_new(path_.toLocal8Bit().constData());
         head_ = workbook_add_format(book_);
         format_set_bold(head_);
@@ -51,12 +51,12 @@ class Workbook {
 
   private:
     void setProperties() {
-        title_ = review_.title.toUtf8();
+        title_ = QByteArray::fromStdString(review_.name);
         by_ = QByteArray::fromStdString(review_.bench.method.reviewer);
         lxw_doc_properties properties{};
         properties.title = title_.data();
         properties.author = by_.data();
-        const auto day = QDate::fromString(review_.day.left(10), Qt::ISODate);
+        const auto day = QDate::fromString(day_.left(10), Qt::ISODate);
         properties.created = day.isValid() ? day.startOfDay(Qt::UTC).toSecsSinceEpoch() : 1;
         workbook_set_properties(book_, &properties);
     }
@@ -173,7 +173,8 @@ class Workbook {
         worksheet_set_column(to, kSchoolHeads.size() - 1, kSchoolHeads.size() - 1, 90, nullptr);
     }
 
-    const Review& review_;
+    const FixtureReview& review_;
+    const QString& day_;
     QTemporaryDir folder_;  // the library writes files, not bytes
     QString path_ = folder_.filePath(QStringLiteral("workbook.xlsx"));
     lxw_workbook* book_ = nullptr;
@@ -187,6 +188,8 @@ class Workbook {
 
 }  // namespace
 
-Expected<QByteArray> workbookOf(const Review& review) { return Workbook(review).made(); }
+Expected<QByteArray> workbookOf(const FixtureReview& review, const QString& day) {
+    return Workbook(review, day).made();
+}
 
 }  // namespace glumet

@@ -403,28 +403,6 @@ class TestCli : public QObject {
         QVERIFY(bytes(path("o/readings.csv")).contains("planes,F,200,150,50,75,1,"));
     }
 
-    void publishWritesOnePage() {
-        const auto result =
-            run({QStringLiteral("publish"), kDemo, QStringLiteral("--out"), path("out"),
-                 QStringLiteral("--fixture"), QStringLiteral("Twin Alder"), QStringLiteral("--json")});
-        QVERIFY2(result.code == 0, qPrintable(result.err));
-        QVERIFY(result.err.isEmpty());
-        QProcess text;
-        text.start(QStringLiteral("pdftotext"),
-                   {QStringLiteral("-layout"), path("out/review.pdf"), QStringLiteral("-")});
-        QVERIFY(text.waitForFinished());
-        const auto page = QString::fromUtf8(text.readAllStandardOutput());
-        QCOMPARE(page.count(QLatin1Char('\f')), 1);
-        for (const char* part : {"Twin Alder", "20 cm", "spill limit", "Other light was on",
-                                 "licensed electrician", "Invented demonstration"})
-            QVERIFY2(page.contains(QLatin1String(part)), part);
-        const auto html = QString::fromUtf8(bytes(path("out/review.html")));
-        QCOMPARE(html.count(QStringLiteral("<svg")), 4);
-        QVERIFY(!html.contains(QStringLiteral("src=\"http")));
-        // The data behind the page are those of this fixture alone.
-        QVERIFY(!bytes(path("out/readings.csv")).contains(",Osier 60,"));
-    }
-
     void checkCountsAndRefuses() {
         const auto good = run({QStringLiteral("check"), kDemo, QStringLiteral("--json")});
         QCOMPARE(good.json()[QStringLiteral("readings")].toInt(), 4782);

@@ -7,7 +7,6 @@
 #include "core/plane/plane_statistics.h"
 #include "desk/field/field_stage.h"
 #include "desk/height/height_stage.h"
-#include "desk/publish/publish_stage.h"
 #include "desk/window_fixture.h"
 #include "formats/zip_archive.h"
 
@@ -277,87 +276,6 @@ class TestStages : public QObject {
         QCOMPARE(w_->window.stage(), QStringLiteral("field"));
         QCOMPARE(byId(w_->session.bench().fixtures, w_->session.run()->fixture)->name,
                  std::string("Twin Alder"));
-    }
-
-    void publishingWritesThePageAndItsData() {
-        goTo(QStringLiteral("publish"));
-        auto* stage = static_cast<PublishStage*>(w_->window.stageWidget(QStringLiteral("publish")));
-        QVERIFY(w_->find<QPushButton>("publishButton")->isEnabled());
-        QVERIFY(stage->publishInto(w_->path("out")));
-        for (const char* name : {"review.html", "review.pdf", "maps.svg", "maps.png", "loss.svg",
-                                 "readings.csv", "bench.json", "data-package.zip", "workbook.xlsx"})
-            QVERIFY2(QFileInfo(w_->path("out") + QLatin1Char('/') + QLatin1String(name)).size() > 500, name);
-        QFile html(w_->path("out") + QStringLiteral("/review.html"));
-        QVERIFY(html.open(QIODevice::ReadOnly));
-        const auto page = QString::fromUtf8(html.readAll());
-        QVERIFY(page.contains(w_->session.length(*w_->session.verdict()->height)));
-        QVERIFY(page.contains(QStringLiteral("licensed electrician")));
-        QVERIFY(page.contains(QStringLiteral("Invented demonstration")));
-    }
-
-    void whoPublishesAndUnderWhatLicenceGoesAlong() {
-        goTo(QStringLiteral("publish"));
-        auto* stage = static_cast<PublishStage*>(w_->window.stageWidget(QStringLiteral("publish")));
-        const auto doubts = [&] {
-            int count = 0;
-            for (const auto& finding : stage->findings())
-                count += text(finding.title, LengthUnit::Cm) == QStringLiteral("No licence") ? 1 : 0;
-            return count;
-        };
-        auto* licence = w_->find<QComboBox>("publishLicence");
-        QCOMPARE(licence->currentText(), QStringLiteral("CC0-1.0"));
-        QCOMPARE(doubts(), 0);
-        licence->setFocus();
-        licence->lineEdit()->clear();
-        QTest::keyClick(licence, Qt::Key_Return);
-        w_->settle();
-        QVERIFY(w_->session.bench().method.licence.empty());
-        QCOMPARE(doubts(), 1);
-        licence->lineEdit()->setText(QStringLiteral("CC-BY-4.0"));
-        QTest::keyClick(licence, Qt::Key_Return);
-        auto* reviewer = w_->find<QLineEdit>("publishReviewer");
-        reviewer->setFocus();
-        reviewer->selectAll();
-        QTest::keyClicks(reviewer, QStringLiteral("Wren"));
-        QTest::keyClick(reviewer, Qt::Key_Return);
-        w_->settle();
-        QCOMPARE(w_->session.bench().method.licence, std::string("CC-BY-4.0"));
-        QCOMPARE(w_->session.bench().method.reviewer, std::string("Wren"));
-        QVERIFY(stage->publishInto(w_->path("signed")));
-        QFile package(w_->path("signed/data-package.zip"));
-        QVERIFY(package.open(QIODevice::ReadOnly));
-        const auto members = unzipped(package.readAll().toStdString());
-        QVERIFY(members);
-        QVERIFY(members->front().bytes.find("CC-BY-4.0") != std::string::npos);
-        QVERIFY(members->front().bytes.find("Wren") != std::string::npos);
-        QVERIFY(*w_->session.project()->undo());
-        QVERIFY(w_->session.bench().method.reviewer != "Wren");
-        // Another window takes the package whole; a bent one not at all.
-        WindowFixture other;
-        QVERIFY(other.create());
-        other.window.importFile(w_->path("signed/data-package.zip"));
-        other.settle();
-        QCOMPARE(other.session.bench().runs.size(), w_->session.sweep()->runs.size());
-        QVERIFY(readingCount(other.session.bench()) > 500);
-        QVERIFY(*other.session.project()->undo());
-        QVERIFY(other.session.bench().runs.empty());
-        QFile bent(w_->path("signed/data-package.zip"));
-        QVERIFY(bent.open(QIODevice::ReadWrite));
-        bent.seek(bent.size() / 2);
-        bent.write("bent");
-        bent.close();
-        other.window.importFile(w_->path("signed/data-package.zip"));
-        other.settle();
-        QVERIFY(other.session.bench().runs.empty());
-    }
-
-    void publishingIntoAnImpossiblePlaceIsSaid() {
-        goTo(QStringLiteral("publish"));
-        auto* stage = static_cast<PublishStage*>(w_->window.stageWidget(QStringLiteral("publish")));
-        QFile blocker(w_->path("file"));
-        QVERIFY(blocker.open(QIODevice::WriteOnly));
-        QVERIFY(!stage->publishInto(w_->path("file") + QStringLiteral("/inside")));
-        QVERIFY(w_->lastWord().contains(QStringLiteral("cannot be made")));
     }
 
     /// The unit is the reader's: no verdict of the Height stage is judged anew for it.

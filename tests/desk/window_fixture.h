@@ -87,6 +87,25 @@ class WindowFixture {
         return true;
     }
 
+    /// The same with every point read: `mean` at the lowest height, a fifteenth less at each higher one.
+    bool createRead(const std::vector<double>& heights, double mean) {
+        if (!createWithRuns(heights)) return false;
+        for (const auto& run : std::vector<Run>(session.bench().runs)) {
+            for (const auto& plane : run.planes)
+                for (const double y : plane.grid->ys_mm)
+                    for (const double x : plane.grid->xs_mm) {
+                        Reading reading;
+                        reading.x = Millimetre(x);
+                        reading.y = Millimetre(y);
+                        reading.mean = Ppfd(mean);
+                        if (!session.project()->take(plane.id, reading)) return false;
+                    }
+            mean *= 14.0 / 15.0;
+        }
+        settle();
+        return true;
+    }
+
     /// Opens a writable copy of the shipped demonstration.
     bool openDemo() {
         QFile::copy(QStringLiteral(GLUMET_SOURCE_DIR "/data/demo/nursery.glumet"), path("demo.glumet"));

@@ -7,8 +7,6 @@
 #include "core/words/sentence.h"
 #include "report/chart_figure.h"
 #include "report/plan_figure.h"
-#include "report/publish.h"
-#include "report/review_figures.h"
 #include "report/section_figure.h"
 #include "report/text.h"
 #include "report/tide.h"
@@ -20,10 +18,6 @@ namespace {
 const Bench& demo() {
     static const Bench bench = demoReadings(11);
     return bench;
-}
-
-Expected<Review> reviewOfFirst(LengthUnit unit = LengthUnit::Cm) {
-    return reviewOf(demo(), {sweepsOf(demo()).front().configuration, unit, QStringLiteral("2026-11-24")});
 }
 
 }  // namespace
@@ -125,63 +119,6 @@ class TestFigures : public QObject {
         QCOMPARE(data.centres, (std::vector{120.0, 400.0}));
         QCOMPARE(data.recommended->value(), 280.0);
         QCOMPARE(data.recommended_low->value(), 260.0);
-    }
-
-    void theReviewHoldsWhatTheVerdictSays() {
-        const auto review = reviewOfFirst();
-        QVERIFY(review);
-        QVERIFY(review->verdict.speaks());
-        QCOMPARE(review->bench.run(review->shown_run).height.value(), review->verdict.height->value());
-        QCOMPARE(review->cautions.size(), std::size_t{4});
-        QVERIFY(review->said(review->provenance).contains(QStringLiteral("Invented")));
-        QCOMPARE(lossChart(*review, paper()).series.front().points.size(),
-                 qsizetype(review->verdict.evidence.size()));
-        // Every plane that holds readings has its row.
-        std::size_t planes = 0;
-        for (const auto& run : review->bench.runs)
-            for (const auto& plane : run.planes) planes += plane.readings.empty() ? 0 : 1;
-        QCOMPARE(review->rows.size(), planes);
-    }
-
-    void theReviewFollowsTheUnit() {
-        const auto review = reviewOfFirst(LengthUnit::Inch);
-        QVERIFY(text(review->verdict.reason, review->unit).contains(QStringLiteral(" in ")));
-        QVERIFY(QString::fromUtf8(htmlOf(*review)).contains(QStringLiteral("7 1/8 in")));
-    }
-
-    void aConfigurationWithoutReadingsIsNotPublished() {
-        Bench bench = demoBench();
-        Run run;
-        run.fixture = 1;
-        run.planes = {Plane{}};
-        bench.runs = {run};
-        const auto review = reviewOf(bench, {configurationOf(run), LengthUnit::Cm, {}});
-        QVERIFY(!review);
-        QVERIFY(english(review.error()).find("no reading") != std::string::npos);
-    }
-
-    void namesAreEscapedInHtml() {
-        Bench bench = demo();
-        bench.fixtures[0].name = "<script>alert(1)</script>";
-        const auto review = reviewOf(bench, {sweepsOf(bench).front().configuration, LengthUnit::Cm, {}});
-        QVERIFY(!htmlOf(*review).contains("<script>"));
-    }
-
-    void thePageStaysOnThePaper() {
-        // Many doubts and rows must not push the cautions off: the strip at the foot is painted last and
-        // always.
-        auto review = *reviewOfFirst();
-        for (int i = 0; i < 40; ++i)
-            review.doubts.emplace_back(
-                say("A doubt that says something at some length, number {}.", Count{i}));
-        QImage image(static_cast<int>(kPageWidth), static_cast<int>(kPageHeight), QImage::Format_RGB32);
-        image.fill(Qt::white);
-        QPainter painter(&image);
-        paintPage(painter, review);
-        painter.end();
-        const int strip = image.height() - 97;  // just above the cautions
-        for (int x = 420; x < image.width(); ++x)
-            for (int y = strip; y < strip + 3; ++y) QCOMPARE(image.pixel(x, y), qRgb(255, 255, 255));
     }
 };
 

@@ -10,7 +10,7 @@
 #include "core/simulation/demo_scenario.h"
 #include "core/words/sentence.h"
 #include "report/data_package.h"
-#include "report/publish.h"
+#include "report/review/publish.h"
 
 using namespace glumet;
 

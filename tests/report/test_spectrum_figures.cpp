@@ -4,8 +4,9 @@
 #include "core/spectrum/bands.h"
 #include "core/spectrum/generic_spectra.h"
 #include "report/day_figure.h"
-#include "report/review.h"
+#include "report/review/fixture_review.h"
 #include "report/spectrum_figure.h"
+#include "report/text.h"
 
 using namespace glumet;
 
@@ -149,11 +150,11 @@ class TestSpectrumFigures : public QObject {
         reading.mean = Ppfd(100);
         run.planes.front().readings = {reading};
         bench.runs = {run};
-        const auto review = reviewOf(bench, {configurationOf(run), LengthUnit::Cm, QString()});
+        const auto review = fixtureReviewOf(bench, run);
         QVERIFY(review);
         QString said;
         for (const auto& fact : review->conditions)
-            said += review->said(fact.name) + QLatin1Char(' ') + review->said(fact.value);
+            said += text(fact.name, LengthUnit::Cm) + QLatin1Char(' ') + text(fact.value, LengthUnit::Cm);
         QVERIFY2(said.contains(QStringLiteral("deep red × 1.061")), qPrintable(said));
         QVERIFY(said.contains(QLatin1String("not applied")));
         QVERIFY(!said.contains(QLatin1String("blue")));

@@ -11,15 +11,17 @@ using namespace glumet;
 
 namespace {
 
+const QString kDay = QStringLiteral("2026-11-24");
+
 /// The demonstration, made once.
 const Bench& demo() {
     static const Bench bench = demoReadings(11);
     return bench;
 }
 
-Review reviewOfDemo(const Bench& bench = demo()) {
+FixtureReview reviewOfDemo(const Bench& bench = demo()) {
     const auto sweep = sweepsOf(bench).front();
-    return *reviewOf(bench, {sweep.configuration, LengthUnit::Cm, QStringLiteral("2026-11-24")});
+    return *fixtureReviewOf(bench, sweep.configuration);
 }
 
 std::string member(const QByteArray& workbook, const std::string& name) {
@@ -54,7 +56,7 @@ class TestWorkbook : public QObject {
   private slots:
     void everyReadingIsARow() {
         const auto review = reviewOfDemo();
-        const auto workbook = workbookOf(review);
+        const auto workbook = workbookOf(review, kDay);
         QVERIFY2(workbook, workbook ? "" : english(workbook.error()).c_str());
         const auto cells = cellsOf(*workbook, 1);
         const auto readings = readingCount(review.bench);
@@ -68,7 +70,7 @@ class TestWorkbook : public QObject {
 
     void figuresAreFormulasWithTheirValues() {
         const auto review = reviewOfDemo();
-        const auto cells = cellsOf(*workbookOf(review), 2);
+        const auto cells = cellsOf(*workbookOf(review, kDay), 2);
         for (std::size_t i = 0; i < review.rows.size(); ++i) {
             const auto& s = review.rows[i].statistics;
             const auto& mean = cells.at(QStringLiteral("D%1").arg(i + 2));
@@ -79,12 +81,12 @@ class TestWorkbook : public QObject {
                     1e-6);
             QCOMPARE(cells.at(QStringLiteral("C%1").arg(i + 2)).second.toInt(), s.n);
         }
-        QVERIFY(!member(*workbookOf(review), "xl/charts/chart1.xml").empty());
+        QVERIFY(!member(*workbookOf(review, kDay), "xl/charts/chart1.xml").empty());
     }
 
     void schoolsStandWithTheirReasons() {
         const auto review = reviewOfDemo();
-        const auto cells = cellsOf(*workbookOf(review), 3);
+        const auto cells = cellsOf(*workbookOf(review, kDay), 3);
         for (std::size_t i = 0; i < review.schools.size(); ++i) {
             const auto at = QStringLiteral("B%1").arg(i + 2);
             QCOMPARE(cells.contains(at), review.schools[i].height.has_value());
@@ -97,8 +99,8 @@ class TestWorkbook : public QObject {
         auto bench = demo();
         bench.method.reviewer = "Wren & <Lark>";
         const auto review = reviewOfDemo(bench);
-        const auto once = *workbookOf(review);
-        QCOMPARE(*workbookOf(review), once);
+        const auto once = *workbookOf(review, kDay);
+        QCOMPARE(*workbookOf(review, kDay), once);
         QVERIFY(member(once, "docProps/core.xml").find("Wren &amp; &lt;Lark&gt;") != std::string::npos);
         QVERIFY(member(once, "docProps/core.xml").find("2026-11-24") != std::string::npos);
     }
@@ -106,7 +108,7 @@ class TestWorkbook : public QObject {
     void aTextIsNeverAFormula() {
         auto bench = demo();
         bench.runs.front().planes.front().readings.front().note = "=1+1";
-        const auto workbook = *workbookOf(reviewOfDemo(bench));
+        const auto workbook = *workbookOf(reviewOfDemo(bench), kDay);
         QVERIFY(cellsOf(workbook, 1).at(QStringLiteral("K2")).first.isEmpty());
     }
 
@@ -118,7 +120,7 @@ class TestWorkbook : public QObject {
         });
         auto review = reviewOfDemo(bench);
         review.rows.resize(1);
-        QVERIFY(member(*workbookOf(review), "xl/charts/chart1.xml").empty());
+        QVERIFY(member(*workbookOf(review, kDay), "xl/charts/chart1.xml").empty());
     }
 };
 

@@ -10,7 +10,7 @@
 namespace glumet {
 
 /// The format of projects and of bench descriptions; docs/file-formats.md tells what each brought.
-inline constexpr int kBenchFormat = 10;
+inline constexpr int kBenchFormat = 11;
 
 template <>
 struct WordsOf<WallKind> {
@@ -334,7 +334,8 @@ constexpr auto fieldsOf(Of<Method>) {
         field("eye_away_mm", &Method::eye_away).atLeast(0).from(10),
         field("eye_above_mm", &Method::eye_above).from(10),
         field("reviewer", &Method::reviewer).from(10),
-        field("licence", &Method::licence).from(10)};
+        field("licence", &Method::licence).from(10),
+        field("review", &Method::review).from(11)};
 }
 
 constexpr const char* tableOf(Of<Reading>) { return "reading"; }
@@ -389,6 +390,7 @@ constexpr auto fieldsOf(Of<Run>) {
                       field("read_by", &Run::read_by).from(8),
                       field("hours", &Run::hours).atLeast(0).from(10),
                       field("eye_reading_umol_m2_s", &Run::eye_reading).in("eye_reading").atLeast(0).from(10),
+                      field("in_review", &Run::in_review).from(11),
                       children("planes", "run", &Run::planes, 1, true, true)};
 }
 

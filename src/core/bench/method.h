@@ -36,6 +36,9 @@ struct Method {
 
     std::string reviewer;  ///< who publishes
     std::string licence;   ///< of the published data, by its SPDX name; empty: not stated
+    /// The review's sections in order with the reviewer's own words, as a Markdown template
+    /// (report/review/template.h); empty: the full review.
+    std::string review;
 
     bool operator==(const Method&) const = default;
 };

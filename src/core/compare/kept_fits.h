@@ -2,6 +2,7 @@
 
 #include <functional>
 #include <map>
+#include <mutex>
 #include <optional>
 #include <utility>
 
@@ -9,17 +10,19 @@
 
 namespace glumet {
 
-/// Fits of sweeps, each made by `fit` when it is first wanted; one that fails is not tried again.
+/// Fits of sweeps, each made by `fit` when it is first wanted; one that fails is not tried again. Asked from
+/// several threads, different sweeps are fitted at the same time and each once.
 class KeptFits {
   public:
     using Fit = std::function<Expected<FitResult>(const Sweep&)>;
     explicit KeptFits(Fit fit) : fit_(std::move(fit)) {}
 
     const FitResult* of(const Sweep& sweep) {
-        auto [at, fresh] = made_.try_emplace(sweep.configuration);
-        if (fresh)
-            if (auto fit = fit_(sweep)) at->second = std::move(*fit);
-        return at->second ? &*at->second : nullptr;
+        auto& kept = keptFor(sweep.configuration);
+        std::call_once(kept.once, [&] {
+            if (auto fit = fit_(sweep)) kept.fit = std::move(*fit);
+        });
+        return kept.fit ? &*kept.fit : nullptr;
     }
     /// For the functions that ask; this outlives it.
     FitOf asked() {
@@ -27,8 +30,18 @@ class KeptFits {
     }
 
   private:
+    struct Kept {
+        std::once_flag once;
+        std::optional<FitResult> fit;
+    };
+    Kept& keptFor(const Configuration& configuration) {
+        const std::scoped_lock lock(guard_);
+        return made_[configuration];
+    }
+
     Fit fit_;
-    std::map<Configuration, std::optional<FitResult>> made_;
+    std::mutex guard_;
+    std::map<Configuration, Kept> made_;
 };
 
 }  // namespace glumet

@@ -10,7 +10,7 @@
 #include "core/bench/placement.h"
 #include "core/words/finding.h"
 #include "desk/shared/theme.h"
-#include "report/review_figures.h"
+#include "report/chart_figure.h"
 #include "report/text.h"
 
 namespace glumet {

@@ -14,7 +14,6 @@
 #include "core/words/finding.h"
 #include "desk/shared/theme.h"
 #include "report/chart_figure.h"
-#include "report/review_figures.h"
 #include "report/text.h"
 
 namespace glumet {

@@ -13,7 +13,7 @@
 #include "core/verdicts/spill_limit.h"
 #include "core/words/finding.h"
 #include "desk/shared/theme.h"
-#include "report/review_figures.h"
+#include "report/chart_figure.h"
 #include "report/text.h"
 
 namespace glumet {

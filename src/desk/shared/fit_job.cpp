@@ -112,10 +112,22 @@ SweepFit fittedAlone(const Bench& bench, const Sweep& sweep, const Asked& asked)
 }  // namespace
 
 SweepFit fitAlone(const Bench& bench, const Sweep& sweep, const Asked& asked) {
-    if (auto known = rememberedFits().find({bench, sweep, false})) return *known;
+    if (readingCount(bench) > kMostRememberedReadings) return fittedAlone(bench, sweep, asked);
+    FitAsked question{bench, sweep, false};
+    question.bench.method = {};  // a fit does not ask how it is judged, nor what becomes of it
+    for (auto& run : question.bench.runs) run.in_review = false;
+    if (auto known = rememberedFits().find(question)) return *known;
     auto found = fittedAlone(bench, sweep, asked);
-    if (!asked.stop.stop_requested()) remember(bench, sweep, false, found);
+    if (found.fit && !asked.stop.stop_requested()) rememberedFits().keep(std::move(question), found);
     return found;
+}
+
+KeptFits fitsAlone(const Bench& bench, const Asked& asked) {
+    return KeptFits(
+        [&bench, quiet = Asked{asked.stop, [](double) {}}](const Sweep& sweep) -> Expected<FitResult> {
+            if (quiet.stop.stop_requested()) return problem("", say(GLUMET_SAY("Core", "was cancelled")));
+            return fitAlone(bench, sweep, quiet).fit;
+        });
 }
 
 SweepFit fitSweep(const Bench& bench, const Sweep& sweep, KeptFit& kept, const Asked& asked) {

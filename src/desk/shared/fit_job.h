@@ -4,6 +4,7 @@
 #include <vector>
 
 #include "core/bench/sweep.h"
+#include "core/compare/kept_fits.h"
 #include "core/fit/added_readings.h"
 #include "core/fit/fit.h"
 #include "core/verdicts/enough.h"
@@ -23,6 +24,9 @@ struct SweepFit {
 /// The fit alone, of a sweep that is only part of a question; an emitter layout is chosen by the readings
 /// where none is described.
 SweepFit fitAlone(const Bench& bench, const Sweep& sweep, const Asked& asked);
+
+/// Fits of a bench's sweeps while one question is worked on, remembered beyond it. The bench outlives them.
+KeptFits fitsAlone(const Bench& bench, const Asked& asked);
 
 /// A fit that is kept to take further readings one by one, and the bench as it knows it.
 struct KeptFit {

@@ -17,7 +17,7 @@
 #include "formats/readings_csv.h"
 #include "project/kept_copies.h"
 #include "report/data_package.h"
-#include "report/publish.h"
+#include "report/review/publish.h"
 #include "report/text.h"
 
 /// What the window does with files: its dialogs, and what follows from a choice.

@@ -1,4 +1,4 @@
-#include "report/review.h"
+#include "report/review/fixture_review.h"
 
 #include <algorithm>
 #include <cmath>
@@ -9,9 +9,9 @@
 #include "core/survey/checks.h"
 #include "core/survey/point_doubts.h"
 #include "core/survey/repeatability.h"
+#include "core/verdicts/goals.h"
 #include "core/words/finding.h"
 #include "report/plan_figure.h"
-#include "report/text.h"
 
 namespace glumet {
 namespace {
@@ -83,12 +83,14 @@ Words powerOf(const Run& run, const Fixture* fixture) {
     return say(GLUMET_SAY("Core", "{} W at the wall"), drawn);
 }
 
+constexpr std::size_t kMostGoals = 4;  // of the reviewer's own that a review goes through
+
 /// Name of a fact on the page.
 Words named(const char* message) { return say(message); }
 
 class ReviewMaker {
   public:
-    ReviewMaker(const Bench& bench, const ReviewChoice& choice) : choice_(choice) {
+    ReviewMaker(const Bench& bench, const Configuration& configuration) : of_(configuration) {
         // Only what this review is about: its descriptions, and the runs of its sweep.
         r_.bench.title = bench.title;
         r_.bench.tanks = bench.tanks;
@@ -97,41 +99,37 @@ class ReviewMaker {
         r_.bench.meters = bench.meters;
         r_.bench.method = bench.method;
         r_.bench.checks = bench.checks;
+        r_.bench.spectra = bench.spectra;
+        r_.bench.ratings = bench.ratings;
         for (const auto& run : bench.runs)
-            if (configurationOf(run) == choice.configuration) r_.bench.runs.push_back(run);
-        r_.unit = choice.unit;
+            if (configurationOf(run) == configuration) r_.bench.runs.push_back(run);
         r_.band = bench.method.goal.band;
     }
 
-    Expected<Review> make() {
+    Expected<FixtureReview> make() {
         const auto sweeps = sweepsOf(r_.bench);
         if (sweeps.empty())
             return problem("", say(GLUMET_SAY("Core", "there is no such configuration in the project")));
         r_.sweep = sweeps.front();
         rows();
         if (r_.rows.empty())
-            return problem(configurationName(r_.bench, choice_.configuration),
+            return problem(configurationName(r_.bench, of_),
                            say(GLUMET_SAY("Core", "has no reading to publish")));
-        r_.title = text(configurationName(r_.bench, choice_.configuration));
-        r_.day = choice_.day;
-        r_.subtitle = QStringLiteral("%1, %2").arg(text(r_.bench.title), choice_.day);
+        r_.name = configurationName(r_.bench, of_);
         const auto asked = schoolOptions(r_.bench, r_.sweep);
         r_.verdict = spillLimit(r_.bench, r_.sweep, asked.spill);
         r_.scale_top = scaleTop(r_.bench, r_.sweep.runs);
         r_.schools = heightSchools(r_.bench, r_.sweep, asked);
         chooseRun();
-        card();
+        shortFacts();
         conditions();
         doubts();
-        dissent();
-        r_.cautions = usualCautions();
         provenance();
+        r_.goals = goalsServed(r_.shown(), readyGoals());
         return std::move(r_);
     }
 
   private:
-    const Run& shown() const { return r_.bench.run(r_.shown_run); }
-
     void rows() {
         for (const auto index : r_.sweep.runs)
             for (const auto& plane : r_.bench.run(index).planes)
@@ -146,29 +144,28 @@ class ReviewMaker {
                 r_.shown_run = index;
     }
 
-    void card() {
+    void shortFacts() {
         const auto& v = r_.verdict;
         const auto* head = r_.headline();
         const bool by_spill = head == nullptr || head->school == HeightSchool::SpillLimit;
         if (!by_spill) {
-            addToCard(GLUMET_SAY("Core", "School"), verbatim(wordOf(head->school)));
-            if (head->crossing) addToCard(GLUMET_SAY("Core", "Best at"), say("{}", *head->crossing));
+            addFact(GLUMET_SAY("Core", "School"), verbatim(wordOf(head->school)));
+            if (head->crossing) addFact(GLUMET_SAY("Core", "Best at"), say("{}", *head->crossing));
         }
-        addToCard(by_spill ? GLUMET_SAY("Core", "School") : GLUMET_SAY("Core", "Beside it"),
-                  say(GLUMET_SAY("Core", "spill limit, at most {} lost"), Share{v.asked.limit}));
+        addFact(by_spill ? GLUMET_SAY("Core", "School") : GLUMET_SAY("Core", "Beside it"),
+                say(GLUMET_SAY("Core", "spill limit, at most {} lost"), Share{v.asked.limit}));
         if (v.depth_used)
-            addToCard(GLUMET_SAY("Core", "Judged"), say(GLUMET_SAY("Core", "{} under water"), *v.depth_used));
-        if (v.crossing) addToCard(GLUMET_SAY("Core", "Limit met at"), say("{}", *v.crossing));
-        if (v.low && v.high)
-            addToCard(GLUMET_SAY("Core", "95 % sure"), say("{}", LengthSpan{*v.low, *v.high}));
-        if (const auto* plane = v.depth_used ? planeAt(shown(), *v.depth_used) : nullptr) output(*plane);
+            addFact(GLUMET_SAY("Core", "Judged"), say(GLUMET_SAY("Core", "{} under water"), *v.depth_used));
+        if (v.crossing) addFact(GLUMET_SAY("Core", "Limit met at"), say("{}", *v.crossing));
+        if (v.low && v.high) addFact(GLUMET_SAY("Core", "95 % sure"), say("{}", LengthSpan{*v.low, *v.high}));
+        if (const auto* plane = v.depth_used ? planeAt(r_.shown(), *v.depth_used) : nullptr) output(*plane);
         const auto* fixture = byId(r_.bench.fixtures, r_.sweep.configuration.fixture);
         if (fixture != nullptr && fixture->claimed_height_low && fixture->claimed_height_high)
-            addToCard(GLUMET_SAY("Core", "Maker says"),
-                      say("{}", LengthSpan{*fixture->claimed_height_low, *fixture->claimed_height_high}));
+            addFact(GLUMET_SAY("Core", "Maker says"),
+                    say("{}", LengthSpan{*fixture->claimed_height_low, *fixture->claimed_height_high}));
     }
 
-    void addToCard(const char* name, Words value) { r_.card.push_back({named(name), std::move(value)}); }
+    void addFact(const char* name, Words value) { r_.short_facts.push_back({named(name), std::move(value)}); }
     void addCondition(const char* name, Words value) {
         r_.conditions.push_back({named(name), std::move(value)});
     }
@@ -176,43 +173,28 @@ class ReviewMaker {
         r_.conditions.push_back({named(name), std::move(value), true});
     }
 
-    /// What the other schools say, and the reviewer against them.
-    void dissent() {
-        std::vector<Words> others;
-        for (const auto& school : r_.schools) {
-            const Words said =
-                school.speaks() ? say("{}", *school.height) : say(GLUMET_SAY("Core", "cannot speak"));
-            r_.opinions.push_back({verbatim(wordOf(school.school)), say("{}. {}", said, school.reason)});
-            if (school.school != r_.bench.method.school && school.speaks())
-                others.emplace_back(say("{} {}", wordOf(school.school), *school.height));
-        }
-        if (!others.empty()) addToCard(GLUMET_SAY("Core", "Other schools"), say("{}", Listed{others}));
-        if (r_.bench.method.dissent.empty()) return;
-        r_.opinions.push_back({named(GLUMET_SAY("Core", "dissent")), verbatim(r_.bench.method.dissent)});
-        addToCard(GLUMET_SAY("Core", "Dissent"), verbatim(r_.bench.method.dissent));
-    }
-
     void output(const Plane& plane) {
         const auto statistics = planeStatistics(plane, r_.band);
         if (!statistics) return;
-        addToCard(GLUMET_SAY("Core", "Mean there"),
-                  say(GLUMET_SAY("Core", "{} µmol·m⁻²·s⁻¹, peak {}"), statistics->mean, statistics->max));
-        r_.card.push_back({say(GLUMET_SAY("Core", "In {}"), PpfdSpan{r_.band.low, r_.band.high}),
-                           say(GLUMET_SAY("Core", "{} of {} points"), Share{*statistics->share_in_band},
-                               Count{statistics->n})});
+        r_.judged = *statistics;
+        addFact(GLUMET_SAY("Core", "Mean there"),
+                say(GLUMET_SAY("Core", "{} µmol·m⁻²·s⁻¹, peak {}"), statistics->mean, statistics->max));
+        r_.short_facts.push_back({say(GLUMET_SAY("Core", "In {}"), PpfdSpan{r_.band.low, r_.band.high}),
+                                  say(GLUMET_SAY("Core", "{} of {} points"),
+                                      Share{*statistics->share_in_band}, Count{statistics->n})});
         const auto* tank = byId(r_.bench.tanks, r_.sweep.configuration.tank);
         if (tank == nullptr) return;
         const auto delivered = deliveredOutput(statistics->mean, tank->length, tank->width);
         const Figure flux{delivered.value(), 0};
-        const auto power = shown().power();
-        addToCard(GLUMET_SAY("Core", "Delivered"), power && power->value() > 0
-                                                       ? say(GLUMET_SAY("Core", "{} µmol/s, {} µmol/J"), flux,
-                                                             Figure{deliveredEfficacy(delivered, *power), 2})
-                                                       : say(GLUMET_SAY("Core", "{} µmol/s"), flux));
+        const auto power = r_.shown().power();
+        addFact(GLUMET_SAY("Core", "Delivered"), power && power->value() > 0
+                                                     ? say(GLUMET_SAY("Core", "{} µmol/s, {} µmol/J"), flux,
+                                                           Figure{deliveredEfficacy(delivered, *power), 2})
+                                                     : say(GLUMET_SAY("Core", "{} µmol/s"), flux));
     }
 
     void conditions() {
-        const auto& run = shown();
+        const auto& run = r_.shown();
         tankAndWater(byId(r_.bench.tanks, run.tank), run.water);
         if (const auto* meter = byId(r_.bench.meters, run.meter))
             addCondition(
@@ -236,7 +218,7 @@ class ReviewMaker {
             GLUMET_SAY("Core", "Readings"),
             say(GLUMET_SAY("Core",
                            "means of settled readings, {} in all; table gives spread over the points"),
-                Count{readingCount()}));
+                Count{r_.readings()}));
     }
 
     void tankAndWater(const Tank* tank, WaterState state) {
@@ -268,7 +250,7 @@ class ReviewMaker {
     void corrections(const MeterProfile& meter) {
         Listed all;
         for (const auto& c : meter.corrections) {
-            if (!c.channel.empty() && c.channel != presetName(r_.bench, shown())) continue;
+            if (!c.channel.empty() && c.channel != presetName(r_.bench, r_.shown())) continue;
             const Words mix = c.channel.empty() ? say(GLUMET_SAY("Core", "any mix")) : verbatim(c.channel);
             const Figure factor{c.factor, 3};
             const Share doubt{c.uncertainty};
@@ -282,12 +264,12 @@ class ReviewMaker {
 
     /// What a single absolute reading is worth, part by part.
     void uncertainty(const Repeatability& repeats) {
-        const auto* meter = byId(r_.bench.meters, shown().meter);
+        const auto* meter = byId(r_.bench.meters, r_.shown().meter);
         if (meter == nullptr) return;
         corrections(*meter);
         UncertaintyParts parts;
         parts.calibration = meter->relative_uncertainty;
-        if (const auto* correction = correctionFor(*meter, presetName(r_.bench, shown())))
+        if (const auto* correction = correctionFor(*meter, presetName(r_.bench, r_.shown())))
             parts.correction = correction->uncertainty;
         parts.cosine = meter->cosine_error / std::sqrt(3.0);
         parts.repeatability = repeats.relative_sd;
@@ -316,12 +298,6 @@ class ReviewMaker {
                          : say(GLUMET_SAY("Core", "{} recorded before the first readings"), Count{made}));
     }
 
-    int readingCount() const {
-        int count = 0;
-        for (const auto& row : r_.rows) count += row.statistics.n;
-        return count;
-    }
-
     void doubts() {
         r_.doubts.insert(r_.doubts.end(), r_.verdict.doubts.begin(), r_.verdict.doubts.end());
         for (const auto index : r_.sweep.runs)
@@ -346,8 +322,8 @@ class ReviewMaker {
         if (!r_.bench.method.note.empty()) r_.provenance += verbatim(r_.bench.method.note);
     }
 
-    const ReviewChoice& choice_;
-    Review r_;
+    const Configuration& of_;
+    FixtureReview r_;
 };
 
 }  // namespace
@@ -370,8 +346,60 @@ std::vector<Words> usualCautions() {
         say(GLUMET_SAY("Core", "Livestock: begin dim and raise over weeks, whatever the figures say."))};
 }
 
-Expected<Review> reviewOf(const Bench& bench, const ReviewChoice& choice) {
-    return ReviewMaker(bench, choice).make();
+Expected<FixtureReview> fixtureReviewOf(const Bench& bench, const Configuration& configuration) {
+    return ReviewMaker(bench, configuration).make();
+}
+
+int FixtureReview::readings() const {
+    int count = 0;
+    for (const auto& row : rows) count += row.statistics.n;
+    return count;
+}
+
+namespace {
+
+bool runHasReadings(const Run& run) {
+    return std::any_of(run.planes.begin(), run.planes.end(),
+                       [](const Plane& plane) { return planeStatistics(plane).has_value(); });
+}
+
+}  // namespace
+
+void addModelled(FixtureReview& review, const Bench& bench, const FitOf& fit_of, std::stop_token stop) {
+    const auto sweeps = sweepsOf(bench);
+    const Sweep* whole = nullptr;
+    for (const auto& sweep : sweeps)
+        if (sweep.configuration == review.sweep.configuration) whole = &sweep;
+    if (whole == nullptr) return;
+    const auto& single = singleOf(sweeps, *whole);
+    const FitResult* fit = single.configuration.fixtures == 1 ? fit_of(single) : nullptr;
+    if (fit != nullptr) review.fit = *fit;
+    std::vector<Goal> goals{bench.method.goal};
+    goals.insert(goals.end(), bench.method.goals.begin(), bench.method.goals.end());
+    for (const auto& tank : bench.tanks)
+        for (std::size_t i = 0; i < std::min(goals.size(), kMostGoals); ++i) {
+            if (stop.stop_requested()) return;
+            RecommendationQuestion asked;
+            asked.tank = tank.id;
+            asked.goal = goals[i];
+            asked.height = review.shown().height;
+            asked.stop = stop;
+            review.recommended.push_back(recommend(bench, *whole, fit, asked));
+        }
+    if (fit == nullptr || whole->configuration.fixtures != 1) return;
+    for (const auto& sweep : sweeps) {
+        const auto& of = sweep.configuration;
+        const auto& own = whole->configuration;
+        if (of.fixtures < 2 || of.fixture != own.fixture || of.preset != own.preset ||
+            of.accessory != own.accessory)
+            continue;
+        for (const auto run : sweep.runs)
+            if (runHasReadings(bench.run(run)))
+                review.measured.push_back(
+                    {run,
+                     say(GLUMET_SAY("Core", "{} at {}"), configurationName(bench, of), bench.run(run).height),
+                     arrayAgreement(*fit, bench, run)});
+    }
 }
 
 }  // namespace glumet

@@ -1,34 +1,27 @@
 #pragma once
 
-#include <QString>
 #include <optional>
+#include <string>
 #include <vector>
 
 #include "core/bench/sweep.h"
+#include "core/compare/contender.h"
 #include "core/plane/plane_statistics.h"
 #include "core/survey/findings.h"
+#include "core/verdicts/agreement.h"
 #include "core/verdicts/height_schools.h"
+#include "core/verdicts/recommendation.h"
 #include "core/verdicts/spill_limit.h"
-#include "report/text.h"
+#include "report/page/document.h"
 
 namespace glumet {
 
-/// What a review is made of: the choice of sweep and the way of writing.
-struct ReviewChoice {
-    Configuration configuration;
-    LengthUnit unit = LengthUnit::Cm;
-    QString day;  ///< date on the page, given by the caller who has the clock
-};
-
-/// One published review, everything computed, nothing laid out.
-struct Review {
+/// What there is to say of one configuration, everything computed, nothing laid out.
+struct FixtureReview {
     Bench bench;  ///< all descriptions, and only the runs of the sweep
     Sweep sweep;
-    LengthUnit unit = LengthUnit::Cm;
     Band band;
-    QString title;     ///< fixture and configuration
-    QString subtitle;  ///< project, day
-    QString day;
+    std::string name;  ///< fixture and configuration
     SpillLimitVerdict verdict;
     std::vector<SchoolVerdict> schools;  ///< all of them, the headline's among them
     Id shown_run = 0;                    ///< the run at the recommended height, or the lowest
@@ -41,18 +34,23 @@ struct Review {
     };
     std::vector<PlaneRow> rows;  ///< every plane of the sweep with readings
 
-    /// One thing said of the review. What is said is a value: renderers make text of it.
-    struct Fact {
-        Words name;
-        Words value;
-        bool missing = false;  ///< a condition that nobody recorded or described
-    };
-    std::vector<Fact> card;        ///< the recommendation, fact by fact
-    std::vector<Fact> conditions;  ///< tank, water, meter, method
-    std::vector<Fact> opinions;    ///< every school with its height and reason; the reviewer's dissent
+    std::optional<PlaneStatistics> judged;  ///< of the shown run at the depth that is judged by
+
+    std::vector<Fact> short_facts;  ///< what matters, fact by fact
+    std::vector<Fact> conditions;   ///< tank, water, meter, method
     std::vector<Words> doubts;
-    std::vector<Words> cautions;
     Words provenance;  ///< said when any reading is not from a real instrument; else empty
+
+    // By the fit, where there is one.
+    std::optional<FitResult> fit;
+    std::vector<Recommendation> recommended;  ///< for each tank and goal
+    GoalsServed goals;
+    struct Measured {
+        Id run = 0;  ///< of the project's bench
+        Words name;
+        Expected<ArrayAgreement> agreement;
+    };
+    std::vector<Measured> measured;  ///< runs of several of it against the fit
 
     /// The school the method speaks by.
     const SchoolVerdict* headline() const {
@@ -68,12 +66,17 @@ struct Review {
         const auto* head = headline();
         return head == nullptr ? verdict.reason : head->reason;
     }
-    /// Text of what is said, in the review's unit and the reader's language.
-    QString said(const Words& words) const { return text(words, unit); }
+    const Run& shown() const { return bench.run(shown_run); }
+    const Fixture* fixture() const { return byId(bench.fixtures, sweep.configuration.fixture); }
+    const Tank* tank() const { return byId(bench.tanks, sweep.configuration.tank); }
+    int readings() const;
 };
 
-/// Computes a review; a configuration without a reading is a problem.
-Expected<Review> reviewOf(const Bench& bench, const ReviewChoice& choice);
+/// What readings alone say; a configuration without a reading is a problem.
+Expected<FixtureReview> fixtureReviewOf(const Bench& bench, const Configuration& configuration);
+
+/// Adds what takes a fit: recommendations for every tank and goal of the project, and measured arrays.
+void addModelled(FixtureReview& review, const Bench& bench, const FitOf& fit_of, std::stop_token stop);
 
 /// The cautions every page carries; they defer to local electrical code and a licensed electrician.
 std::vector<Words> usualCautions();

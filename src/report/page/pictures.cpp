@@ -1,0 +1,127 @@
+#include "report/page/pictures.h"
+
+#include <QBuffer>
+#include <QImage>
+#include <QRegularExpression>
+#include <QSvgGenerator>
+
+#include "report/page/card_painter.h"
+#include "report/page/prose_layout.h"
+#include "report/text.h"
+
+namespace glumet {
+namespace {
+
+constexpr double kFootWidthLeast = 240.0;
+constexpr double kPad = 10.0;
+constexpr int kPngQuality = 75;  // for Qt: nothing is lost, it is packed in half the time
+
+/// Caption and provenance under a picture that stands alone.
+struct Foot {
+    ProseLayout caption;
+    ProseLayout provenance;
+
+    Foot(const PageFigure& figure, LengthUnit unit, const QString& from, double wide)
+        : caption(prose(figure.caption), unit, {12.0, false, printPalette().text, 1.3}, wide),
+          provenance(from, {10.0, false, printPalette().muted, 1.3}, wide) {}
+    double height() const { return caption.height() + provenance.height() + 3 * kPad; }
+};
+
+QSize wholeSize(const PageFigure& figure, const Foot& foot) {
+    return {figure.size.width(), figure.size.height() + static_cast<int>(std::ceil(foot.height()))};
+}
+
+double footWidth(const PageFigure& figure) {
+    return std::max(kFootWidthLeast, figure.size.width() - 2 * kPad);
+}
+
+void paintAlone(QPainter& p, const PageFigure& figure, LengthUnit unit, const Foot& foot) {
+    p.setRenderHint(QPainter::Antialiasing);
+    p.save();
+    figure.paint(p, QRectF(QPointF(0, 0), figure.size), unit);
+    p.restore();
+    const double top = figure.size.height() + kPad;
+    foot.caption.paint(p, {kPad, top});
+    foot.provenance.paint(p, {kPad, top + foot.caption.height() + kPad / 2});
+}
+
+QByteArray svgBytes(QSize size, const QString& title, const std::function<void(QPainter&)>& work) {
+    QBuffer buffer;
+    QSvgGenerator generator;
+    generator.setOutputDevice(&buffer);
+    generator.setSize(size);
+    generator.setViewBox(QRect(QPoint(0, 0), size));
+    generator.setResolution(96);
+    generator.setTitle(title);
+    QPainter painter(&generator);
+    work(painter);
+    painter.end();
+    // Who has not the house font, which pages bring along, reads in one that is like it.
+    QByteArray svg = buffer.data();
+    svg.replace("font-family=\"Glumet Text\"", "font-family=\"Glumet Text, B612, sans-serif\"");
+    return svg;
+}
+
+QByteArray pngBytes(QSize size, int scale, const std::function<void(QPainter&)>& work) {
+    QImage image(size * scale, QImage::Format_RGB32);
+    image.setDevicePixelRatio(scale);
+    image.fill(Qt::white);
+    QPainter painter(&image);
+    work(painter);
+    painter.end();
+    QBuffer buffer;
+    buffer.open(QIODevice::WriteOnly);
+    image.save(&buffer, "PNG", kPngQuality);
+    return buffer.data();
+}
+
+QString number(double value) { return QString::number(value, 'f', 1); }
+
+/// Areas that are seen only under the pointer.
+QString spotsOf(const PageFigure& figure, LengthUnit unit) {
+    QString out;
+    for (const auto& spot : figure.spots)
+        out += QStringLiteral(
+                   "<rect class=\"spot\" x=\"%1\" y=\"%2\" width=\"%3\" height=\"%4\" "
+                   "fill-opacity=\"0\"><title>%5</title></rect>")
+                   .arg(number(spot.area.x()), number(spot.area.y()), number(spot.area.width()),
+                        number(spot.area.height()), text(spot.words, unit).toHtmlEscaped());
+    return out;
+}
+
+}  // namespace
+
+QString inlineSvg(const PageFigure& figure, LengthUnit unit) {
+    const auto svg = QString::fromUtf8(svgBytes(figure.size, {}, [&](QPainter& p) {
+        p.setRenderHint(QPainter::Antialiasing);
+        figure.paint(p, QRectF(QPointF(0, 0), figure.size), unit);
+    }));
+    // Of the file only the drawing: the page says size and title by itself.
+    const auto begin = svg.indexOf(QLatin1String("</defs>")) + 7;
+    const auto end = svg.lastIndexOf(QLatin1String("</svg>"));
+    QString drawing = svg.mid(begin, end - begin);
+    static const QRegularExpression blank(QStringLiteral("\\s*\\n\\s*"));
+    drawing.replace(blank, QStringLiteral("\n"));
+    return QStringLiteral("<svg viewBox=\"0 0 %1 %2\" role=\"img\" aria-label=\"%3\">%4%5</svg>")
+        .arg(figure.size.width())
+        .arg(figure.size.height())
+        .arg(text(figure.alt, unit).toHtmlEscaped(), drawing, spotsOf(figure, unit));
+}
+
+QByteArray svgOf(const PageFigure& figure, LengthUnit unit, const QString& provenance) {
+    const Foot foot(figure, unit, provenance, footWidth(figure));
+    return svgBytes(wholeSize(figure, foot), text(figure.caption, unit),
+                    [&](QPainter& p) { paintAlone(p, figure, unit, foot); });
+}
+
+QByteArray pngOf(const PageFigure& figure, LengthUnit unit, const QString& provenance) {
+    const Foot foot(figure, unit, provenance, footWidth(figure));
+    return pngBytes(wholeSize(figure, foot), 2, [&](QPainter& p) { paintAlone(p, figure, unit, foot); });
+}
+
+QByteArray pngOf(const Card& card, LengthUnit unit, int scale) {
+    return pngBytes(QSize(static_cast<int>(kCardWide), static_cast<int>(kCardTall)), scale,
+                    [&](QPainter& p) { paintCard(p, card, unit); });
+}
+
+}  // namespace glumet
