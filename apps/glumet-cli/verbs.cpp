@@ -20,6 +20,7 @@
 #include "formats/readings_csv.h"
 #include "formats/ring_csv.h"
 #include "formats/spectrum_file.h"
+#include "formats/spreadsheet.h"
 #include "project/project.h"
 #include "report/data_package.h"
 #include "report/review/publish.h"
@@ -215,8 +216,12 @@ Expected<bool> addSpectra(const std::string& name, std::string_view bytes, const
 
 Expected<bool> addTable(const std::string& name, const ImportQuestion& question, Incoming& incoming) {
     auto& merge = incoming.readings;
-    const auto bytes = bytesOf(name);
+    auto bytes = bytesOf(name);
     if (!bytes) return tl::make_unexpected(bytes.error());
+    if (looksLikeSpreadsheet(*bytes)) {
+        bytes = tableOfSpreadsheet(*bytes);
+        if (!bytes) return tl::make_unexpected(inFile(name, bytes.error()));
+    }
     if (looksLikeSpectra(*bytes)) return addSpectra(name, *bytes, question, incoming);
     const auto head = splitDelimited(std::string_view(*bytes).substr(0, bytes->find('\n')));
     if (head && looksLikeRings(*head)) {

@@ -1,3 +1,5 @@
+#include <xlsxwriter.h>
+
 #include <QDropEvent>
 #include <QFileDialog>
 #include <QInputDialog>
@@ -43,6 +45,33 @@ class TestErrands : public QObject {
         QVERIFY(drop(file));
         QCOMPARE(w_->session.bench().runs.size(), std::size_t{2});
         QCOMPARE(w_->session.bench().runs.back().planes.front().readings.size(), std::size_t{2});
+    }
+
+    /// As a spreadsheet program stores it.
+    void aDroppedWorkbookIsAskedAboutAndTaken() {
+        QVERIFY(w_->createWithRuns({200}));
+        const auto file = w_->path("readings.xlsx");
+        auto* book = workbook_new(file.toLocal8Bit().constData());
+        auto* sheet = workbook_add_worksheet(book, "Tank");
+        const std::array heads{"run", "fixture", "height_mm", "depth_mm", "x_mm", "y_mm", "ppfd"};
+        for (std::size_t i = 0; i < heads.size(); ++i)
+            worksheet_write_string(sheet, 0, static_cast<lxw_col_t>(i), heads[i], nullptr);
+        for (lxw_row_t row = 1; row <= 3; ++row) {
+            worksheet_write_string(sheet, row, 0, "evening", nullptr);
+            worksheet_write_string(sheet, row, 1, "Fern 20", nullptr);
+            const std::array values{250.0, 150.0, 50.0 * row, 50.0, 100.25 + row};
+            for (std::size_t i = 0; i < values.size(); ++i)
+                worksheet_write_number(sheet, row, static_cast<lxw_col_t>(i + 2), values[i], nullptr);
+        }
+        QCOMPARE(workbook_close(book), LXW_NO_ERROR);
+        onDialog<ImportDialog>([this](ImportDialog& dialog) {
+            hands_->click(dialog.findChild<QPushButton*>(QStringLiteral("importButton")));
+        });
+        QVERIFY(drop(file));
+        QCOMPARE(w_->session.bench().runs.size(), std::size_t{2});
+        const auto& readings = w_->session.bench().runs.back().planes.front().readings;
+        QCOMPARE(readings.size(), std::size_t{3});
+        QCOMPARE(readings.back().mean.value(), 103.25);
     }
 
     void aDroppedProjectIsOpened() {

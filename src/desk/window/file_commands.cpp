@@ -15,6 +15,7 @@
 #include "files/file_writer.h"
 #include "formats/bench_json.h"
 #include "formats/readings_csv.h"
+#include "formats/spreadsheet.h"
 #include "project/kept_copies.h"
 #include "report/data_package.h"
 #include "report/review/publish.h"
@@ -31,8 +32,8 @@ const QString kFilter = QStringLiteral("Glumet (*.glumet)");
 
 QString readingsFilter() {
     return MainWindow::tr(
-        "Tables, bench descriptions, data packages, photometric files (*.csv *.txt *.tsv *.json *.zip "
-        "*.ies);;All files "
+        "Tables, workbooks, bench descriptions, data packages, photometric files (*.csv *.txt *.tsv *.xlsx "
+        "*.ods *.json *.zip *.ies);;All files "
         "(*)");
 }
 
@@ -260,6 +261,12 @@ void MainWindow::importFile(const QString& path) {
         return;
     }
     const std::string_view whole(bytes.constData(), static_cast<std::size_t>(bytes.size()));
+    if (looksLikeSpreadsheet(whole)) {
+        const auto table = tableOfSpreadsheet(whole);
+        if (!table) return session_.warn(tr("%1: %2").arg(name, text(table.error())));
+        ImportDialog(session_, name, QByteArray::fromStdString(*table), this).exec();
+        return;
+    }
     if (looksLikeZip(whole)) return importPackage(name, whole);
     if (!path.endsWith(QLatin1String(".json"))) {
         ImportDialog(session_, name, bytes, this).exec();
