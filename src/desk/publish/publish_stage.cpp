@@ -527,12 +527,17 @@ std::vector<Finding> PublishStage::findings() const {
         fact(FindingKind::Doubt, tr("Nothing is called {{%1}}").arg(text(name)),
              tr("The words stand as they were typed; \"insert a figure\" has the names."),
              EvidenceView::None);
-    QString once = tr("Readers see them; a check that failed can be commented, not hidden.");
+    const auto page_of = [&](ReviewSection section) {
+        for (const auto& mark : now->pdf.marks)
+            if (mark.anchor == idOf(section)) return tr("On page %1.").arg(mark.page + 1);
+        return QString();
+    };
+    QString once = tr(" Readers see them; a check that failed can be commented, not hidden.");
     for (const auto& standing : now->laid.standings) {
         if (standing.doubts == 0) continue;
         const QString title = text(titleOf(standing.section), session().unit());
-        fact(FindingKind::Doubt, tr("%1: %n doubt(s) printed", nullptr, standing.doubts).arg(title), once,
-             sourceOf(standing.section));
+        fact(FindingKind::Doubt, tr("%1: %n doubt(s) printed", nullptr, standing.doubts).arg(title),
+             page_of(standing.section) + once, sourceOf(standing.section));
         once.clear();
     }
     for (const auto& standing : now->laid.standings)

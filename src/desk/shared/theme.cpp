@@ -67,6 +67,10 @@ QHeaderView { background: transparent; border: none; }
 QHeaderView::section { background: transparent; color: @muted; border: none; border-bottom: 1px solid @line; padding: 4px 6px; font-family: "Glumet Text"; font-size: 12px; }
 QListView { font-family: "Glumet Text"; font-size: 14px; background: transparent; }
 QListView::item { padding: 5px 8px; border-radius: 3px; }
+QListView::indicator { width: 12px; height: 12px; border: 1px solid @muted; border-radius: 3px; background: transparent; }
+QListView::indicator:checked { background: @text; border-color: @text; }
+QListView::indicator:disabled { border-color: @line; }
+QListView:focus { border-bottom: 1px solid @accent; }
 QTableView::item { padding: 2px 6px; border: none; }
 QTableView::item:selected, QListView::item:selected { background: @line; color: @text; }
 QScrollArea { background: transparent; border: none; }

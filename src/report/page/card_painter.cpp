@@ -12,8 +12,8 @@ namespace {
 
 constexpr double kGlyphsByCache = 48.0;  // pixels of the device
 constexpr double kMargin = 56.0;
-constexpr double kAnswerWide = 400.0;
-constexpr double kMap = 280.0;
+constexpr double kAnswerWide = 372.0;
+constexpr double kMap = 336.0;
 constexpr double kRowsLeft = kMargin + kAnswerWide + 8.0;
 constexpr double kFigureWide = 62.0;
 constexpr double kRowsTop = 150.0;
@@ -90,14 +90,14 @@ class CardPainter {
         const double text_wide = (card_.map ? mapArea().left() - 28.0 : kCardWide - kMargin) - text_left;
         double y = kRowsTop;
         for (const auto& row : card_.rows) {
-            const ProseLayout text(prose(row.text), unit_, {19.0, true, c_.text, 1.25}, text_wide);
-            const ProseLayout note(prose(row.note), unit_, {16.0, false, c_.muted, 1.3}, text_wide);
+            const ProseLayout text(prose(row.text), unit_, {20.0, true, c_.text, 1.25}, text_wide);
+            const ProseLayout note(prose(row.note), unit_, {17.0, false, c_.muted, 1.3}, text_wide);
             const double tall = text.height() + note.height();
             if (y + tall > kRowsEnd) break;
             line(row.figure, {kRowsLeft, y - 8}, kFigureWide, 38.0, true, c_.text, Qt::AlignRight);
             text.paint(p_, {text_left, y});
             note.paint(p_, {text_left, y + text.height()});
-            y += tall + 22.0;
+            y += tall + 26.0;
         }
     }
 

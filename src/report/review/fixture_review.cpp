@@ -137,11 +137,12 @@ class ReviewMaker {
                     r_.rows.push_back({r_.bench.run(index).height, plane.depth, *statistics});
     }
 
+    /// At the height that the headline names; without one where comparisons look at it.
     void chooseRun() {
+        const auto height = ownHeight(r_.bench, r_.sweep, r_.bench.method.school);
         r_.shown_run = r_.sweep.runs.front();
         for (const auto index : r_.sweep.runs)
-            if (r_.headlineHeight() && r_.bench.run(index).height == *r_.headlineHeight())
-                r_.shown_run = index;
+            if (r_.bench.run(index).height == r_.headlineHeight().value_or(height)) r_.shown_run = index;
     }
 
     void shortFacts() {

@@ -78,6 +78,8 @@ Card::Row rowOf(const FixtureReview& review, const Recommendation& one) {
                                    *one.spacing(), whole(one.level.best.level_pct))
                              : say(GLUMET_SAY("Core", "over {}, at {} %"), tankWords(tank),
                                    whole(one.level.best.level_pct));
+    // Where no school names a height, it must be said which one the figures are of.
+    if (!review.headlineHeight()) row.text = say(GLUMET_SAY("Core", "{}, hung at {}"), row.text, one.height);
     row.note = say(GLUMET_SAY("Core", "{} of the points in {}, {} mol·m⁻² a day; {}"),
                    Share{one.level.best.share}, goalWords(one.goal), Figure{one.dli, 1}, basisWords(one));
     if (!one.enough) row.note = say(GLUMET_SAY("Core", "{}, and not enough"), row.note);
@@ -152,8 +154,8 @@ std::optional<PageFigure> arrayFigure(const FixtureReview& review, const Recomme
         Count{one.count}, tankWords(*tank), one.height, depth, whole(one.level.best.level_pct));
     figure.alt = say(GLUMET_SAY("Core", "Map of the modelled light, {} of the points in {}."),
                      Share{one.level.best.share}, goalWords(one.goal));
-    const double wide = 640.0;
-    const double tall = std::clamp(wide * tank->width.value() / tank->length.value(), 120.0, 640.0);
+    const double wide = 520.0;
+    const double tall = std::clamp(wide * tank->width.value() / tank->length.value(), 120.0, 520.0);
     figure.size = QSize(static_cast<int>(wide), static_cast<int>(tall));
     figure.paint = [plan](QPainter& p, const QRectF& area, LengthUnit) {
         paintPlan(p, area.adjusted(8, 8, -8, -8), plan, paper(), false);
