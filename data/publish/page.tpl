@@ -1,4 +1,4 @@
-<!doctype html>
+<!DOCTYPE html>
 <html lang="{{LANGUAGE}}">
 <head>
 <meta charset="utf-8">
@@ -27,7 +27,7 @@
 <thead><tr>{{#HEAD}}<th scope="col"{{#WORDS}} class="words"{{/WORDS}}>{{TEXT}}</th>{{/HEAD}}</tr></thead>
 <tbody>{{#ROW}}<tr>{{#FIRST}}<th scope="row"{{#WORDS}} class="words"{{/WORDS}}>{{TEXT}}</th>{{/FIRST}}{{#CELL}}<td{{#WORDS}} class="words"{{/WORDS}}>{{TEXT}}</td>{{/CELL}}</tr>
 {{/ROW}}</tbody></table></div>
-{{/TABLE}}{{#FIGURES}}<div class="figures">{{#FIGURE}}<figure style="flex:1 1 {{LEAST}}px;max-width:{{WIDTH}}px">{{PICTURE}}<figcaption>{{TEXT}}</figcaption></figure>{{/FIGURE}}</div>
+{{/TABLE}}{{#FIGURES}}<div class="figures">{{#FIGURE}}<figure class="w{{WIDTH}}">{{PICTURE}}<figcaption>{{TEXT}}</figcaption></figure>{{/FIGURE}}</div>
 {{/FIGURES}}{{#CARD}}<section class="card" aria-label="{{LABEL}}">
 <p class="name">{{CARD_TITLE}}</p>{{#SUBTITLE}}<p class="muted">{{TEXT}}</p>{{/SUBTITLE}}
 <div class="glance"><div class="says">{{#OVER}}<p class="over">{{TEXT}}</p>{{/OVER}}{{#ANSWERED}}<p class="answer">{{ANSWER}}</p>{{/ANSWERED}}{{#UNDER}}<p>{{TEXT}}</p>{{/UNDER}}</div>

@@ -15,7 +15,8 @@ namespace {
 constexpr int kSectionRole = Qt::UserRole;
 constexpr int kStandingRole = Qt::UserRole + 1;
 constexpr int kOpening = -1;
-constexpr int kRowHeight = 27;
+constexpr int kRowHeight = 25;
+constexpr int kMarkRoom = 20;
 constexpr double kMark = 5.0;
 
 /// How a section stands, by its mark's shape.
@@ -59,6 +60,8 @@ class MarkedRow : public QStyledItemDelegate {
         QStyleOptionViewItem row = option;
         const auto standing = static_cast<Standing>(index.data(kStandingRole).toInt());
         if (standing == Standing::Out) row.palette.setColor(QPalette::Text, palette_->muted);
+        row.rect.setRight(row.rect.right() - kMarkRoom);
+        if (row.state.testFlag(QStyle::State_Selected)) painter->fillRect(option.rect, palette_->line);
         QStyledItemDelegate::paint(painter, row, index);
         const QPointF at(option.rect.right() - 12.0, option.rect.center().y() + 0.5);
         painter->save();

@@ -372,7 +372,8 @@ void PublishStage::takeWritten() {
 }
 
 void PublishStage::askAndPublish() {
-    const QString folder = QFileDialog::getExistingDirectory(this, tr("Publish to a folder"), folder_);
+    const QString beside = folder_.isEmpty() ? QFileInfo(project_).absolutePath() : folder_;
+    const QString folder = QFileDialog::getExistingDirectory(this, tr("Publish to a folder"), beside);
     if (!folder.isEmpty()) publishInto(folder);
 }
 

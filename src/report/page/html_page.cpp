@@ -53,9 +53,6 @@ class HtmlWriter {
     explicit HtmlWriter(const Document& document) : d_(document), root_("page") {}
 
     QByteArray write() {
-        markup(root_, "STYLE",
-               fontFace("GlumetText-Regular", "normal") + fontFace("GlumetText-Bold", "bold") +
-                   resource(":/publish/page.css"));
         plain(root_, "LANGUAGE", d_.language);
         plain(root_, "TITLE", d_.title);
         plain(root_, "SUBJECT", d_.subject);
@@ -64,6 +61,7 @@ class HtmlWriter {
         plain(root_, "OTHER_UNIT", text(unitName(otherUnit(d_.unit))));
         if (!d_.author.isEmpty()) plain(*root_.AddSectionDictionary("AUTHOR"), "NAME", d_.author);
         for (const auto& block : d_.blocks) std::visit([this](const auto& it) { put(it); }, block);
+        markup(root_, "STYLE", styleSheet());
         const QByteArray source = resource(":/publish/page.tpl").toUtf8();
         const std::unique_ptr<ctemplate::Template> page(ctemplate::Template::StringToTemplate(
             source.constData(), static_cast<std::size_t>(source.size()), ctemplate::DO_NOT_STRIP));
@@ -73,6 +71,14 @@ class HtmlWriter {
     }
 
   private:
+    QString styleSheet() const {
+        QString all = fontFace("GlumetText-Regular", "normal") + fontFace("GlumetText-Bold", "bold") +
+                      resource(":/publish/page.css");
+        for (const int wide : widths_)
+            all += QStringLiteral("figure.w%1{flex:1 1 %2px;max-width:%1px}\n").arg(wide).arg(wide * 3 / 4);
+        return all;
+    }
+
     /// What is no markup of ours is escaped, here and nowhere else.
     static void plain(Dictionary& in, const char* name, const QString& value) {
         markup(in, name, value.toHtmlEscaped());
@@ -195,7 +201,7 @@ class HtmlWriter {
         for (const auto& figure : row.figures) {
             auto& one = *in.AddSectionDictionary("FIGURE");
             plain(one, "WIDTH", QString::number(figure.size.width()));
-            plain(one, "LEAST", QString::number(figure.size.width() * 3 / 4));
+            widths_.insert(figure.size.width());
             markup(one, "PICTURE",
                    inBoth(inlineSvg(figure, d_.unit), inlineSvg(figure, otherUnit(d_.unit)), "div"));
             markup(one, "TEXT", html(figure.caption));
@@ -204,7 +210,7 @@ class HtmlWriter {
 
     void put(const Card& card) {
         auto& in = block("CARD");
-        plain(in, "LABEL", tr("Recommendation"));
+        plain(in, "LABEL", tr("Recommendation: %1").arg(text(card.title, d_.unit)));
         markup(in, "CARD_TITLE", html(card.title));
         const auto line = [&](const char* name, const Words& words) {
             if (!words.empty()) markup(*in.AddSectionDictionary(name), "TEXT", html(words));
@@ -232,6 +238,7 @@ class HtmlWriter {
 
     const Document& d_;
     Dictionary root_;
+    std::set<int> widths_;
     int headings_ = 0;
 };
 

@@ -221,7 +221,12 @@ NamedValues Publication::valuesOf(const FixtureReview& one) const {
 NamedValues Publication::namedValues(const FixtureReview* one) const {
     auto values = valuesOfAll();
     if (one == nullptr && fixtures.size() == 1) one = &fixtures.front();
-    if (one != nullptr) values.merge(valuesOf(*one));
+    if (one == nullptr) return values;
+    values.merge(valuesOf(*one));
+    // A figure that this fixture has not, because no school names a height say, is no slip of the pen.
+    for (const char* name : {"fixture", "tank", "height", "interval", "school", "limit", "band", "mean",
+                             "peak", "number", "intensity", "share", "dli"})
+        values.try_emplace(name, say(GLUMET_SAY("Core", "(not known)")));
     return values;
 }
 
