@@ -298,6 +298,34 @@ void spectra(const QString& demo) {
            "ms", "bar 20");
 }
 
+/// A reading typed at a spot, stored and painted: of a living tank's project that is there, five years of
+/// sixty spots week by week, say.
+void spotReadings(const QString& path) {
+    Session session([] { return QStringLiteral("2026-11-24T12:00:00"); });
+    MainWindow window(session);
+    window.openProject(path);
+    window.show();
+    window.showStage(QStringLiteral("tank"));
+    const auto settle = [] {
+        for (int turn = 0; turn < 3; ++turn) QCoreApplication::processEvents();
+    };
+    settle();
+    while (session.answers().busy()) QCoreApplication::processEvents(QEventLoop::WaitForMoreEvents);
+    settle();
+    std::size_t at = 0;
+    report("spot_reading_ms", "a reading at a spot, stored and painted",
+           median(15,
+                  [&] {
+                      const Id spot = session.bench().spots.at(at++ % session.bench().spots.size()).id;
+                      SpotReading reading;
+                      reading.mean = Ppfd(120);
+                      reading.time = "2026-11-24T12:00:00";
+                      session.edit([&](Project& project) { return project.readSpot(spot, reading); });
+                      settle();
+                  }),
+           "ms", "bar 50");
+}
+
 }  // namespace
 
 QString copyOfDemo(const QTemporaryDir& dir) {
@@ -330,6 +358,10 @@ int main(int argc, char** argv) {
     // "stages PROJECT": of a project that is there, a million readings of scale_report's kind, say.
     if (part == QLatin1String("stages") && argc > 3) {
         changes(QString::fromLocal8Bit(argv[3]));
+        return 0;
+    }
+    if (part == QLatin1String("spots") && argc > 3) {
+        spotReadings(QString::fromLocal8Bit(argv[3]));
         return 0;
     }
     if (!qEnvironmentVariableIsEmpty("DISPLAY")) startUp("xcb", "bar 3");

@@ -175,6 +175,19 @@ constexpr Help kHelp[] = {
      "DIR/NAME. The same data, sections and day give the same bytes; an edition in DIR is followed by the "
      "next, with\n"
      "what has changed. What is there stays until all of it is written.\n"},
+    {"spots",
+     "glumet-cli spots PROJECT.glumet [--json]\n\n"
+     "Named places of living tanks, each with its latest reading and swing.\n"},
+    {"ramp",
+     "glumet-cli ramp --from PCT --to PCT --weeks N [--by log|linear] [--cap PCT] [--ics FILE [--start "
+     "DAY]] [--json]\n\n"
+     "Levels week by week, the first at once and the last after N weeks: log adds the same percentage of "
+     "what there was, linear the "
+     "same points.\n"
+     "--cap: per cent brighter that a week may be; where it forbids the plan, it is refused "
+     "and the fewest weeks that "
+     "would do\n"
+     "are told. --ics writes a calendar with a day for each step.\n"},
     {"check",
      "glumet-cli check PROJECT.glumet [--json]\n\n"
      "Checks a project file's integrity and format and counts what it holds. Nothing is changed.\n"},

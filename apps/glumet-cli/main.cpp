@@ -32,6 +32,8 @@ struct Arguments {
     cli::SpectrumQuestion spectrum;
     cli::CompareQuestion compare;
     double depth_m = 0.0;
+    cli::RampVerbQuestion ramp;
+    double cap = 0.0;
     cli::ImportQuestion import;
     std::string sheet_unit = "cm";
     bool front_row_first = false;
@@ -283,6 +285,24 @@ void addProjectVerbs(CLI::App& app, Arguments& a, Verbs& verbs) {
                          return cli::publish(a.publish);
                      },
                      true});
+    auto* spots = addVerb(app, "spots", "spots of living tanks with their latest readings", a, 1);
+    verbs.push_back({spots, [&a] { return cli::spots(firstFile(a)); }});
+    auto* ramp = app.add_subcommand("ramp", "raise a light slowly, week by week");
+    ramp->add_flag("--json", a.json, "one JSON object on stdout");
+    ramp->add_option("--from", a.ramp.from_pct, "level to begin with, percent")->required();
+    ramp->add_option("--to", a.ramp.to_pct, "level to reach, percent")->required();
+    ramp->add_option("--weeks", a.ramp.weeks, "it takes")->required();
+    ramp->add_option("--by", a.ramp.by, "log (equal shares of the light) or linear")
+        ->check(CLI::IsMember({"log", "linear"}));
+    auto* cap = ramp->add_option("--cap", a.cap, "per cent brighter that a week may be");
+    ramp->add_option("--ics", a.ramp.ics, "also as a calendar");
+    ramp->add_option("--start", a.ramp.start, "first day of the calendar; default: today")->check(isoDay);
+    verbs.push_back({ramp, [&a, cap] {
+                         if (*cap) a.ramp.cap_pct_week = a.cap;
+                         if (a.ramp.start.empty())
+                             a.ramp.start = QDate::currentDate().toString(Qt::ISODate).toStdString();
+                         return cli::ramp(a.ramp);
+                     }});
     auto* check = addVerb(app, "check", "check a project file", a, 1);
     verbs.push_back({check, [&a] { return cli::check(firstFile(a)); }});
 }

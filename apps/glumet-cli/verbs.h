@@ -125,4 +125,19 @@ LengthUnit unitFrom(const std::string& name);
 /// "LO:HI" with 0 ≤ LO ≤ HI.
 Expected<Band> bandFrom(const std::string& text);
 
+/// Spots of living tanks, each with its latest reading.
+Expected<Output> spots(const std::string& project);
+
+/// A light raised slowly, week by week; refused with its reason where the cap forbids it.
+struct RampVerbQuestion {
+    double from_pct = 0.0;
+    double to_pct = 0.0;
+    int weeks = 0;
+    std::string by = "log";
+    std::optional<double> cap_pct_week;  ///< per cent brighter
+    std::string ics;                     ///< a calendar file; empty: none
+    std::string start;                   ///< ISO date of its first day
+};
+Expected<Output> ramp(const RampVerbQuestion& question);
+
 }  // namespace glumet::cli

@@ -4932,6 +4932,162 @@
         <source>Glumet {}, edition {}, data {}</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>lies outside its tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>was seen from more to less light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Read the spots</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Name places in the tank, and read the light at each: today, and again after any change.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} lost light by itself: {} instead of {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The other spots stand at {} of what they had on {}. Something stands in its way.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The other spots stand at {} of what they had on {}. Something grew or stands over {}: cut it back, or move it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The plan &quot;{}&quot; cannot be kept</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: {} % today, {} % on {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Look first: bleached, closed or shedding means wait, or a step back.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: {} %, at its end</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It is paused; it goes on when the pause is ended.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Keep it there for some weeks before anything else is changed.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Begin at {} % of the light of {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Then no spot has more than {} above what it had on {}; {} is the one that would gain most.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It has {} and is looked for {} ({}). Move one at a time, and look again after two weeks.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>your own evidence</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} lives there now.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} would have {} at {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} thrives at {}, outside its band</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The band of {} is {}. The broad-range school goes by what is seen: keep it where it is, and keep it as evidence.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Change one thing at a time</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>While the light is raised leave diffusers, heights and places as they are: else nobody knows what helped or hurt.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Read the spots again</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The last look was {} days ago.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Hands in the water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Plugs dry, residual-current protection on, nobody under a hanging lamp; local code and a licensed electrician have the last word. Light is one thing of many: flow, water and pests look alike.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must lie above 0 and up to 100 %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be at most 100 %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must lie above the start: light is taken away at once, not in steps</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be 1 to {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>must be above 0</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>forbids it: one week would be {} % brighter, {} % are allowed; {} weeks would do</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>forbids it: one week would be {} % brighter, {} % are allowed, and two years would not do</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>is no date such as 2026-11-27</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>does not read as a workbook</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>holds no cell</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>(not known)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}, hung at {}</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
@@ -5464,6 +5620,14 @@
     </message>
     <message>
         <source>from the left, %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No spot was read yet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>today, %1 %</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -8183,7 +8347,7 @@ Feld und Reihe zeigen, was ihre Anpassung sagt.</translation>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>Recommendation</source>
+        <source>Recommendation: %1</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -9150,11 +9314,11 @@ Feld und Reihe zeigen, was ihre Anpassung sagt.</translation>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>Tables, bench descriptions, data packages, photometric files (*.csv *.txt *.tsv *.json *.zip *.ies);;All files (*)</source>
+        <source>%1 imported, with %2 readings</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>%1 imported, with %2 readings</source>
+        <source>Tables, workbooks, bench descriptions, data packages, photometric files (*.csv *.txt *.tsv *.xlsx *.ods *.json *.zip *.ies);;All files (*)</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -10149,6 +10313,34 @@ once more</source>
         <source>choice for the review</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>spot %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>organism %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>ramp %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>removal of a spot</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>removal of an organism</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>removal of a ramp</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the spot is gone</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::PublishStage</name>
@@ -10358,10 +10550,6 @@ once more</source>
         <source>The words stand as they were typed; &quot;insert a figure&quot; has the names.</source>
         <translation type="unfinished"></translation>
     </message>
-    <message>
-        <source>Readers see them; a check that failed can be commented, not hidden.</source>
-        <translation type="unfinished"></translation>
-    </message>
     <message numerus="yes">
         <source>%1: %n doubt(s) printed</source>
         <translation type="unfinished">
@@ -10383,6 +10571,14 @@ once more</source>
     </message>
     <message>
         <source>Space, Shift+↑, Shift+↓</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>On page %1.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source> Readers see them; a check that failed can be commented, not hidden.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -11699,6 +11895,344 @@ once more</source>
     <message>
         <source>a usual cube,
 until you say</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::TankStage</name>
+    <message>
+        <source>Tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A new spot in the tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A new plan to brighten</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Pause the brightening</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Go on brightening</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Brightening: a step back</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The brightening as a calendar…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>←, →</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Tank: another spot</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a number.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Who should move, and how slowly to brighten</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Levels over the weeks</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What the spots had, survey by survey</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The tank from the front, with its spots</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Depth of the map</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>new spot</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>new plan</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>into a calendar…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What the spots had</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>● has what it asks   ▲ more   ▼ less   ○ bare</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Choose a spot first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Make a new plan first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a PPFD of 0 or more.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>remove</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Spot</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>name</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A spot needs a name.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>reading now</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>µmol·m⁻²·s⁻¹</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a length.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>under water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>from the left</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>from the front</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>flow</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not known</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>low</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>medium</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>high</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Who lives there</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>species</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>nobody</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>goal</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Say first who lives there.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>seen at</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a span such as 80–200.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>your own evidence</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>does</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>thrive</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>hold</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>decline</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Brightening</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>from, %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>to, %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>weeks</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>at most, % a week</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>brighter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>begins</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>rises by</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>equal points</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>equal shares</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Describe a tank in Bench first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>One plan at a time: remove the one there is first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>There is no plan.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The plan as a calendar</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Calendar (*.ics)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 days in %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Describe a tank in Bench first</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, not read yet</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, read %2, %3 spots</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No light is being raised</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Brightening: %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>  hold</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A new light begins dim and is raised over weeks, so that nothing bleaches.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>At its end.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>light at %1, between the spots as they tell it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>light at %1, between the spots by the fit</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The spot, who lives there, and the brightening</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::TankView</name>
+    <message>
+        <source>The tank from above, with its spots</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, has what it asks</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, more than it asks</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, less than it asks</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, not read</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

@@ -115,6 +115,16 @@ Beam beamOf(const Json& json) {
     return *beam;
 }
 
+namespace {
+
+/// Spots of two tanks may share a name.
+std::string placeName(const Bench& bench, const TankSpot& spot) {
+    const auto* tank = byId(bench.tanks, spot.tank);
+    return (tank == nullptr ? std::string() : tank->name) + "/" + spot.name;
+}
+
+}  // namespace
+
 template <class Entity>
 std::string nameOf(const Context& context, Of<Entity> entity, Id id) {
     if constexpr (std::is_same_v<Entity, Preset>) {
@@ -127,6 +137,9 @@ std::string nameOf(const Context& context, Of<Entity> entity, Id id) {
     } else if constexpr (std::is_same_v<Entity, Run>) {
         const auto* run = byId(context.bench->runs, id);
         return run == nullptr ? std::string() : run->label;
+    } else if constexpr (std::is_same_v<Entity, TankSpot>) {
+        const auto* spot = byId(context.bench->spots, id);
+        return spot == nullptr ? std::string() : placeName(*context.bench, *spot);
     } else {
         const auto* item = byId(rowsOf(*context.bench, entity), id);
         return item == nullptr ? std::string() : item->name;
@@ -144,6 +157,11 @@ Id idOf(const Context& context, Of<Entity> entity, Id fixture, const std::string
         return of == nullptr ? 0 : idNamed(of->channels, name, key);
     } else if constexpr (std::is_same_v<Entity, Run>) {
         return 0;  // checks stand below their run, which gives its id
+    } else if constexpr (std::is_same_v<Entity, TankSpot>) {
+        if (name.empty()) return 0;
+        for (const auto& spot : context.bench->spots)
+            if (placeName(*context.bench, spot) == name) return spot.id;
+        throw Fault{key, say(GLUMET_SAY("Core", "names something that is not there"))};
     } else {
         return idNamed(rowsOf(*context.bench, entity), name, key);
     }
@@ -159,6 +177,7 @@ GLUMET_REFERENCE(Preset);
 GLUMET_REFERENCE(Accessory);
 GLUMET_REFERENCE(MeterProfile);
 GLUMET_REFERENCE(Run);
+GLUMET_REFERENCE(TankSpot);
 #undef GLUMET_REFERENCE
 
 }  // namespace glumet::described

@@ -209,6 +209,33 @@ Expected<Id> Project::save(const DayLog& log) {
 Expected<Id> Project::save(const Rating& rating) {
     return saveOne(rating, tr("score by %1").arg(QString::fromStdString(rating.by)));
 }
+Expected<Id> Project::save(const TankSpot& spot) {
+    if (auto fault = faultOf(spot, byId(bench_.tanks, spot.tank)))
+        return tl::make_unexpected(std::move(*fault));
+    return saveOne(spot, tr("spot %1").arg(QString::fromStdString(spot.name)));
+}
+Expected<Id> Project::readSpot(Id spot, const SpotReading& reading) {
+    if (auto fault = faultOf(reading)) return tl::make_unexpected(std::move(*fault));
+    auto id = edit(tr("reading %1").arg(reading.mean.value(), 0, 'f', 0), [&] {
+        if (byId(bench_.spots, spot) == nullptr) throw SqlFault{tr("the spot is gone")};
+        described::StoredIds ids;
+        auto fresh = reading;
+        fresh.id = 0;
+        return described::store(file_, fresh, spot, ids);
+    });
+    if (!id) return id;
+    auto& readings = byId(bench_.spots, spot)->readings;
+    readings.push_back(reading);
+    readings.back().id = *id;
+    emit changed();
+    return id;
+}
+Expected<Id> Project::save(const Organism& organism) {
+    return saveOne(organism, tr("organism %1").arg(QString::fromStdString(organism.name)));
+}
+Expected<Id> Project::save(const Acclimation& ramp) {
+    return saveOne(ramp, tr("ramp %1").arg(QString::fromStdString(ramp.name)));
+}
 
 Expected<Id> Project::addSpectra(const std::vector<SpectrumRecord>& records, const QString& title) {
     for (const auto& record : records)
@@ -352,6 +379,19 @@ Expected<Id> Project::removeSchedule(Id schedule) {
     return remove("schedule", {schedule}, tr("removal of a schedule"));
 }
 Expected<Id> Project::removeRating(Id rating) { return remove("rating", {rating}, tr("removal of a score")); }
+/// Who lived there is nowhere then.
+Expected<Id> Project::removeSpot(Id spot) {
+    return rewrite(tr("removal of a spot"), [&] {
+        file_.run(QStringLiteral("UPDATE organism SET spot = NULL WHERE spot = ?"),
+                  {static_cast<qlonglong>(spot)});
+        file_.run(QStringLiteral("DELETE FROM spot WHERE id = ?"), {static_cast<qlonglong>(spot)});
+        return spot;
+    });
+}
+Expected<Id> Project::removeOrganism(Id organism) {
+    return remove("organism", {organism}, tr("removal of an organism"));
+}
+Expected<Id> Project::removeRamp(Id ramp) { return remove("acclimation", {ramp}, tr("removal of a ramp")); }
 Expected<Id> Project::removeLog(Id log) { return remove("day_log", {log}, tr("removal of a logger's day")); }
 
 int Project::schemaVersion() { return kSchemaVersion; }
@@ -483,6 +523,40 @@ void adoptRatings(const Bench& description, Bench& bench) {
     }
 }
 
+/// Spots of described tanks, with readings that the project does not have yet; who lives there; ramps.
+void adoptLiving(const Bench& description, Bench& bench) {
+    const auto spotOf = [&](Id id) -> TankSpot* {
+        const auto* described = byId(description.spots, id);
+        if (described == nullptr) return nullptr;
+        const Id tank = idByName(description.tanks, bench.tanks, described->tank);
+        for (auto& spot : bench.spots)
+            if (spot.tank == tank && spot.name == described->name) return &spot;
+        return nullptr;
+    };
+    for (auto spot : description.spots) {
+        spot.tank = idByName(description.tanks, bench.tanks, spot.tank);
+        if (byId(bench.tanks, spot.tank) == nullptr) continue;
+        if (auto* known = spotOf(spot.id))
+            for (auto& reading : spot.readings) addOnce(known->readings, std::move(reading));
+        else
+            bench.spots.push_back(std::move(spot));
+    }
+    for (auto organism : description.organisms) {
+        const auto* spot = spotOf(organism.spot);
+        organism.spot = spot == nullptr ? 0 : spot->id;
+        addOnce(bench.organisms, std::move(organism));
+    }
+    for (auto ramp : description.ramps) {
+        ramp.tank = idByName(description.tanks, bench.tanks, ramp.tank);
+        for (const auto& fixture : description.fixtures)
+            if (byId(fixture.channels, ramp.channel) != nullptr)
+                if (auto* known =
+                        byId(bench.fixtures, idByName(description.fixtures, bench.fixtures, fixture.id)))
+                    ramp.channel = adoptChannel(fixture, *known, ramp.channel);
+        addOnce(bench.ramps, std::move(ramp));
+    }
+}
+
 /// Whether there is nothing that rows could belong to.
 bool holdsNothing(const Bench& bench) {
     return bench.tanks.empty() && bench.fixtures.empty() && bench.accessories.empty() &&
@@ -584,6 +658,7 @@ Expected<MergeReport> Project::import(const Bench& description, const QString& s
         adoptRuns(description, bench);
         adoptSpectra(description, bench);
         adoptRatings(description, bench);
+        adoptLiving(description, bench);
         if (bench_.runs.empty() && !description.title.empty()) {
             described::StoredIds ids;
             described::store(file_, ProjectHead{1, description.title, description.method}, 0, ids);

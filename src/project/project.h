@@ -57,6 +57,12 @@ class Project : public QObject {
     Expected<Id> save(const Schedule& schedule);
     Expected<Id> save(const DayLog& log);
     Expected<Id> save(const Rating& rating);
+    /// With its readings.
+    Expected<Id> save(const TankSpot& spot);
+    /// One more reading at a spot.
+    Expected<Id> readSpot(Id spot, const SpotReading& reading);
+    Expected<Id> save(const Organism& organism);
+    Expected<Id> save(const Acclimation& ramp);
     /// Several spectra as one undo step; the id of the first.
     Expected<Id> addSpectra(const std::vector<SpectrumRecord>& records, const QString& title);
     Expected<Id> saveMethod(const QString& title, const Method& method);
@@ -72,6 +78,9 @@ class Project : public QObject {
     Expected<Id> removeSchedule(Id schedule);
     Expected<Id> removeLog(Id log);
     Expected<Id> removeRating(Id rating);
+    Expected<Id> removeSpot(Id spot);
+    Expected<Id> removeOrganism(Id organism);
+    Expected<Id> removeRamp(Id ramp);
 
     /// All rows or none, as one undo step.
     Expected<MergeReport> importRows(const std::vector<ReadingRow>& rows, const QString& source);

@@ -29,6 +29,7 @@ inline constexpr quint32 kApplicationId = 0x474C4D54;
 ///                   accessory.price; project.years, .weights, .on_purpose, .compared_height_mm,
 ///                   .eye_away_mm, .eye_above_mm, .reviewer and .licence.
 ///  11 (2026-11-27): run.in_review; project.review.
+///  12 (2026-11-27): tables spot, spot_reading, organism and acclimation.
 inline constexpr int kSchemaVersion = kBenchFormat;
 
 /// Statements that make an empty project file of kSchemaVersion, undo triggers included.

@@ -340,10 +340,10 @@ class TestWindow : public QObject {
         auto* bar = w_->window.findChild<StageBar*>();
         QTest::mouseClick(bar, Qt::LeftButton, {}, QPoint(bar->width() - 10, 20));
         w_->settle();
-        QCOMPARE(w_->window.stage(), QStringLiteral("publish"));
+        QCOMPARE(w_->window.stage(), QStringLiteral("tank"));
         bar->setFocus();
         w_->key(Qt::Key_Left);
-        QCOMPARE(w_->window.stage(), QStringLiteral("compare"));
+        QCOMPARE(w_->window.stage(), QStringLiteral("publish"));
     }
 
     void everyControlHasAName() {

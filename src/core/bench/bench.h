@@ -6,6 +6,7 @@
 
 #include "core/bench/check.h"
 #include "core/bench/fixture.h"
+#include "core/bench/living.h"
 #include "core/bench/meter_profile.h"
 #include "core/bench/method.h"
 #include "core/bench/rating.h"
@@ -44,6 +45,9 @@ struct Bench {
     std::vector<Schedule> schedules;
     std::vector<DayLog> logs;
     std::vector<Rating> ratings;
+    std::vector<TankSpot> spots;  ///< of living tanks
+    std::vector<Organism> organisms;
+    std::vector<Acclimation> ramps;
 
     /// The run of that id; a blank one when it is gone.
     const Run& run(Id id) const;

@@ -201,6 +201,33 @@ std::optional<Problem> faultOf(const Rating& rating) {
     return fieldFault(rating, nameOf("rating", rating.by, rating.id));
 }
 
+std::optional<Problem> faultOf(const SpotReading& reading) {
+    const auto name = nameOf("reading", reading.time, reading.id);
+    if (reading.time.empty()) return Problem{name + ", time", say(GLUMET_SAY("Core", "is missing"))};
+    return fieldFault(reading, name);
+}
+std::optional<Problem> faultOf(const TankSpot& spot, const Tank* tank) {
+    const auto name = nameOf("spot", spot.name, spot.id);
+    if (auto fault = fieldFault(spot, name)) return fault;
+    if (spot.name.empty()) return Problem{name + ", name", say(GLUMET_SAY("Core", "is missing"))};
+    for (const auto& reading : spot.readings)
+        if (auto fault = faultOf(reading)) return fault;
+    if (tank != nullptr && (spot.x > tank->length || spot.y > tank->width || spot.depth > tank->water_depth))
+        return Problem{name, say(GLUMET_SAY("Core", "lies outside its tank"))};
+    return std::nullopt;
+}
+std::optional<Problem> faultOf(const Organism& organism) {
+    const auto name = nameOf("organism", organism.name, organism.id);
+    if (auto fault = fieldFault(organism, name)) return fault;
+    if (organism.name.empty()) return Problem{name + ", name", say(GLUMET_SAY("Core", "is missing"))};
+    if (organism.seen_low && organism.seen_high && *organism.seen_low > *organism.seen_high)
+        return Problem{name, say(GLUMET_SAY("Core", "was seen from more to less light"))};
+    return std::nullopt;
+}
+std::optional<Problem> faultOf(const Acclimation& ramp) {
+    return fieldFault(ramp, nameOf("ramp", ramp.name, ramp.id));
+}
+
 std::vector<Problem> faultsOf(const Bench& bench, std::size_t most) {
     Gathered gathered(most);
     gathered.add(faultOf(bench.method));
@@ -226,6 +253,15 @@ std::vector<Problem> faultsOf(const Bench& bench, std::size_t most) {
             gathered.add(Problem{nameOf("rating", rating.by, rating.id) + ", fixture",
                                  say(GLUMET_SAY("Core", "names something that is not there"))});
     }
+    for (const auto& spot : bench.spots) {
+        const auto* tank = byId(bench.tanks, spot.tank);
+        gathered.add(faultOf(spot, tank));
+        if (tank == nullptr)
+            gathered.add(Problem{nameOf("spot", spot.name, spot.id) + ", tank",
+                                 say(GLUMET_SAY("Core", "names something that is not there"))});
+    }
+    for (const auto& organism : bench.organisms) gathered.add(faultOf(organism));
+    for (const auto& ramp : bench.ramps) gathered.add(faultOf(ramp));
     std::unordered_set<Id> runs;
     for (const auto& run : bench.runs) {
         if (gathered.full()) break;

@@ -28,5 +28,10 @@ std::optional<Problem> faultOf(const SpectrumRecord& record);
 std::optional<Problem> faultOf(const Schedule& schedule);
 std::optional<Problem> faultOf(const DayLog& log);
 std::optional<Problem> faultOf(const Rating& rating);
+std::optional<Problem> faultOf(const SpotReading& reading);
+/// Of a place whether it lies within its tank, where that is known, too.
+std::optional<Problem> faultOf(const TankSpot& spot, const Tank* tank = nullptr);
+std::optional<Problem> faultOf(const Organism& organism);
+std::optional<Problem> faultOf(const Acclimation& ramp);
 
 }  // namespace glumet

@@ -10,7 +10,7 @@
 namespace glumet {
 
 /// The format of projects and of bench descriptions; docs/file-formats.md tells what each brought.
-inline constexpr int kBenchFormat = 11;
+inline constexpr int kBenchFormat = 12;
 
 template <>
 struct WordsOf<WallKind> {
@@ -154,6 +154,11 @@ constexpr auto fieldsOf(Of<Goal>) {
                       field("zone_to_mm", &Goal::zone_to).atLeast(0),
                       field("ceiling_umol_m2_s", &Goal::ceiling),
                       field("floor_umol_m2_s", &Goal::floor)};
+}
+
+constexpr auto fieldsOf(Of<RampEvent>) {
+    return std::tuple{field("day", &RampEvent::day), field("kind", &RampEvent::kind),
+                      field("note", &RampEvent::note)};
 }
 
 // Rows of a table, parents before children.
@@ -467,6 +472,57 @@ constexpr auto fieldsOf(Of<Rating>) {
                       field("time", &Rating::time)};
 }
 
+constexpr const char* tableOf(Of<SpotReading>) { return "spot_reading"; }
+constexpr auto fieldsOf(Of<SpotReading>) {
+    return std::tuple{field("ppfd", &SpotReading::mean).atLeast(0),
+                      field("ppfd_min", &SpotReading::min).atLeast(0),
+                      field("ppfd_max", &SpotReading::max).atLeast(0),
+                      field("tilt_deg", &SpotReading::tilt_deg).atLeast(0).atMost(180),
+                      field("shaded", &SpotReading::shaded),
+                      field("time", &SpotReading::time).needed(),
+                      field("note", &SpotReading::note)};
+}
+
+constexpr const char* tableOf(Of<TankSpot>) { return "spot"; }
+constexpr auto fieldsOf(Of<TankSpot>) {
+    return std::tuple{field("tank", &TankSpot::tank).refersTo<Tank>(true, true),
+                      field("name", &TankSpot::name).needed(),
+                      field("x_mm", &TankSpot::x).atLeast(0),
+                      field("y_mm", &TankSpot::y).atLeast(0),
+                      field("depth_mm", &TankSpot::depth).atLeast(0),
+                      field("flow", &TankSpot::flow),
+                      field("note", &TankSpot::note),
+                      field("photo", &TankSpot::photo),
+                      children("readings", "spot", &TankSpot::readings, 12)};
+}
+
+constexpr const char* tableOf(Of<Organism>) { return "organism"; }
+constexpr auto fieldsOf(Of<Organism>) {
+    return std::tuple{field("spot", &Organism::spot).refersTo<TankSpot>(),
+                      field("name", &Organism::name).needed(),
+                      field("goal", &Organism::goal),
+                      field("seen_low_umol_m2_s", &Organism::seen_low).in("seen_low").atLeast(0),
+                      field("seen_high_umol_m2_s", &Organism::seen_high).in("seen_high").atLeast(0),
+                      field("state", &Organism::state),
+                      field("since", &Organism::since),
+                      field("note", &Organism::note)};
+}
+
+constexpr const char* tableOf(Of<Acclimation>) { return "acclimation"; }
+constexpr auto fieldsOf(Of<Acclimation>) {
+    return std::tuple{field("tank", &Acclimation::tank).refersTo<Tank>(false, true),
+                      field("channel", &Acclimation::channel).refersTo<Channel>(false, true),
+                      field("name", &Acclimation::name),
+                      field("from_pct", &Acclimation::from_pct).moreThan(0).atMost(100),
+                      field("to_pct", &Acclimation::to_pct).moreThan(0).atMost(100),
+                      field("weeks", &Acclimation::weeks).moreThan(0).atMost(104),
+                      field("by", &Acclimation::by).in("rises_by"),
+                      field("cap_pct_week", &Acclimation::cap_pct_week).moreThan(0),
+                      field("start", &Acclimation::start).in("starts"),
+                      field("events", &Acclimation::events),
+                      field("note", &Acclimation::note)};
+}
+
 /// The bench's lists; what belongs to another entity hangs below it.
 constexpr auto fieldsOf(Of<Bench>) {
     return std::tuple{children("tanks", "", &Bench::tanks),
@@ -478,7 +534,10 @@ constexpr auto fieldsOf(Of<Bench>) {
                       children("spectra", "", &Bench::spectra, 9),
                       children("schedules", "", &Bench::schedules, 9),
                       children("logs", "", &Bench::logs, 9),
-                      children("ratings", "", &Bench::ratings, 10)};
+                      children("ratings", "", &Bench::ratings, 10),
+                      children("spots", "", &Bench::spots, 12),
+                      children("organisms", "", &Bench::organisms, 12),
+                      children("ramps", "", &Bench::ramps, 12)};
 }
 
 }  // namespace glumet

@@ -10,6 +10,7 @@
 #include "core/bench/placement.h"
 #include "core/bench/sweep.h"
 #include "core/fit/bench_scene.h"
+#include "core/simulation/demo_living.h"
 #include "core/simulation/demo_ratings.h"
 #include "core/simulation/demo_spectra.h"
 #include "core/survey/commission.h"
@@ -218,6 +219,7 @@ class DemoMaker {
             for (const auto& channel : kOsierChannels) addChannelRun(channel, h);
         addDemoSpectra(bench_, seed_ + kSpectraSeed);
         addDemoRatings(bench_);
+        addDemoLiving(bench_, seed_);
         return std::move(bench_);
     }
 

@@ -28,7 +28,6 @@ StageEntry fieldEntry() {
     entry.shots = {{},
                    {QStringLiteral("-paper-inches"), {}, QStringLiteral("--paper --unit in")},
                    {QStringLiteral("-difference"), QStringLiteral("MM"), {}},
-                   {QStringLiteral("-depths"), QStringLiteral("MMM"), {}},
                    {QStringLiteral("-shadow"), QStringLiteral("MMMM"), {}}};
     return entry;
 }

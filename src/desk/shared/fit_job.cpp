@@ -97,9 +97,20 @@ RememberedAnswers<FitAsked, SweepFit>& rememberedFits() {
 
 namespace {
 
+/// The question without what no fit asks: neither who lives in a tank nor what is written of it.
+FitAsked askedOf(const Bench& bench, const Sweep& sweep, bool heights) {
+    FitAsked question{bench, sweep, heights};
+    question.bench.spots.clear();
+    question.bench.organisms.clear();
+    question.bench.ramps.clear();
+    question.bench.method.review.clear();
+    for (auto& run : question.bench.runs) run.in_review = false;
+    return question;
+}
+
 void remember(const Bench& bench, const Sweep& sweep, bool heights, const SweepFit& found) {
     if (found.fit && readingCount(bench) <= kMostRememberedReadings)
-        rememberedFits().keep({bench, sweep, heights}, found);
+        rememberedFits().keep(askedOf(bench, sweep, heights), found);
 }
 
 SweepFit fittedAlone(const Bench& bench, const Sweep& sweep, const Asked& asked) {
@@ -113,9 +124,8 @@ SweepFit fittedAlone(const Bench& bench, const Sweep& sweep, const Asked& asked)
 
 SweepFit fitAlone(const Bench& bench, const Sweep& sweep, const Asked& asked) {
     if (readingCount(bench) > kMostRememberedReadings) return fittedAlone(bench, sweep, asked);
-    FitAsked question{bench, sweep, false};
-    question.bench.method = {};  // a fit does not ask how it is judged, nor what becomes of it
-    for (auto& run : question.bench.runs) run.in_review = false;
+    auto question = askedOf(bench, sweep, false);
+    question.bench.method = {};  // nor how it is judged
     if (auto known = rememberedFits().find(question)) return *known;
     auto found = fittedAlone(bench, sweep, asked);
     if (found.fit && !asked.stop.stop_requested()) rememberedFits().keep(std::move(question), found);
@@ -131,7 +141,8 @@ KeptFits fitsAlone(const Bench& bench, const Asked& asked) {
 }
 
 SweepFit fitSweep(const Bench& bench, const Sweep& sweep, KeptFit& kept, const Asked& asked) {
-    if (auto known = rememberedFits().find({bench, sweep, true})) return *known;
+    if (readingCount(bench) <= kMostRememberedReadings)
+        if (auto known = rememberedFits().find(askedOf(bench, sweep, true))) return *known;
     const bool taken = takeAdded(bench, sweep, kept);
     SweepFit found{
         taken ? Expected<FitResult>(kept.fit->result()) : beginAnew(bench, sweep, kept, part(asked, 0)),

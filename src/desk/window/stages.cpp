@@ -9,12 +9,13 @@
 #include "desk/plan/plan_stage.h"
 #include "desk/publish/publish_stage.h"
 #include "desk/spectrum/spectrum_stage.h"
+#include "desk/tank/tank_stage.h"
 
 namespace glumet {
 
 std::vector<StageEntry> allStages() {
-    return {benchEntry(),  planEntry(),  measureEntry(), fieldEntry(),  spectrumEntry(),
-            heightEntry(), arrayEntry(), compareEntry(), publishEntry()};
+    return {benchEntry(),  planEntry(),  measureEntry(), fieldEntry(),   spectrumEntry(),
+            heightEntry(), arrayEntry(), compareEntry(), publishEntry(), tankEntry()};
 }
 
 }  // namespace glumet

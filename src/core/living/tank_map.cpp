@@ -1,0 +1,154 @@
+#include "core/living/tank_map.h"
+
+#include <Eigen/Dense>
+#include <algorithm>
+#include <array>
+#include <cmath>
+
+#include "core/living/survey_history.h"
+
+namespace glumet {
+namespace {
+
+constexpr double kLeastNoise = 0.03;
+constexpr double kMostNoise = 0.15;
+constexpr double kShadeMm = 90.0;  // around what was read shaded
+constexpr double kTold = 0.1468;   // standard deviation of ln E: 1.96 of it are a third
+constexpr double kNear = 0.5;      // of the variance that is left where readings speak
+constexpr double kZ95 = 1.96;
+constexpr std::array kScalesMm{80.0, 120.0, 180.0, 260.0, 400.0};
+constexpr std::array kSds{0.05, 0.09, 0.16, 0.3, 0.5, 0.8};
+/// What is believed of the line's slope over depth before: light halves within 150 to 600 mm, or so.
+constexpr double kSlopePriorMean = -0.0015;
+constexpr double kSlopePriorSd = 0.0015;
+
+double noiseOf(const SpotReading& reading) {
+    if (!reading.min || !reading.max || !(reading.min->value() > 0.0)) return kLeastNoise;
+    // A settled mean is surer than its swing is wide.
+    return std::clamp(0.05 * std::log(*reading.max / *reading.min), kLeastNoise, kMostNoise);
+}
+
+}  // namespace
+
+TankMap TankMap::of(const std::vector<TankSpot>& spots, const ExpectedLight& expected) {
+    TankMap map;
+    map.expected_ = expected;
+    for (const auto& spot : spots) {
+        const auto* reading = latestAt(spot);
+        if (reading == nullptr || !(reading->mean.value() > 0.0)) continue;
+        if (reading->shaded) {
+            map.shades_.push_back({spot.x.value(), spot.y.value(), spot.depth.value()});
+            continue;
+        }
+        const double before = expected ? expected(spot.x.value(), spot.y.value(), spot.depth.value()) : 1.0;
+        if (!(before > 0.0)) continue;
+        map.places_.push_back({spot.x.value(), spot.y.value(), spot.depth.value(),
+                               std::log(reading->mean.value() / before), noiseOf(*reading)});
+    }
+    map.settle();
+    return map;
+}
+
+double TankMap::covariance(const Place& a, const Place& b) const {
+    const double square = (a.x - b.x) * (a.x - b.x) + (a.y - b.y) * (a.y - b.y) + (a.z - b.z) * (a.z - b.z);
+    return sd_ * sd_ * std::exp(-0.5 * square / (scale_mm_ * scale_mm_));
+}
+
+void TankMap::settle() {
+    if (places_.empty()) return;
+    double best = -1e300;
+    double scale = scale_mm_;
+    double sd = sd_;
+    for (const double tried_scale : kScalesMm)
+        for (const double tried_sd : kSds) {
+            scale_mm_ = tried_scale;
+            sd_ = tried_sd;
+            if (const double evidence = solve(false); evidence > best) {
+                best = evidence;
+                scale = tried_scale;
+                sd = tried_sd;
+            }
+        }
+    scale_mm_ = scale;
+    sd_ = sd;
+    solve(true);
+}
+
+double TankMap::solve(bool whole) {
+    const auto n = static_cast<Eigen::Index>(places_.size());
+    Eigen::MatrixXd covariance(n, n);
+    Eigen::VectorXd logs(n);
+    Eigen::MatrixXd line(n, expected_ ? 1 : 2);
+    for (Eigen::Index i = 0; i < n; ++i) {
+        const auto& place = places_[static_cast<std::size_t>(i)];
+        logs(i) = place.log;
+        line(i, 0) = 1.0;
+        if (!expected_) line(i, 1) = place.z;
+        for (Eigen::Index j = 0; j < n; ++j)
+            covariance(i, j) = this->covariance(place, places_[static_cast<std::size_t>(j)]);
+        covariance(i, i) += place.noise * place.noise;
+    }
+    const Eigen::LDLT<Eigen::MatrixXd> ldlt(covariance);
+    // The line by generalised least squares, its slope with what is believed before.
+    const Eigen::MatrixXd solved = ldlt.solve(line);
+    Eigen::MatrixXd normal = line.transpose() * solved;
+    Eigen::VectorXd right = solved.transpose() * logs;
+    if (!expected_) {
+        normal(1, 1) += 1.0 / (kSlopePriorSd * kSlopePriorSd);
+        right(1) += kSlopePriorMean / (kSlopePriorSd * kSlopePriorSd);
+    }
+    const Eigen::VectorXd coefficients = normal.ldlt().solve(right);
+    level_ = coefficients(0);
+    slope_ = expected_ ? 0.0 : coefficients(1);
+    const Eigen::VectorXd rest = logs - line * coefficients;
+    const Eigen::VectorXd weights = ldlt.solve(rest);
+    const double evidence = -0.5 * (rest.dot(weights) + ldlt.vectorD().array().abs().log().sum() +
+                                    std::log(normal.determinant()));
+    if (!whole) return evidence;
+    const Eigen::MatrixXd inverse = ldlt.solve(Eigen::MatrixXd::Identity(n, n));
+    weights_.assign(weights.data(), weights.data() + n);
+    leaning_.assign(static_cast<std::size_t>(2 * n), 0.0);
+    for (Eigen::Index i = 0; i < n; ++i)
+        for (Eigen::Index k = 0; k < line.cols(); ++k)
+            leaning_[static_cast<std::size_t>(2 * i + k)] = solved(i, k);
+    const Eigen::MatrixXd doubt = normal.inverse();
+    line_doubt_ = {doubt(0, 0), 0.0, 0.0, 0.0};
+    if (!expected_) line_doubt_ = {doubt(0, 0), doubt(0, 1), doubt(1, 0), doubt(1, 1)};
+    inverse_.assign(inverse.data(), inverse.data() + n * n);
+    return evidence;
+}
+
+MapPoint TankMap::at(double x_mm, double y_mm, double depth_mm) const {
+    if (places_.empty()) return {};
+    const auto n = places_.size();
+    const Place here{x_mm, y_mm, depth_mm, 0.0, 0.0};
+    std::vector<double> k(n);
+    double log = level_ + slope_ * depth_mm;
+    for (std::size_t i = 0; i < n; ++i) {
+        k[i] = covariance(here, places_[i]);
+        log += k[i] * weights_[i];
+    }
+    double variance = sd_ * sd_;
+    for (std::size_t i = 0; i < n; ++i)
+        for (std::size_t j = 0; j < n; ++j) variance -= k[i] * inverse_[i * n + j] * k[j];
+    // Without an expected field only readings near by may speak.
+    bool told = expected_ || variance <= kNear * sd_ * sd_;
+    for (const auto& [x, y, z] : shades_)
+        told = told && std::hypot(x - x_mm, y - y_mm, z - depth_mm) > kShadeMm;
+    // What is not known of the line, as far as the readings here do not speak for it.
+    std::array<double, 2> open{1.0, expected_ ? 0.0 : depth_mm};
+    for (std::size_t i = 0; i < n; ++i)
+        for (std::size_t j = 0; j < 2; ++j) open[j] -= k[i] * leaning_[2 * i + j];
+    variance += open[0] * open[0] * line_doubt_[0] + open[0] * open[1] * (line_doubt_[1] + line_doubt_[2]) +
+                open[1] * open[1] * line_doubt_[3];
+    const double sd = std::sqrt(std::max(0.0, variance));
+    const double before = expected_ ? expected_(x_mm, y_mm, depth_mm) : 1.0;
+    MapPoint out;
+    out.ppfd = before * std::exp(log);
+    out.lo = out.ppfd * std::exp(-kZ95 * sd);
+    out.hi = out.ppfd * std::exp(kZ95 * sd);
+    out.told = told && before > 0.0 && sd <= kTold;
+    return out;
+}
+
+}  // namespace glumet

@@ -1,0 +1,26 @@
+#include "desk/tank/tank_stage.h"
+
+namespace glumet {
+
+StageEntry tankEntry() {
+    StageEntry entry;
+    entry.id = QStringLiteral("tank");
+    entry.title = TankStage::tr("Tank");
+    entry.act = Act::Give;
+    entry.make = [](Session& session) { return new TankStage(session); };
+    const auto note = [](RampEventKind kind) {
+        return onStage<TankStage>([kind](TankStage& stage) { stage.noteOnRamp(kind); });
+    };
+    entry.commands = {{TankStage::tr("A new spot in the tank"), {}, onStage<TankStage>(&TankStage::addSpot)},
+                      {TankStage::tr("A new plan to brighten"), {}, onStage<TankStage>(&TankStage::newRamp)},
+                      {TankStage::tr("Pause the brightening"), {}, note(RampEventKind::Pause)},
+                      {TankStage::tr("Go on brightening"), {}, note(RampEventKind::Resume)},
+                      {TankStage::tr("Brightening: a step back"), {}, note(RampEventKind::StepBack)},
+                      {TankStage::tr("The brightening as a calendar…"),
+                       {},
+                       onStage<TankStage>(&TankStage::askForCalendar)}};
+    entry.keys = {{TankStage::tr("←, →"), TankStage::tr("Tank: another spot")}};
+    return entry;
+}
+
+}  // namespace glumet
