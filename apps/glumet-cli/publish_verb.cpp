@@ -16,14 +16,6 @@ namespace {
 
 using Json = nlohmann::ordered_json;
 
-bool anyReading(const Bench& bench, const Sweep& sweep) {
-    return std::any_of(sweep.runs.begin(), sweep.runs.end(), [&](Id run) {
-        const auto& planes = bench.run(run).planes;
-        return std::any_of(planes.begin(), planes.end(),
-                           [](const Plane& plane) { return planeStatistics(plane).has_value(); });
-    });
-}
-
 Expected<Configuration> configurationFor(const Bench& bench, const std::vector<Sweep>& sweeps,
                                          const std::string& name) {
     for (const auto& sweep : sweeps)

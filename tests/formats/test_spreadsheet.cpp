@@ -171,7 +171,7 @@ class TestSpreadsheet : public QObject {
                 "table:number-columns-repeated=\"16384\" "
                 "office:value-type=\"float\" "
                 "office:value=\"1\"><text:p>1</text:p></table:table-cell></table:table-row>"));
-        QVERIFY(!repeated || repeated->front().cells < 6'000'000);
+        QVERIFY(!repeated);
     }
 };
 

@@ -11,7 +11,6 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
-#include "core/plane/plane_statistics.h"
 #include "core/survey/findings.h"
 #include "core/words/finding.h"
 #include "desk/shared/quiet_button.h"
@@ -55,14 +54,6 @@ EvidenceView sourceOf(ReviewSection section) {
         default:
             return EvidenceView::None;
     }
-}
-
-bool anyReading(const Bench& bench, const Sweep& sweep) {
-    return std::any_of(sweep.runs.begin(), sweep.runs.end(), [&](Id run) {
-        const auto& planes = bench.run(run).planes;
-        return std::any_of(planes.begin(), planes.end(),
-                           [](const Plane& plane) { return planeStatistics(plane).has_value(); });
-    });
 }
 
 /// Another form's sections with the words that were written already.

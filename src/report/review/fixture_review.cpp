@@ -357,14 +357,18 @@ int FixtureReview::readings() const {
     return count;
 }
 
-namespace {
+bool anyReading(const Run& run) { return shallowestRead(run) != nullptr; }
 
-bool runHasReadings(const Run& run) {
-    return std::any_of(run.planes.begin(), run.planes.end(),
-                       [](const Plane& plane) { return planeStatistics(plane).has_value(); });
+bool anyReading(const Bench& bench, const Sweep& sweep) {
+    return std::any_of(sweep.runs.begin(), sweep.runs.end(),
+                       [&](Id run) { return anyReading(bench.run(run)); });
 }
 
-}  // namespace
+const Plane* shallowestRead(const Run& run) {
+    for (const auto& plane : run.planes)
+        if (planeStatistics(plane)) return &plane;
+    return nullptr;
+}
 
 void addModelled(FixtureReview& review, const Bench& bench, const FitOf& fit_of, std::stop_token stop) {
     const auto sweeps = sweepsOf(bench);
@@ -395,7 +399,7 @@ void addModelled(FixtureReview& review, const Bench& bench, const FitOf& fit_of,
             of.accessory != own.accessory)
             continue;
         for (const auto run : sweep.runs)
-            if (runHasReadings(bench.run(run)))
+            if (anyReading(bench.run(run)))
                 review.measured.push_back(
                     {run,
                      say(GLUMET_SAY("Core", "{} at {}"), configurationName(bench, of), bench.run(run).height),

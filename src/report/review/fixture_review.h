@@ -72,6 +72,12 @@ struct FixtureReview {
     int readings() const;
 };
 
+/// Whether a run, or any run of a sweep, holds a reading that counts, or a mean.
+bool anyReading(const Run& run);
+bool anyReading(const Bench& bench, const Sweep& sweep);
+/// The shallowest plane that holds one; nullptr where none does.
+const Plane* shallowestRead(const Run& run);
+
 /// What readings alone say; a configuration without a reading is a problem.
 Expected<FixtureReview> fixtureReviewOf(const Bench& bench, const Configuration& configuration);
 

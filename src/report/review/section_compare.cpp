@@ -102,6 +102,52 @@ MadeSection compareSection(const SectionOf& of) {
     return out;
 }
 
+namespace {
+
+DataTable depthTable(const Paired& pair, const std::string& after, const std::string& before) {
+    DataTable table;
+    table.caption = say(GLUMET_SAY("Core", "{} against {}, depth by depth"), after, before);
+    table.columns = {{say(GLUMET_SAY("Core", "depth"))},
+                     {say(GLUMET_SAY("Core", "points"))},
+                     {say(GLUMET_SAY("Core", "mean"))},
+                     {say(GLUMET_SAY("Core", "95 % interval"))},
+                     {say(GLUMET_SAY("Core", "difference"))},
+                     {say(GLUMET_SAY("Core", "peak"))},
+                     {say(GLUMET_SAY("Core", "told apart")), false}};
+    for (const auto& plane : pair.planes)
+        table.rows.push_back(
+            {say("{}", plane.depth), say("{}", countOf(plane.points.size())),
+             say("{}", SignedShare{plane.mean.value - 1.0}),
+             say(GLUMET_SAY("Core", "{} to {}"), SignedShare{plane.mean.lo - 1.0},
+                 SignedShare{plane.mean.hi - 1.0}),
+             say("{}", Figure{plane.difference, 0, true}), say("{}", SignedShare{plane.peak.value - 1.0}),
+             plane.mean.tie ? say(GLUMET_SAY("Core", "no: a tie")) : say(GLUMET_SAY("Core", "yes"))});
+    return table;
+}
+
+/// Every condition that differs; `doubts` counts those that are not comparable.
+DataTable differenceTable(const std::vector<ConditionRow>& rows, const std::string& before,
+                          const std::string& after, int& doubts) {
+    DataTable table;
+    table.caption = say(GLUMET_SAY("Core", "What differs"));
+    table.columns = {{say(GLUMET_SAY("Core", "condition")), false},
+                     {verbatim(before), false},
+                     {verbatim(after), false},
+                     {say(GLUMET_SAY("Core", "so")), false}};
+    const auto cell = [](const Words& words) {
+        return words.empty() ? Words(say(GLUMET_SAY("Core", "not recorded"))) : words;
+    };
+    for (const auto& row : rows) {
+        if (row.state == ConditionState::Same) continue;
+        doubts += row.state == ConditionState::NotComparable ? 1 : 0;
+        table.rows.push_back(
+            {conditionName(row.condition), cell(row.a), cell(row.b), verbatim(wordOf(row.state))});
+    }
+    return table;
+}
+
+}  // namespace
+
 MadeSection changeSection(const SectionOf& of) {
     MadeSection out;
     if (!of.all.comparison || of.all.comparison->judged.size() < 2) {
@@ -117,44 +163,12 @@ MadeSection changeSection(const SectionOf& of) {
         return out;
     }
     out.blocks.emplace_back(Paragraph{prose(pairWords(pair, after, before)), ProseTone::Lead});
-    FigureRow maps{differencePictures(compared, 1, 0)};
-    DataTable table;
-    table.caption = say(GLUMET_SAY("Core", "{} against {}, depth by depth"), after, before);
-    table.columns = {{say(GLUMET_SAY("Core", "depth"))},
-                     {say(GLUMET_SAY("Core", "points"))},
-                     {say(GLUMET_SAY("Core", "mean"))},
-                     {say(GLUMET_SAY("Core", "95 % interval"))},
-                     {say(GLUMET_SAY("Core", "difference"))},
-                     {say(GLUMET_SAY("Core", "peak"))},
-                     {say(GLUMET_SAY("Core", "told apart")), false}};
-    for (const auto& plane : pair.planes) {
-        table.rows.push_back(
-            {say("{}", plane.depth),
-             countOf(plane.points.size()).value > 0 ? say("{}", countOf(plane.points.size())) : say("–"),
-             say("{}", SignedShare{plane.mean.value - 1.0}),
-             say(GLUMET_SAY("Core", "{} to {}"), SignedShare{plane.mean.lo - 1.0},
-                 SignedShare{plane.mean.hi - 1.0}),
-             say("{}", Figure{plane.difference, 0, true}), say("{}", SignedShare{plane.peak.value - 1.0}),
-             plane.mean.tie ? say(GLUMET_SAY("Core", "no: a tie")) : say(GLUMET_SAY("Core", "yes"))});
-    }
-    if (!maps.figures.empty()) out.blocks.emplace_back(std::move(maps));
-    out.blocks.emplace_back(std::move(table));
-    DataTable alike;
-    alike.caption = say(GLUMET_SAY("Core", "What differs"));
-    alike.columns = {{say(GLUMET_SAY("Core", "condition")), false},
-                     {verbatim(before), false},
-                     {verbatim(after), false},
-                     {say(GLUMET_SAY("Core", "so")), false}};
-    for (const auto& row : compared.conditions(0, 1)) {
-        if (row.state == ConditionState::Same) continue;
-        out.doubts += row.state == ConditionState::NotComparable ? 1 : 0;
-        const auto cell = [](const Words& words) {
-            return words.empty() ? Words(say(GLUMET_SAY("Core", "not recorded"))) : words;
-        };
-        alike.rows.push_back(
-            {conditionName(row.condition), cell(row.a), cell(row.b), verbatim(wordOf(row.state))});
-    }
-    if (!alike.rows.empty()) out.blocks.emplace_back(std::move(alike));
+    if (FigureRow maps{differencePictures(compared, 1, 0)}; !maps.figures.empty())
+        out.blocks.emplace_back(std::move(maps));
+    out.blocks.emplace_back(depthTable(pair, after, before));
+    if (auto table = differenceTable(compared.conditions(0, 1), before, after, out.doubts);
+        !table.rows.empty())
+        out.blocks.emplace_back(std::move(table));
     if (pair.heightsCouldExplain()) {
         ++out.doubts;
         out.blocks.emplace_back(Paragraph{

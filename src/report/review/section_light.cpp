@@ -21,12 +21,6 @@ constexpr int kBlendSide = 320;
 constexpr double kPad = 8.0;
 constexpr double kThousand = 1000.0;
 
-const Plane* shallowest(const Run& run) {
-    for (const auto& plane : run.planes)
-        if (planeStatistics(plane)) return &plane;
-    return nullptr;
-}
-
 /// Findings as sentences of the page; what to do next is the reviewer's business.
 void sayFindings(MadeSection& out, const std::vector<Finding>& findings) {
     for (const auto& one : findings) {
@@ -117,7 +111,7 @@ MadeSection spectrumSection(const SectionOf& of) {
     const auto& review = of.fixture();
     const auto& bench = review.bench;
     const auto& run = review.shown();
-    const auto* plane = shallowest(run);
+    const auto* plane = shallowestRead(run);
     const auto tests = blendingTests(bench, run.fixture);
     MadeSection out;
     const auto mix = plane == nullptr ? problem("", Words()) : mixOf(bench, run, *plane);

@@ -112,12 +112,6 @@ Words underAnswer(const FixtureReview& review) {
     return school;
 }
 
-const Plane* shallowest(const Run& run) {
-    for (const auto& plane : run.planes)
-        if (planeStatistics(plane)) return &plane;
-    return nullptr;
-}
-
 /// Where the fixtures of a recommendation hang over the tank, with the light it models there.
 std::optional<PageFigure> arrayFigure(const FixtureReview& review, const Recommendation& one,
                                       const std::string& stem) {
@@ -250,7 +244,7 @@ MadeSection cardSection(const SectionOf& of) {
         if (one.speaks() && card.rows.size() < kMostCardRows) card.rows.push_back(rowOf(review, one));
     card.not_for = notFor(review);
     card.provenance = verbatim(of.all.provenance().toStdString());
-    if (const auto* plane = shallowest(review.shown())) {
+    if (const auto* plane = shallowestRead(review.shown())) {
         auto plan = planOf(review.bench, review.shown(), *plane);
         plan.band = review.band;
         plan.scale_top = review.scale_top;
