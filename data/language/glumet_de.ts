@@ -5088,6 +5088,214 @@
         <source>{}, hung at {}</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>must reach from less to more in length, width and depth</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: the light went to {} where {} was meant</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Between {} and {}, by the spots. The coming steps are worked out anew, so that the light rises as planned.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Between {} and {}, by the spots: not by the level, then. Look at lamps, covers, water and the probe before the next step.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The whole tank lost {} of its light since {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>All spots alike, so it is not growth: clean covers and panes and read again; what stays lost is the lamps&apos; age, {} a year.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} keeps {} of its light by the rocks as drawn, {} as read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} keeps {} of its light by the rocks as drawn</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>More is missing than the rocks take: something grew or stands there that is not drawn.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>front</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>back</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>left</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>right</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No strip along an edge would reach under.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A strip along the {} edge would reach under with {} of its light.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The fixtures turned by 90° would give it {} of what they give now.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} higher, {} would have {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>As {} nears the lamps they can go up with it; the middle of the floor then keeps {} of its light.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>For {} ({}), over the {} of this depth whose light is told. The gradient school wants all three.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Where the fixtures meet, {} from the left, {} of the lower hump is left.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The {} {} corner has {} of the brightest place.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The sand-bed rule asks {} at the bottom and is not held: {} is told.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The sand-bed rule asks {} at the bottom and is held: {} at least.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>At {}: {} dim, {} in band, {} bright</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} would have about {} ({})</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Estimated by the fit of {}, not read: the interval is the fit&apos;s own, without your lamps&apos; age, your water and what stands in the way. Read it before livestock depends on it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Brightening: {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Tick each step once it is set; write what you saw before it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Day</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Level</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Set</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Seen before it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>hold</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Spots</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What each had last, µmol·m⁻²·s⁻¹</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Spot</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Who lives there</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Under water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Had</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>On</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Reads now</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Before each step</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Bleached, closed, shedding or melting: wait, or go a step back.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Growing, open, coloured as before: go on.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Change nothing else meanwhile: no diffuser, no height, no place.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Flow, food, water and pests look alike: look at them first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Plugs dry, residual-current protection on, nobody under a hanging lamp; local code and a licensed electrician have the last word.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>From above, front below; between the spots only what is known</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The tank from above with its spots and their light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Blending from moment to moment, {}: Δu&apos;v&apos; ×10⁻³ from the mean</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Blending from above, {}: Δu&apos;v&apos; ×10⁻³ from the middle</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The spectra at their places; a corner marks where a difference from the middle would show, beyond {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
@@ -5208,6 +5416,13 @@
     </message>
     <message>
         <source>commas</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>LivingSheet</name>
+    <message>
+        <source>Spots and brightening, to write on</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -5630,6 +5845,10 @@
         <source>today, %1 %</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>middle</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::AddRows</name>
@@ -5660,22 +5879,6 @@
 <context>
     <name>glumet::Announcer</name>
     <message>
-        <source>%1. Plane complete.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>%1. Next, %2.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>%1. Back to the reference, %2.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>%1. Once more, %2.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>Tones on.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5689,6 +5892,10 @@
     </message>
     <message>
         <source>Speech off.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1. %2</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -6743,10 +6950,6 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>, it shows</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>middle</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -9618,6 +9821,22 @@ once more</source>
         <source>&quot;%1&quot; is not a number.</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>Plane complete.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Next, %1.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Back to the reference, %1.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Once more, %1.</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::MethodPage</name>
@@ -10224,6 +10443,29 @@ once more</source>
     </message>
 </context>
 <context>
+    <name>glumet::ProbeReading</name>
+    <message>
+        <source>Hands free: settled means are taken; move the probe to go on.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>By hand: space takes the mean.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No meter: type the value, then Enter.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The meter has sent nothing yet.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1: Instruments (Ctrl+L) says how they are read.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>glumet::Project</name>
     <message>
         <source>tank %1</source>
@@ -10339,6 +10581,18 @@ once more</source>
     </message>
     <message>
         <source>the spot is gone</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>rock %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>removal of a rock</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>removal of a reading</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -10589,23 +10843,7 @@ once more</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>Hands free: settled means are taken; move the probe to go on.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>By hand: space takes the mean.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>No reading is taken: %1 Ctrl+B shows the check.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>No meter: type the value, then Enter.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>The meter has sent nothing yet.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -10618,10 +10856,6 @@ once more</source>
     </message>
     <message>
         <source>%1: %2. G goes back to it.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>%1: Instruments (Ctrl+L) says how they are read.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -11782,6 +12016,21 @@ once more</source>
     </message>
 </context>
 <context>
+    <name>glumet::SpotWalk</name>
+    <message>
+        <source>Name spots in the tank first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 kept at %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A reading is a number of 0 or more.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>glumet::StageBar</name>
     <message>
         <source>Stages</source>
@@ -11848,6 +12097,25 @@ once more</source>
     </message>
 </context>
 <context>
+    <name>glumet::SurveyStrip</name>
+    <message>
+        <source>The looks at the tank, along time</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A click compares a look with the one before it; with Shift the later one stays</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, %2 spots</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>, compared</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>glumet::SweepProgress</name>
     <message>
         <source>Progress of the sweep</source>
@@ -11899,85 +12167,17 @@ until you say</source>
     </message>
 </context>
 <context>
-    <name>glumet::TankStage</name>
-    <message>
-        <source>Tank</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>A new spot in the tank</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>A new plan to brighten</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Pause the brightening</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Go on brightening</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Brightening: a step back</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>The brightening as a calendar…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>←, →</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Tank: another spot</source>
-        <translation type="unfinished"></translation>
-    </message>
+    <name>glumet::TankForm</name>
     <message>
         <source>&quot;%1&quot; is not a number.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>Who should move, and how slowly to brighten</source>
+        <source>Tank</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>Levels over the weeks</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>What the spots had, survey by survey</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>The tank from the front, with its spots</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Depth of the map</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>new spot</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>new plan</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>into a calendar…</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>What the spots had</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>● has what it asks   ▲ more   ▼ less   ○ bare</source>
+        <source>Which tank</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -11985,19 +12185,11 @@ until you say</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>Make a new plan first.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>&quot;%1&quot; is not a PPFD of 0 or more.</source>
+        <source>Spot</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
         <source>remove</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Spot</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -12053,6 +12245,82 @@ until you say</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <source>Read the spot first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>its last reading</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>swing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a span about the mean, such as 80–200.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>least–most</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>turned, °</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>0: level</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>in the way</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>nothing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>something</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>noted</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>take this reading back</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The spot was not read yet.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a photo of the spot…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Photo of the spot</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A photo of the spot</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Pictures (*.jpg *.jpeg *.png)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 is no picture that can be read.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a PPFD of 0 or more.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>Who lives there</source>
         <translation type="unfinished"></translation>
     </message>
@@ -12062,18 +12330,6 @@ until you say</source>
     </message>
     <message>
         <source>nobody</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>none</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>goal</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>Say first who lives there.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -12105,7 +12361,63 @@ until you say</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <source>Say first who lives there.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>goal</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Make a new one first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Rocks and colonies</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>a new one</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>which</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>called</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a span such as 20–35.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>lets through, %</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>0: stone</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>remove this one</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Make a new plan first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>Brightening</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>plan</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -12145,11 +12457,146 @@ until you say</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
+        <source>of</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>all of the light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Without a meter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>lamps as if</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>as they hang</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Choose the lamps first.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>how many</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>1 to %1 lamps.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>over water</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a height.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
         <source>Describe a tank in Bench first.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>One plan at a time: remove the one there is first.</source>
+        <source>rock</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>There is no rock.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>new light</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>There is no plan.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::TankStage</name>
+    <message>
+        <source>Tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A new spot in the tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A new plan to brighten</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Pause the brightening</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Go on brightening</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Brightening: a step back</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The brightening as a calendar…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>←, →</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Tank: another spot</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Who should move, and how slowly to brighten</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Levels over the weeks</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What the spots had, survey by survey</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The tank from the front, with its spots</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Depth of the map</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>new spot</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>new plan</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>What the spots had</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>● has what it asks   ▲ more   ▼ less   ○ bare</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Describe a tank in Bench first.</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -12174,10 +12621,6 @@ until you say</source>
     </message>
     <message>
         <source>%1, not read yet</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
-        <source>%1, read %2, %3 spots</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
@@ -12210,6 +12653,74 @@ until you say</source>
     </message>
     <message>
         <source>The spot, who lives there, and the brightening</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A new rock or colony in the tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Walk from spot to spot with the probe, or end it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ctrl+Shift+W</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A sheet of the tank to write on…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>N, D, A</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Tank, walking: pass over; in the way; turned</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>walk with the probe</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>calendar…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>sheet…</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>end the walk</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A sheet to write on</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1.pdf</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>PDF (*.pdf)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The sheet is in %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>light at %1 as if %2 hung there</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 ≈ %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, read %2</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -12317,6 +12828,165 @@ until you say</source>
     <name>glumet::ValueStrip</name>
     <message>
         <source>Last seconds of the reading</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
+    <name>glumet::WalkPanel</name>
+    <message>
+        <source>The walk from spot to spot</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Live mean</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Typed value</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>How near to settled</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Probe at</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>space</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>take</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>0–9</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>type</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>back</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>one back</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>N</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>pass over</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>D</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>in the way</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>turned</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>H</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>hands free</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Esc</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>end</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 under water, %2 from left, %3 from front</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>last %1, %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>spot %1 of %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>probe turned by %1°</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>probe level</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>something in the way</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>kept; move the probe to the next spot</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>moving; it goes on once it is calm</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>µmol·m⁻²·s⁻¹ ± %1, %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>settled</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>taken when settled</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>settling</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>no meter; digits type a value</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>waiting for the meter</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>All spots are read.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Next, %1.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Next, %1, %2.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a number.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

@@ -230,6 +230,11 @@ Expected<Id> Project::readSpot(Id spot, const SpotReading& reading) {
     emit changed();
     return id;
 }
+Expected<Id> Project::save(const Rock& rock) {
+    if (auto fault = faultOf(rock, byId(bench_.tanks, rock.tank)))
+        return tl::make_unexpected(std::move(*fault));
+    return saveOne(rock, tr("rock %1").arg(QString::fromStdString(rock.name)));
+}
 Expected<Id> Project::save(const Organism& organism) {
     return saveOne(organism, tr("organism %1").arg(QString::fromStdString(organism.name)));
 }
@@ -388,6 +393,10 @@ Expected<Id> Project::removeSpot(Id spot) {
         return spot;
     });
 }
+Expected<Id> Project::removeRock(Id rock) { return remove("rock", {rock}, tr("removal of a rock")); }
+Expected<Id> Project::removeSpotReading(Id reading) {
+    return remove("spot_reading", {reading}, tr("removal of a reading"));
+}
 Expected<Id> Project::removeOrganism(Id organism) {
     return remove("organism", {organism}, tr("removal of an organism"));
 }
@@ -540,6 +549,10 @@ void adoptLiving(const Bench& description, Bench& bench) {
             for (auto& reading : spot.readings) addOnce(known->readings, std::move(reading));
         else
             bench.spots.push_back(std::move(spot));
+    }
+    for (auto rock : description.rocks) {
+        rock.tank = idByName(description.tanks, bench.tanks, rock.tank);
+        if (byId(bench.tanks, rock.tank) != nullptr) addOnce(bench.rocks, std::move(rock));
     }
     for (auto organism : description.organisms) {
         const auto* spot = spotOf(organism.spot);

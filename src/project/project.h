@@ -59,6 +59,7 @@ class Project : public QObject {
     Expected<Id> save(const Rating& rating);
     /// With its readings.
     Expected<Id> save(const TankSpot& spot);
+    Expected<Id> save(const Rock& rock);
     /// One more reading at a spot.
     Expected<Id> readSpot(Id spot, const SpotReading& reading);
     Expected<Id> save(const Organism& organism);
@@ -79,6 +80,8 @@ class Project : public QObject {
     Expected<Id> removeLog(Id log);
     Expected<Id> removeRating(Id rating);
     Expected<Id> removeSpot(Id spot);
+    Expected<Id> removeRock(Id rock);
+    Expected<Id> removeSpotReading(Id reading);
     Expected<Id> removeOrganism(Id organism);
     Expected<Id> removeRamp(Id ramp);
 

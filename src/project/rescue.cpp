@@ -162,6 +162,7 @@ void mendSpectra(Bench& bench) {
     for (auto& log : bench.logs) mend(bench.tanks, log.tank);
     for (auto& rating : bench.ratings) mend(bench.accessories, rating.accessory);
     std::erase_if(bench.spots, [&](const TankSpot& spot) { return byId(bench.tanks, spot.tank) == nullptr; });
+    std::erase_if(bench.rocks, [&](const Rock& rock) { return byId(bench.tanks, rock.tank) == nullptr; });
     for (auto& organism : bench.organisms) mend(bench.spots, organism.spot);
     for (auto& ramp : bench.ramps) mend(bench.tanks, ramp.tank);
 }

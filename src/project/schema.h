@@ -25,11 +25,13 @@ inline constexpr quint32 kApplicationId = 0x474C4D54;
 ///   8 (2026-11-27): table ring_mean; run.turn_deg and run.read_by.
 ///   9 (2026-11-27): tables spectrum, schedule, schedule_ramp and day_log; project.bands and .price_kwh.
 ///                   Spectra that stood in texts of channels and readings became rows.
-///  10 (2026-11-27): table rating; run.hours and .eye_reading; fixture.mount_price, .lamp_price, .life_h and .noise_dba;
+///  10 (2026-11-27): table rating; run.hours and .eye_reading; fixture.mount_price, .lamp_price, .life_h and
+///  .noise_dba;
 ///                   accessory.price; project.years, .weights, .on_purpose, .compared_height_mm,
 ///                   .eye_away_mm, .eye_above_mm, .reviewer and .licence.
 ///  11 (2026-11-27): run.in_review; project.review.
 ///  12 (2026-11-27): tables spot, spot_reading, organism and acclimation.
+///  13 (2026-11-27): table rock.
 inline constexpr int kSchemaVersion = kBenchFormat;
 
 /// Statements that make an empty project file of kSchemaVersion, undo triggers included.

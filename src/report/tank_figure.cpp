@@ -6,7 +6,6 @@
 #include <cmath>
 
 #include "core/living/living_findings.h"
-#include "core/living/survey_history.h"
 #include "report/text.h"
 
 namespace glumet {
@@ -16,6 +15,7 @@ constexpr double kMapCellMm = 40.0;
 constexpr int kMostCells = 60;
 constexpr double kMark = 8.0;
 constexpr double kReach = 22.0;
+constexpr double kOutside = 4.0;           // how much worse words outside the tank are than over others
 constexpr std::size_t kDottedPoints = 24;  // more run into each other
 constexpr double kNothing = 0.10;          // how much of a colour stays where light is told badly
 
@@ -51,21 +51,71 @@ void paintMark(QPainter& p, const QPointF& at, const TankFigure::Mark& mark, con
     p.drawEllipse(at, kMark + 5, kMark + 5);
 }
 
-void label(QPainter& p, const QPointF& at, const TankFigure::Mark& mark, const QRectF& area, bool small) {
-    const QFont name = houseFont(small ? 11 : 14, true);
-    const QFont below = houseFont(11);
-    const double wide = std::max(QFontMetricsF(name).horizontalAdvance(mark.name),
-                                 small ? 0.0 : QFontMetricsF(below).horizontalAdvance(mark.below));
-    const bool left = at.x() + kMark + 8 + wide > area.right();
-    const QRectF box(left ? at.x() - kMark - 8 - wide : at.x() + kMark + 6, at.y() - 10, wide + 2,
-                     small ? 16 : 32);
-    p.fillRect(box.adjusted(-3, -1, 3, mark.below.isEmpty() && !small ? -14 : 0), QColor(20, 18, 16, 150));
-    p.setPen(QColor(0xF4, 0xEE, 0xE2));
-    p.setFont(name);
-    p.drawText(box, Qt::AlignLeft | Qt::AlignTop, mark.name);
-    if (small || mark.below.isEmpty()) return;
-    p.setFont(below);
-    p.drawText(box.adjusted(0, 17, 0, 0), Qt::AlignLeft | Qt::AlignTop, mark.below);
+/// Where a mark's words may stand: beside it, and where something stands there already, elsewhere around it.
+class Labels {
+  public:
+    Labels(const QRectF& area, bool small) : area_(area), small_(small) {}
+    /// Marks are not written over.
+    void keepFree(const QPointF& at) {
+        taken_.push_back(QRectF(at.x() - kMark, at.y() - kMark, 2 * kMark, 2 * kMark));
+    }
+
+    void paint(QPainter& p, const QPointF& at, const TankFigure::Mark& mark) {
+        const QFont name = houseFont(small_ ? 11 : 14, true);
+        const QFont below = houseFont(11);
+        const bool two = !small_ && !mark.below.isEmpty();
+        const double wide = std::max(QFontMetricsF(name).horizontalAdvance(mark.name),
+                                     two ? QFontMetricsF(below).horizontalAdvance(mark.below) : 0.0) +
+                            2;
+        const double tall = two ? 32.0 : small_ ? 14.0 : 18.0;
+        const auto box = freeBox(at, wide, tall);
+        taken_.push_back(box);
+        p.fillRect(box.adjusted(-3, -1, 3, 0), QColor(20, 18, 16, 150));
+        p.setPen(QColor(0xF4, 0xEE, 0xE2));
+        p.setFont(name);
+        p.drawText(box, Qt::AlignLeft | Qt::AlignTop, mark.name);
+        if (!two) return;
+        p.setFont(below);
+        p.drawText(box.adjusted(0, 17, 0, 0), Qt::AlignLeft | Qt::AlignTop, mark.below);
+    }
+
+  private:
+    QRectF freeBox(const QPointF& at, double wide, double tall) const {
+        const std::array places{QPointF(kMark + 6, -10), QPointF(-kMark - 8 - wide, -10),
+                                QPointF(-wide / 2, kMark + 3), QPointF(-wide / 2, -kMark - 3 - tall)};
+        QRectF best;
+        double least = 1e300;
+        for (const auto& off : places) {
+            const QRectF box(at + off, QSizeF(wide, tall));
+            const auto inside = box.intersected(area_);
+            double covered = kOutside * (wide * tall - inside.width() * inside.height());
+            for (const auto& other : taken_) {
+                const auto both = other.intersected(box);
+                covered += both.width() * both.height();
+            }
+            if (covered >= least) continue;
+            least = covered;
+            best = box;
+        }
+        return best;
+    }
+
+    QRectF area_;
+    bool small_;
+    std::vector<QRectF> taken_;
+};
+
+/// Roughly drawn, as it is: stone is dark, what light passes through is seen through.
+void paintRock(QPainter& p, const QRectF& box, const Rock& rock, const Palette& c) {
+    QColor fill = c.ground;
+    fill.setAlphaF(static_cast<float>(0.92 - 0.6 * rock.transmittance));
+    p.setBrush(fill);
+    p.setPen(QPen(c.muted, 1.2));
+    p.drawRoundedRect(box, std::min(14.0, box.width() / 3.0), std::min(14.0, box.height() / 3.0));
+    p.setFont(houseFont(11));
+    p.setPen(c.muted);
+    const QString name = QFontMetricsF(p.font()).elidedText(text(rock.name), Qt::ElideRight, box.width() - 6);
+    if (box.height() > 16.0) p.drawText(box.adjusted(3, 0, -3, -2), Qt::AlignHCenter | Qt::AlignBottom, name);
 }
 
 QColor colourOfPoint(const MapPoint& point, double top, const Palette& c) {
@@ -99,10 +149,22 @@ QRectF fitted(const QRectF& area, double wide, double tall) {
     return {area.left() + (area.width() - wide * scale) / 2.0, area.top(), wide * scale, tall * scale};
 }
 
+double along(Millimetre length, int cells, int i) { return length.value() * (i + 0.5) / cells; }
+
+/// The middle of the spots, across.
+double middleOfSpots(const Bench& bench, const Tank& tank) {
+    double sum = 0.0;
+    int count = 0;
+    for (const auto& spot : bench.spots)
+        if (spot.tank == tank.id) {
+            sum += spot.y.value();
+            ++count;
+        }
+    return count == 0 ? tank.width.value() / 2.0 : sum / count;
+}
+
 /// The light between the spots, from above at that depth and along the middle of the spots.
-void addMap(TankFigure& out, const Tank& tank, Millimetre depth, const std::vector<TankSpot>& spots,
-            double y_middle, const ExpectedLight& expected) {
-    const auto map = TankMap::of(spots, expected);
+void addMap(TankFigure& out, const Bench& bench, const Tank& tank, Millimetre depth, const TankMap& map) {
     if (map.readings() == 0) {
         out.empty = tr("No spot was read yet");
         return;
@@ -110,43 +172,57 @@ void addMap(TankFigure& out, const Tank& tank, Millimetre depth, const std::vect
     out.columns = cellsAlong(tank.length);
     out.rows = cellsAlong(tank.width);
     out.layers = cellsAlong(tank.water_depth);
-    y_middle /= static_cast<double>(spots.size());
-    const auto along = [](Millimetre length, int cells, int i) { return length.value() * (i + 0.5) / cells; };
-    for (int row = 0; row < out.rows; ++row)
-        for (int column = 0; column < out.columns; ++column)
-            out.plan.push_back(map.at(along(tank.length, out.columns, column),
-                                      along(tank.width, out.rows, row), depth.value()));
-    for (int layer = 0; layer < out.layers; ++layer)
-        for (int column = 0; column < out.columns; ++column)
-            out.side.push_back(map.at(along(tank.length, out.columns, column), y_middle,
-                                      along(tank.water_depth, out.layers, layer)));
+    const auto planes = mapPlaces(bench, tank, depth);
+    for (const auto& plane : planes)
+        for (const auto& [x, y] : plane.places)
+            (&plane == &planes.front() ? out.plan : out.side).push_back(map.at(x, y, plane.depth.value()));
     for (const auto& point : out.plan)
         if (point.told) out.scale_top = std::max(out.scale_top, point.ppfd);
 }
 
+/// From where the chosen one stands to where it would rather.
+void addMove(TankFigure& out, const Bench& bench, Id chosen) {
+    const auto* who = livesAt(bench, chosen);
+    if (who == nullptr || suits(bench, *byId(bench.spots, chosen)) == LightSuits::Right) return;
+    const auto places = placesFor(bench, *who);
+    if (places.empty() || !places.front().within) return;
+    for (std::size_t to = 0; to < out.marks.size(); ++to)
+        for (std::size_t from = 0; from < out.marks.size(); ++from)
+            if (out.marks[from].spot == chosen && out.marks[to].spot == places.front().spot)
+                out.move = {from, to};
+}
+
 }  // namespace
 
-TankFigure tankFigure(const Bench& bench, const Tank& tank, Millimetre depth, Id chosen,
-                      const ExpectedLight& expected) {
+std::vector<MapPlaces> mapPlaces(const Bench& bench, const Tank& tank, Millimetre depth) {
+    const int columns = cellsAlong(tank.length);
+    const int rows = cellsAlong(tank.width);
+    const int layers = cellsAlong(tank.water_depth);
+    std::vector<MapPlaces> out{{depth, {}}};
+    for (int row = 0; row < rows; ++row)
+        for (int column = 0; column < columns; ++column)
+            out.front().places.push_back({along(tank.length, columns, column), along(tank.width, rows, row)});
+    const double y = middleOfSpots(bench, tank);
+    for (int layer = 0; layer < layers; ++layer) {
+        MapPlaces plane{Millimetre(along(tank.water_depth, layers, layer)), {}};
+        for (int column = 0; column < columns; ++column)
+            plane.places.push_back({along(tank.length, columns, column), y});
+        out.push_back(std::move(plane));
+    }
+    return out;
+}
+
+TankFigure tankFigure(const Bench& bench, const Tank& tank, Millimetre depth, Id chosen, const TankMap& map) {
     TankFigure out;
     out.length = tank.length;
     out.width = tank.width;
     out.water_depth = tank.water_depth;
     out.obstacles = tank.obstacles;
-    std::vector<TankSpot> spots;
-    double y_middle = 0.0;
+    for (const auto& rock : bench.rocks)
+        if (rock.tank == tank.id) out.rocks.push_back(rock);
     for (const auto& spot : bench.spots) {
         if (spot.tank != tank.id) continue;
         const auto* reading = latestAt(spot);
-        // Of years of readings the map asks the latest.
-        TankSpot last;
-        last.id = spot.id;
-        last.x = spot.x;
-        last.y = spot.y;
-        last.depth = spot.depth;
-        if (reading != nullptr) last.readings = {*reading};
-        spots.push_back(std::move(last));
-        y_middle += spot.y.value();
         const auto* who = livesAt(bench, spot.id);
         if (reading != nullptr) out.scale_top = std::max(out.scale_top, reading->mean.value());
         out.marks.push_back({spot.id,
@@ -156,23 +232,8 @@ TankFigure tankFigure(const Bench& bench, const Tank& tank, Millimetre depth, Id
                              who == nullptr ? QString() : text(who->name), spot.x.value(), spot.y.value(),
                              spot.depth.value(), markOf(bench, spot), spot.id == chosen});
     }
-    if (const auto* who = livesAt(bench, chosen); who != nullptr)
-        if (const auto places = placesFor(bench, *who);
-            !places.empty() && places.front().within &&
-            suits(bench, *byId(bench.spots, chosen)) != LightSuits::Right)
-            for (std::size_t to = 0; to < out.marks.size(); ++to)
-                for (std::size_t from = 0; from < out.marks.size(); ++from)
-                    if (out.marks[from].spot == chosen && out.marks[to].spot == places.front().spot)
-                        out.move = {from, to};
-    // What lost its light by itself stands in something's shade, whether anybody marked it or not.
-    const auto surveys = surveysOf(bench, tank.id);
-    if (surveys.size() >= 2)
-        if (const auto change = changeBetween(surveys, surveys[surveys.size() - 2].day, surveys.back().day))
-            for (const auto& one : change->spots)
-                if (one.lost)
-                    if (auto* spot = byId(spots, one.spot))
-                        for (auto& reading : spot->readings) reading.shaded = true;
-    addMap(out, tank, depth, spots, y_middle, expected);
+    addMove(out, bench, chosen);
+    addMap(out, bench, tank, depth, map);
     return out;
 }
 
@@ -205,6 +266,13 @@ void paintTankPlan(QPainter& p, const QRectF& area, const TankFigure& figure, co
     paintCells(p, foot, figure.plan, figure.columns, figure.rows, true, figure.scale_top, c);
     p.setPen(QPen(c.line, 1.0));
     p.setBrush(c.ground);
+    for (const auto& rock : figure.rocks)
+        paintRock(p,
+                  QRectF(tankPoint(area, figure, rock.from_x.value(), rock.to_y.value()),
+                         tankPoint(area, figure, rock.to_x.value(), rock.from_y.value())),
+                  rock, c);
+    p.setPen(QPen(c.line, 1.0));
+    p.setBrush(c.ground);
     for (const auto& obstacle : figure.obstacles)
         p.drawRect(QRectF(tankPoint(area, figure, obstacle.from_x.value(), obstacle.to_y.value()),
                           tankPoint(area, figure, obstacle.to_x.value(), obstacle.from_y.value())));
@@ -221,9 +289,11 @@ void paintTankPlan(QPainter& p, const QRectF& area, const TankFigure& figure, co
         p.setPen(QPen(QColor(0xF4, 0xEE, 0xE2), 1.8, Qt::DashLine));
         p.drawPath(way);
     }
+    Labels labels(foot, false);
+    for (const auto& mark : figure.marks) labels.keepFree(tankPoint(area, figure, mark.x_mm, mark.y_mm));
     for (const auto& mark : figure.marks) {
         const QPointF at = tankPoint(area, figure, mark.x_mm, mark.y_mm);
-        label(p, at, mark, foot, false);
+        labels.paint(p, at, mark);
         paintMark(p, at, mark, c);
     }
     if (figure.empty.isEmpty()) return;
@@ -236,17 +306,25 @@ void paintTankSide(QPainter& p, const QRectF& area, const TankFigure& figure, co
     const auto body = fitted(area, figure.length.value(), figure.water_depth.value());
     p.fillRect(body, c.basin);
     paintCells(p, body, figure.side, figure.columns, figure.layers, false, figure.scale_top, c);
+    const auto deep = [&](double mm) { return body.top() + body.height() * mm / figure.water_depth.value(); };
+    const auto over = [&](double mm) { return body.left() + body.width() * mm / figure.length.value(); };
+    for (const auto& rock : figure.rocks)
+        paintRock(p,
+                  QRectF(QPointF(over(rock.from_x.value()), deep(rock.top.value())),
+                         QPointF(over(rock.to_x.value()), deep(rock.bottom.value()))),
+                  rock, c);
     p.setBrush(Qt::NoBrush);
     p.setPen(QPen(c.muted, 1.0));
     p.drawRect(body);
     p.setPen(QPen(c.water, 2.0));
     p.drawLine(body.topLeft(), body.topRight());
+    Labels labels(body, true);
+    for (const auto& mark : figure.marks) labels.keepFree({over(mark.x_mm), deep(mark.depth_mm)});
     for (const auto& mark : figure.marks) {
-        const QPointF at(body.left() + body.width() * mark.x_mm / figure.length.value(),
-                         body.top() + body.height() * mark.depth_mm / figure.water_depth.value());
+        const QPointF at(over(mark.x_mm), deep(mark.depth_mm));
         auto shown = mark;
         shown.name = mark.name.section(QLatin1Char(' '), 0, 0);
-        label(p, at, shown, body, true);
+        labels.paint(p, at, shown);
         paintMark(p, at, shown, c);
     }
 }

@@ -2,6 +2,7 @@
 
 #include <QPainter>
 #include <QString>
+#include <array>
 #include <optional>
 #include <vector>
 
@@ -31,6 +32,7 @@ struct TankFigure {
     Millimetre width{600};
     Millimetre water_depth{560};
     std::vector<Obstacle> obstacles;
+    std::vector<Rock> rocks;
     int columns = 0;  ///< of the map below
     int rows = 0;
     std::vector<MapPoint> plan;  ///< row by row from the front, at one depth
@@ -42,9 +44,16 @@ struct TankFigure {
     QString empty;                                            ///< said where nothing was read
 };
 
-/// A figure of a tank as it was read last; the map at that depth. `expected`: see TankMap.
-TankFigure tankFigure(const Bench& bench, const Tank& tank, Millimetre depth, Id chosen,
-                      const ExpectedLight& expected = {});
+/// Places of one depth.
+struct MapPlaces {
+    Millimetre depth{0};
+    std::vector<std::array<double, 2>> places;  ///< (x, y), mm
+};
+/// Where tankFigure() asks its map, depth by depth, so that an expected light can be worked out in one go.
+std::vector<MapPlaces> mapPlaces(const Bench& bench, const Tank& tank, Millimetre depth);
+
+/// A figure of a tank as it was read last; its map at that depth.
+TankFigure tankFigure(const Bench& bench, const Tank& tank, Millimetre depth, Id chosen, const TankMap& map);
 
 void paintTankPlan(QPainter& painter, const QRectF& area, const TankFigure& figure, const Palette& palette);
 void paintTankSide(QPainter& painter, const QRectF& area, const TankFigure& figure, const Palette& palette);

@@ -3,7 +3,7 @@
 #include <QObject>
 #include <memory>
 
-#include "desk/measure/voice.h"
+#include "desk/shared/voice.h"
 
 class QSoundEffect;
 class QTextToSpeech;

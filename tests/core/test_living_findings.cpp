@@ -70,7 +70,9 @@ struct Tank6 {
         return bench.ramps.back();
     }
 
-    std::vector<Finding> find(const char* today) const { return livingFindings(bench, {1, today}); }
+    std::vector<Finding> find(const char* today) const {
+        return livingFindings(bench, {1, today}, surveysOf(bench, 1));
+    }
     std::string told(const char* today) const {
         std::string all;
         for (const auto& one : find(today)) all += english(one.title) + ". " + english(one.body) + "\n";

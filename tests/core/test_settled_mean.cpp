@@ -1,4 +1,5 @@
 #include <QTest>
+#include <algorithm>
 #include <cmath>
 
 #include "core/meter/settled_mean.h"
@@ -17,6 +18,40 @@ Settled settleOnRipple(std::uint64_t seed, double ripple_sd, double correlation_
     for (int i = 0; !mean.settled(); ++i)
         mean.add(Second(i * kInterval), Ppfd(100.0 * ripple.next(kInterval)));
     return *mean.state();
+}
+
+/// Samples beyond five robust standard deviations with their neighbours on the same side, counted by sorting
+/// everything anew.
+int leftOutBySorting(const std::vector<double>& values) {
+    std::vector<double> logs;
+    for (const double value : values) logs.push_back(std::log(value));
+    const auto middleOf = [](std::vector<double> sorted) {
+        std::sort(sorted.begin(), sorted.end());
+        return sorted[sorted.size() / 2];
+    };
+    const double median = middleOf(logs);
+    std::vector<double> sizes;
+    for (double& log : logs) {
+        log -= median;
+        sizes.push_back(std::abs(log));
+    }
+    const double spread = std::max(1.4826 * middleOf(sizes), 0.01);
+    std::vector<bool> out(logs.size(), false);
+    const auto spreadFrom = [&](int from, int step) {
+        const double side = logs[static_cast<std::size_t>(from)] > 0.0 ? 1.0 : -1.0;
+        for (int i = from; i >= 0 && i < static_cast<int>(logs.size()); i += step) {
+            if (side * logs[static_cast<std::size_t>(i)] / spread <= 1.0) return;
+            out[static_cast<std::size_t>(i)] = true;
+        }
+    };
+    for (int i = 0; i < static_cast<int>(logs.size()); ++i)
+        if (std::abs(logs[static_cast<std::size_t>(i)]) / spread > SettledMean::kFarOut) {
+            spreadFrom(i, 1);
+            spreadFrom(i, -1);
+        }
+    const auto count = std::count(out.begin(), out.end(), true);
+    const double most = SettledMean::kMostLeftOut * static_cast<double>(logs.size());
+    return static_cast<double>(count) > most ? 0 : static_cast<int>(count);
 }
 
 }  // namespace
@@ -50,6 +85,31 @@ class TestSettledMean : public QObject {
             const double stated = settled.standard_error / settled.mean.value();
             QVERIFY(std::abs(*reading.relativeStandardError() / stated - 1.0) < 1e-9);
         }
+    }
+
+    /// What is kept in order as it comes tells the same shadows as sorting it all anew, at every sample, long
+    /// after the first were forgotten.
+    void shadowsAreToldAsBySortingEverything() {
+        SettleRule rule;
+        rule.longest = Second(8.0);
+        SettledMean mean(rule);
+        RippleProcess ripple(0.03, 0.2, 11);
+        std::vector<double> kept;
+        int seen = 0;
+        for (int i = 0; i < 900; ++i) {
+            const bool shadow = i % 97 > 90;
+            const double value = 100.0 * ripple.next(kInterval) * (shadow ? 0.6 : 1.0);
+            mean.add(Second(i * kInterval), Ppfd(value));
+            kept.push_back(value);
+            if (kept.size() < 20) continue;
+            const auto state = *mean.state();
+            const auto held = static_cast<std::size_t>(state.count + state.left_out);
+            kept.erase(kept.begin(), kept.end() - static_cast<std::ptrdiff_t>(held));
+            QCOMPARE(state.left_out, leftOutBySorting(kept));
+            seen = std::max(seen, state.left_out);
+        }
+        QVERIFY(seen > 5);
+        QVERIFY(kept.size() < 200);
     }
 
     /// The quick answer is the one that the whole state gives, sample by sample.

@@ -8,6 +8,7 @@
 #include "desk/compare/shelf_dialog.h"
 #include "desk/hands.h"
 #include "desk/shared/findings_panel.h"
+#include "desk/shared/photo.h"
 
 using namespace glumet;
 using namespace glumet::testing;

@@ -139,6 +139,7 @@ class TestErrands : public QObject {
             fixture.name = name.toStdString();
             const auto fault = w_->session.edit([&](Project& project) { return project.save(fixture); });
             w_->settle();
+            if (!fault.isEmpty()) qWarning("%s", qPrintable(fault));
             return fault.isEmpty();
         };
         const auto says = [&](const char* words) {

@@ -1,3 +1,5 @@
+#include <QComboBox>
+#include <QImage>
 #include <QLineEdit>
 #include <QPushButton>
 #include <QSlider>
@@ -7,6 +9,21 @@
 
 using namespace glumet;
 using glumet::testing::WindowFixture;
+
+namespace {
+
+/// Writes down what is said.
+class PaperVoice : public Voice {
+  public:
+    explicit PaperVoice(QStringList& heard) : heard_(heard) {}
+    void play(Tone) override {}
+    void say(const QString& words) override { heard_ << words; }
+
+  private:
+    QStringList& heard_;
+};
+
+}  // namespace
 
 /// The Tank stage by keys and mouse.
 class TestTank : public QObject {
@@ -113,6 +130,222 @@ class TestTank : public QObject {
         QVERIFY(bench().ramps.empty());
     }
 
+    // The walk.
+
+    void spotsAreWalkedWithTheProbe() {
+        makeSpots();
+        auto& meter = w_->attachMeter();
+        w_->key(Qt::Key_W, Qt::ControlModifier | Qt::ShiftModifier);
+        auto& walk = stage()->walk();
+        QVERIFY(walk.walking());
+        QCOMPARE(w_->find<QLabel>("walkSpot")->text(), QStringLiteral("B"));  // the front left corner's
+        QCOMPARE(stage()->spot(), walk.spot());
+        QCOMPARE(meter.probe.first, 100.0);
+        meter.send(180.0, 1.0);
+        panelKey(Qt::Key_Space);
+        QVERIFY(spotNamed("B").readings.empty());  // not settled yet
+        meter.send(180.0, 1.5);
+        w_->settle();
+        QCOMPARE(spotNamed("B").readings.size(), std::size_t{1});
+        QCOMPARE(spotNamed("B").readings[0].mean.value(), 180.0);
+        QCOMPARE(w_->find<QLabel>("walkSpot")->text(), QStringLiteral("A"));
+        // Turned to the animal, with something in the way; then the next is read free again.
+        panelKey(Qt::Key_A);
+        panelKey(Qt::Key_D);
+        QVERIFY(w_->find<QLabel>("walkHeld")->text().contains(QStringLiteral("something in the way")));
+        panelKey(Qt::Key_7);
+        QTest::keyClicks(w_->find<QLineEdit>("walkTyped"), QStringLiteral("5"));
+        QTest::keyClick(w_->find<QLineEdit>("walkTyped"), Qt::Key_Return);
+        w_->settle();
+        QCOMPARE(spotNamed("A").readings[0].mean.value(), 75.0);
+        QCOMPARE(spotNamed("A").readings[0].tilt_deg, 30.0);
+        QVERIFY(spotNamed("A").readings[0].shaded);
+        QVERIFY(!walk.shaded());
+        panelKey(Qt::Key_Backspace);
+        QCOMPARE(w_->find<QLabel>("walkSpot")->text(), QStringLiteral("A"));
+        panelKey(Qt::Key_N);
+        QCOMPARE(w_->find<QLabel>("walkSpot")->text(), QStringLiteral("C"));
+        panelKey(Qt::Key_N);  // past the last it ends
+        QVERIFY(!walk.walking());
+        QVERIFY(!stage()->walkPanel().isVisible());
+        w_->key(Qt::Key_Z, Qt::ControlModifier);
+        QVERIFY(spotNamed("A").readings.empty());
+    }
+
+    void handsFreeTheProbesMovementLeadsOn() {
+        makeSpots();
+        auto& meter = w_->attachMeter();
+        QStringList heard;
+        stage()->walkPanel().announcer().setVoice(std::make_unique<PaperVoice>(heard));
+        stage()->walkPanel().announcer().setSpeech(true);
+        stage()->walkOrEnd();
+        w_->settle();
+        panelKey(Qt::Key_H);
+        meter.send(180.0, 3.0);
+        QCOMPARE(spotNamed("B").readings.size(), std::size_t{1});
+        QCOMPARE(heard, QStringList{QStringLiteral("180. Next, A, moss.")});
+        meter.send(180.0, 10.0);  // the probe stays: nothing more is taken
+        QVERIFY(spotNamed("A").readings.empty());
+        meter.send(20.0, 1.0);
+        meter.send(90.0, 6.0);
+        QCOMPARE(spotNamed("A").readings.size(), std::size_t{1});
+        QCOMPARE(qRound(spotNamed("A").readings[0].mean.value()), 90);
+        w_->window.showStage(QStringLiteral("plan"));
+        w_->settle();
+        meter.send(20.0, 1.0);
+        meter.send(70.0, 6.0);
+        QVERIFY(spotNamed("C").readings.empty());  // nobody looks
+    }
+
+    void aMissingMeterAndAFalseNumberAreSaid() {
+        makeSpots();
+        stage()->walkOrEnd();
+        w_->settle();
+        panelKey(Qt::Key_Space);
+        QVERIFY(w_->lastWord().contains(QStringLiteral("No meter")));
+        panelKey(Qt::Key_7);
+        QTest::keyClicks(w_->find<QLineEdit>("walkTyped"), QStringLiteral("x"));
+        QTest::keyClick(w_->find<QLineEdit>("walkTyped"), Qt::Key_Return);
+        QVERIFY(w_->lastWord().contains(QStringLiteral("not a number")));
+        QTest::keyClick(w_->find<QLineEdit>("walkTyped"), Qt::Key_Escape);
+        QVERIFY(stage()->walk().walking());
+        panelKey(Qt::Key_Escape);
+        QVERIFY(!stage()->walk().walking());
+    }
+
+    // What is known of a reading, rocks, looks, plans, lamps.
+
+    void aReadingsSwingTurnAndShadeAreTyped() {
+        makeSpots();
+        stage()->chooseSpot(spotNamed("A").id);
+        w_->settle();
+        type("spotReading", QStringLiteral("100"));
+        type("readingSwing", QStringLiteral("80-130"));
+        type("readingTilt", QStringLiteral("45"));
+        type("readingNote", QStringLiteral("after feeding"));
+        choose("readingShaded", 1);
+        const auto& reading = spotNamed("A").readings.at(0);
+        QCOMPARE(reading.min->value(), 80.0);
+        QCOMPARE(reading.max->value(), 130.0);
+        QCOMPARE(reading.tilt_deg, 45.0);
+        QCOMPARE(reading.note, std::string("after feeding"));
+        QVERIFY(reading.shaded);
+        type("readingSwing", QStringLiteral("120-130"));  // the mean does not lie in it
+        QCOMPARE(spotNamed("A").readings.at(0).min->value(), 80.0);
+        type("readingTilt", QStringLiteral("300"));
+        QCOMPARE(spotNamed("A").readings.at(0).tilt_deg, 45.0);
+        QImage picture(40, 30, QImage::Format_RGB32);
+        picture.fill(Qt::darkGreen);
+        QVERIFY(picture.save(w_->path("spot.png")));
+        stage()->form().choosePhoto(w_->path("spot.png"));
+        QVERIFY(!spotNamed("A").photo.empty());
+        stage()->form().choosePhoto(w_->path("bench.glumet"));
+        QVERIFY(w_->lastWord().contains(QStringLiteral("no picture")));
+        auto* fold = w_->find<QPushButton>("removeReading");
+        fold->click();
+        w_->settle();
+        QVERIFY(spotNamed("A").readings.empty());
+    }
+
+    void rocksAreDrawnTypedAndRemoved() {
+        makeSpots();
+        w_->find<QPushButton>("newRock")->click();
+        w_->settle();
+        QCOMPARE(bench().rocks.size(), std::size_t{1});
+        QCOMPARE(view()->figure().rocks.size(), std::size_t{1});
+        type("rockName", QStringLiteral("slate"));
+        type("rockX", QStringLiteral("10-20"));
+        type("rockDepth", QStringLiteral("15-56"));
+        type("rockThrough", QStringLiteral("30"));
+        QCOMPARE(bench().rocks[0].name, std::string("slate"));
+        QCOMPARE(bench().rocks[0].to_x.value(), 200.0);
+        QCOMPARE(bench().rocks[0].top.value(), 150.0);
+        QCOMPARE(bench().rocks[0].transmittance, 0.3);
+        type("rockX", QStringLiteral("20-10"));
+        QCOMPARE(bench().rocks[0].to_x.value(), 200.0);
+        type("rockThrough", QStringLiteral("200"));
+        QCOMPARE(bench().rocks[0].transmittance, 0.3);
+        w_->find<QPushButton>("removeRock")->click();
+        w_->settle();
+        QVERIFY(bench().rocks.empty());
+    }
+
+    void twoLooksAreChosenToBeCompared() {
+        QVERIFY(w_->openDemo());
+        show();
+        auto* strip = w_->find<SurveyStrip>("surveyStrip");
+        QCOMPARE(strip->accessibleCells().size(), std::size_t{3});
+        QVERIFY(told(QStringLiteral("C lost light by itself")));
+        QTest::mouseClick(strip, Qt::LeftButton, {}, strip->placeOf(1));
+        w_->settle();
+        QVERIFY(!told(QStringLiteral("C lost light by itself")));
+        strip->setFocus();
+        QTest::keyClick(strip, Qt::Key_Right);
+        w_->settle();
+        QVERIFY(told(QStringLiteral("C lost light by itself")));
+        QTest::keyClick(strip, Qt::Key_Left, Qt::ShiftModifier);
+        w_->settle();
+        QVERIFY(strip->accessibleCells()[0].name.contains(QStringLiteral("compared")));
+    }
+
+    void plansAreSeveralAndOfAChannel() {
+        QVERIFY(w_->createWithRuns({200}));
+        auto fixture = bench().fixtures[0];
+        fixture.channels.push_back({0, "blue", 0.4, {}, {}, {}});
+        fixture.channels.push_back({0, "white", 0.6, {}, {}, {}});
+        QVERIFY(w_->session.project()->save(fixture));
+        show();
+        for (int i = 0; i < 2; ++i) {
+            QTest::mouseClick(w_->find<QPushButton>("newRamp"), Qt::LeftButton);
+            w_->settle();
+        }
+        QCOMPARE(bench().ramps.size(), std::size_t{2});
+        type("rampCalled", QStringLiteral("blue first"));
+        choose("rampChannel", 1);
+        QCOMPARE(bench().ramps[1].channel, bench().fixtures[0].channels[0].id);
+        QCOMPARE(bench().ramps[0].channel, Id{0});
+        choose("whichRamp", 0);
+        QVERIFY(w_->find<QLabel>("rampName")->text().contains(QStringLiteral("new light")));
+        choose("whichRamp", 1);
+        QVERIFY(w_->find<QLabel>("rampName")->text().contains(QStringLiteral("blue first")));
+        stage()->writeSheet(w_->path("sheet.pdf"));
+        QFile sheet(w_->path("sheet.pdf"));
+        QVERIFY(sheet.open(QIODevice::ReadOnly));
+        QVERIFY(sheet.readAll().startsWith("%PDF"));
+        stage()->writeSheet(QStringLiteral("/no/such/place.pdf"));
+        QVERIFY(w_->lastWord().contains(QStringLiteral("place.pdf")));
+    }
+
+    /// Without a meter: another's fit says what lamps would give here, marked as an estimate.
+    void lampsAsIfGiveAnEstimate() {
+        QVERIFY(w_->openDemo());
+        Tank other;
+        other.name = "Second pond";
+        other.use = TankUse::Living;
+        other.length = Millimetre(900);
+        const Id pond = *w_->session.project()->save(other);
+        TankSpot spot;
+        spot.tank = pond;
+        spot.name = "ledge";
+        spot.x = Millimetre(450);
+        spot.y = Millimetre(300);
+        spot.depth = Millimetre(200);
+        QVERIFY(w_->session.project()->save(spot));
+        show();
+        choose("livingTank", 1);
+        QCOMPARE(view()->figure().marks.size(), std::size_t{1});
+        QCOMPARE(view()->figure().marks[0].name, QStringLiteral("ledge"));
+        choose("lampsAsIf", 1);
+        type("lampsCount", QStringLiteral("1"));
+        type("lampsHeight", QStringLiteral("25"));
+        type("lampsHeight", QStringLiteral("none"));
+        QTRY_VERIFY_WITH_TIMEOUT(told(QStringLiteral("ledge would have about")), 60'000);
+        QVERIFY(view()->figure().marks[0].name.contains(QStringLiteral("≈")));
+        QVERIFY(w_->find<QLabel>("mapSays")->text().contains(QStringLiteral("as if")));
+        choose("lampsAsIf", 0);
+        QVERIFY(!told(QStringLiteral("ledge would have about")));
+    }
+
     /// What is exported comes back whole.
     void theTankGoesAlongWithABench() {
         QVERIFY(w_->openDemo());
@@ -144,6 +377,45 @@ class TestTank : public QObject {
     void show() {
         w_->window.showStage(QStringLiteral("tank"));
         w_->settle();
+    }
+    /// Three spots, named as they came; something lives at A.
+    void makeSpots() {
+        QVERIFY(w_->createWithRuns({200}));
+        const Id tank = bench().tanks[0].id;
+        const std::array<std::pair<double, double>, 3> places{{{300, 200}, {100, 100}, {500, 300}}};
+        for (std::size_t i = 0; i < places.size(); ++i) {
+            TankSpot spot;
+            spot.tank = tank;
+            spot.name = std::string(1, static_cast<char>('A' + i));
+            spot.x = Millimetre(places[i].first);
+            spot.y = Millimetre(places[i].second);
+            spot.depth = Millimetre(200);
+            QVERIFY(w_->session.project()->save(spot));
+        }
+        Organism organism;
+        organism.spot = bench().spots[0].id;
+        organism.name = "moss";
+        QVERIFY(w_->session.project()->save(organism));
+        show();
+    }
+    const TankSpot& spotNamed(const char* name) {
+        for (const auto& spot : bench().spots)
+            if (spot.name == name) return spot;
+        qFatal("no spot %s", name);
+    }
+    void panelKey(Qt::Key key) {
+        QTest::keyClick(&stage()->walkPanel(), key);
+        w_->settle();
+    }
+    /// By the arrows, as a closed list takes them.
+    void choose(const char* name, int index) {
+        auto* combo = w_->find<QComboBox>(name);
+        combo->setFocus();
+        for (int left = 20; left > 0 && combo->currentIndex() != index; --left) {
+            QTest::keyClick(combo, combo->currentIndex() < index ? Qt::Key_Down : Qt::Key_Up);
+            w_->settle();
+        }
+        QCOMPARE(combo->currentIndex(), index);
     }
     TankStage* stage() { return static_cast<TankStage*>(w_->window.stageWidget(QStringLiteral("tank"))); }
     TankView* view() { return w_->find<TankView>("tankView"); }

@@ -87,6 +87,57 @@ class TestProjectLiving : public QObject {
         QVERIFY(bench().organisms.empty());
     }
 
+    void rocksStayWithTheirTankAndGoAlong() {
+        Rock rock;
+        rock.tank = tank_;
+        rock.name = "slate";
+        rock.from_x = Millimetre(10);
+        rock.to_x = Millimetre(60);
+        rock.from_y = Millimetre(20);
+        rock.to_y = Millimetre(70);
+        rock.top = Millimetre(100);
+        rock.bottom = Millimetre(200);
+        rock.transmittance = 0.25;
+        rock.note = "leans";
+        rock.id = *project_->save(rock);
+        QCOMPARE(bench().rocks, std::vector<Rock>{rock});
+        const auto written = readBench(writeBench(bench()));
+        QVERIFY(written);
+        QCOMPARE(written->rocks.size(), std::size_t{1});
+        QCOMPARE(written->rocks[0].transmittance, 0.25);
+        QCOMPARE(written->rocks[0].bottom.value(), 200.0);
+        const auto refused = [&](auto change) {
+            auto wrong = rock;
+            change(wrong);
+            return !project_->save(wrong).has_value();
+        };
+        QVERIFY(refused([](Rock& r) { r.to_x = r.from_x; }));
+        QVERIFY(refused([](Rock& r) { r.top = Millimetre(300); }));
+        QVERIFY(refused([](Rock& r) { r.to_y = Millimetre(90'000); }));
+        QVERIFY(refused([](Rock& r) { r.transmittance = 1.5; }));
+        QCOMPARE(bench().rocks, std::vector<Rock>{rock});
+        QVERIFY(project_->removeRock(rock.id));
+        QVERIFY(bench().rocks.empty());
+        QVERIFY(*project_->undo());
+        QCOMPARE(bench().rocks, std::vector<Rock>{rock});
+    }
+
+    void aReadingOfASpotIsTakenBack() {
+        auto spot = spotNamed("A");
+        const Id id = *project_->save(spot);
+        SpotReading reading;
+        reading.mean = Ppfd(50);
+        reading.time = "2026-03-01T18:00:00";
+        const Id first = *project_->readSpot(id, reading);
+        reading.mean = Ppfd(60);
+        QVERIFY(project_->readSpot(id, reading));
+        QVERIFY(project_->removeSpotReading(first));
+        QCOMPARE(bench().spots[0].readings.size(), std::size_t{1});
+        QCOMPARE(bench().spots[0].readings[0].mean.value(), 60.0);
+        QVERIFY(*project_->undo());
+        QCOMPARE(bench().spots[0].readings.size(), std::size_t{2});
+    }
+
     void whatCannotBeIsRefusedAndNothingChanges() {
         const auto refused = [&](const TankSpot& spot) {
             const auto saved = project_->save(spot);

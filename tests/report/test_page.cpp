@@ -2,6 +2,7 @@
 #include <QProcess>
 #include <QTemporaryDir>
 #include <QTest>
+#include <QXmlStreamReader>
 
 #include "core/words/sentence.h"
 #include "report/page/card_painter.h"
@@ -250,6 +251,11 @@ class TestPage : public QObject {
                 .replace(QChar(0xa0), QLatin1Char(' '));
         QVERIFY(svg.contains(QStringLiteral("A square of 3 7/8 in")) &&
                 svg.contains(QStringLiteral("from here")));
+        // It brings the house font along, once, and stays well formed.
+        QCOMPARE(svg.count(QStringLiteral("@font-face{font-family:'Glumet Text';font-weight:normal")), 1);
+        QXmlStreamReader read(svg);
+        while (!read.atEnd()) read.readNext();
+        QVERIFY2(!read.hasError(), qPrintable(read.errorString()));
         const auto png = QImage::fromData(pngOf(square("one"), LengthUnit::Cm, QStringLiteral("from here")));
         QCOMPARE(png.width(), 400);
         QVERIFY(png.height() > 200);

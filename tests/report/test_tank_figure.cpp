@@ -1,3 +1,4 @@
+#include "core/living/living_findings.h"
 #include "report/tank_figure.h"
 
 #include <QImage>
@@ -42,9 +43,17 @@ int inkOf(const QImage& image) {
 class TestTankFigure : public QObject {
     Q_OBJECT
 
+    static TankFigure figureOf(const Bench& bench, double depth_mm, Id chosen,
+                               const ExpectedLight& expected = {}) {
+        const auto& tank = bench.tanks[1];
+        const auto surveys = surveysOf(bench, tank.id);
+        return tankFigure(bench, tank, Millimetre(depth_mm), chosen,
+                          mapOf(bench, tank.id, comparedChange(surveys, {}, {}), expected));
+    }
+
   private slots:
     void everySpotHasItsMark() {
-        const auto figure = tankFigure(demo(), demo().tanks[1], Millimetre(260), demo().spots.front().id);
+        const auto figure = figureOf(demo(), 260, demo().spots.front().id);
         QCOMPARE(figure.marks.size(), demo().spots.size());
         QVERIFY(figure.marks.front().chosen);
         QVERIFY(figure.marks.front().name.startsWith(QStringLiteral("A ")));
@@ -62,7 +71,7 @@ class TestTankFigure : public QObject {
             return std::count_if(figure.plan.begin(), figure.plan.end(),
                                  [](const MapPoint& point) { return point.told; });
         };
-        const auto alone = tankFigure(demo(), demo().tanks[1], Millimetre(330), 0);
+        const auto alone = figureOf(demo(), 330, 0);
         QVERIFY(told(alone) < static_cast<long>(alone.plan.size()) / 2);
         Run lamps;
         lamps.fixture = demo().fixtures.front().id;
@@ -71,11 +80,10 @@ class TestTankFigure : public QObject {
         lamps.placement = placementAt({Millimetre(310), Millimetre(890)});
         lamps.height = Millimetre(210);
         auto field = std::make_shared<FastField>(sceneOf(demo(), lamps));
-        const auto by_field =
-            tankFigure(demo(), demo().tanks[1], Millimetre(330), 0, [field](double x, double y, double z) {
-                const std::array<std::array<double, 2>, 1> place{{{x, y}}};
-                return field->onPlane(Millimetre(z), place).front();
-            });
+        const auto by_field = figureOf(demo(), 330, 0, [field](double x, double y, double z) {
+            const std::array<std::array<double, 2>, 1> place{{{x, y}}};
+            return field->onPlane(Millimetre(z), place).front();
+        });
         QVERIFY(told(by_field) > static_cast<long>(by_field.plan.size()) * 3 / 4);
         // C was grown over.
         const auto& c = by_field.marks[2];
@@ -87,7 +95,7 @@ class TestTankFigure : public QObject {
     void anUnreadTankSaysSo() {
         auto bench = demo();
         for (auto& spot : bench.spots) spot.readings.clear();
-        const auto figure = tankFigure(bench, bench.tanks[1], Millimetre(200), 0);
+        const auto figure = figureOf(bench, 200, 0);
         QVERIFY(!figure.empty.isEmpty());
         QVERIFY(figure.plan.empty());
         for (const auto& mark : figure.marks) QCOMPARE(mark.mark, SpotMark::Unread);
@@ -97,7 +105,7 @@ class TestTankFigure : public QObject {
     }
 
     void theMarkUnderAFingerIsFound() {
-        const auto figure = tankFigure(demo(), demo().tanks[1], Millimetre(260), 0);
+        const auto figure = figureOf(demo(), 260, 0);
         const QRectF area(0, 0, 800, 500);
         for (std::size_t i = 0; i < figure.marks.size(); ++i) {
             const auto at = tankPoint(area, figure, figure.marks[i].x_mm, figure.marks[i].y_mm);
@@ -110,7 +118,7 @@ class TestTankFigure : public QObject {
     }
 
     void pictureOfThePlanTheSideTheRampAndTheHistories() {
-        const auto figure = tankFigure(demo(), demo().tanks[1], Millimetre(260), demo().spots[2].id);
+        const auto figure = figureOf(demo(), 260, demo().spots[2].id);
         for (const auto* palette : {&paper(), &dimRoom()}) {
             QVERIFY(inkOf(painted({500, 300}, [&](QPainter& p, const QRectF& area) {
                         paintTankPlan(p, area, figure, *palette);

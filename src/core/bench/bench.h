@@ -46,6 +46,7 @@ struct Bench {
     std::vector<DayLog> logs;
     std::vector<Rating> ratings;
     std::vector<TankSpot> spots;  ///< of living tanks
+    std::vector<Rock> rocks;
     std::vector<Organism> organisms;
     std::vector<Acclimation> ramps;
 

@@ -216,6 +216,17 @@ std::optional<Problem> faultOf(const TankSpot& spot, const Tank* tank) {
         return Problem{name, say(GLUMET_SAY("Core", "lies outside its tank"))};
     return std::nullopt;
 }
+std::optional<Problem> faultOf(const Rock& rock, const Tank* tank) {
+    const auto name = nameOf("rock", rock.name, rock.id);
+    if (auto fault = fieldFault(rock, name)) return fault;
+    if (!(rock.from_x < rock.to_x) || !(rock.from_y < rock.to_y) || !(rock.top < rock.bottom))
+        return Problem{name,
+                       say(GLUMET_SAY("Core", "must reach from less to more in length, width and depth"))};
+    if (tank != nullptr &&
+        (rock.to_x > tank->length || rock.to_y > tank->width || rock.bottom > tank->water_depth))
+        return Problem{name, say(GLUMET_SAY("Core", "lies outside its tank"))};
+    return std::nullopt;
+}
 std::optional<Problem> faultOf(const Organism& organism) {
     const auto name = nameOf("organism", organism.name, organism.id);
     if (auto fault = fieldFault(organism, name)) return fault;
@@ -258,6 +269,13 @@ std::vector<Problem> faultsOf(const Bench& bench, std::size_t most) {
         gathered.add(faultOf(spot, tank));
         if (tank == nullptr)
             gathered.add(Problem{nameOf("spot", spot.name, spot.id) + ", tank",
+                                 say(GLUMET_SAY("Core", "names something that is not there"))});
+    }
+    for (const auto& rock : bench.rocks) {
+        const auto* tank = byId(bench.tanks, rock.tank);
+        gathered.add(faultOf(rock, tank));
+        if (tank == nullptr)
+            gathered.add(Problem{nameOf("rock", rock.name, rock.id) + ", tank",
                                  say(GLUMET_SAY("Core", "names something that is not there"))});
     }
     for (const auto& organism : bench.organisms) gathered.add(faultOf(organism));

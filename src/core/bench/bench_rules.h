@@ -31,6 +31,7 @@ std::optional<Problem> faultOf(const Rating& rating);
 std::optional<Problem> faultOf(const SpotReading& reading);
 /// Of a place whether it lies within its tank, where that is known, too.
 std::optional<Problem> faultOf(const TankSpot& spot, const Tank* tank = nullptr);
+std::optional<Problem> faultOf(const Rock& rock, const Tank* tank = nullptr);
 std::optional<Problem> faultOf(const Organism& organism);
 std::optional<Problem> faultOf(const Acclimation& ramp);
 

@@ -10,7 +10,7 @@
 namespace glumet {
 
 /// The format of projects and of bench descriptions; docs/file-formats.md tells what each brought.
-inline constexpr int kBenchFormat = 12;
+inline constexpr int kBenchFormat = 13;
 
 template <>
 struct WordsOf<WallKind> {
@@ -496,6 +496,20 @@ constexpr auto fieldsOf(Of<TankSpot>) {
                       children("readings", "spot", &TankSpot::readings, 12)};
 }
 
+constexpr const char* tableOf(Of<Rock>) { return "rock"; }
+constexpr auto fieldsOf(Of<Rock>) {
+    return std::tuple{field("tank", &Rock::tank).refersTo<Tank>(true, true),
+                      field("name", &Rock::name),
+                      field("from_x_mm", &Rock::from_x).atLeast(0),
+                      field("to_x_mm", &Rock::to_x).atLeast(0),
+                      field("from_y_mm", &Rock::from_y).atLeast(0),
+                      field("to_y_mm", &Rock::to_y).atLeast(0),
+                      field("top_mm", &Rock::top).atLeast(0),
+                      field("bottom_mm", &Rock::bottom).atLeast(0),
+                      field("transmittance", &Rock::transmittance).atLeast(0).atMost(1),
+                      field("note", &Rock::note)};
+}
+
 constexpr const char* tableOf(Of<Organism>) { return "organism"; }
 constexpr auto fieldsOf(Of<Organism>) {
     return std::tuple{field("spot", &Organism::spot).refersTo<TankSpot>(),
@@ -536,6 +550,7 @@ constexpr auto fieldsOf(Of<Bench>) {
                       children("logs", "", &Bench::logs, 9),
                       children("ratings", "", &Bench::ratings, 10),
                       children("spots", "", &Bench::spots, 12),
+                      children("rocks", "", &Bench::rocks, 13),
                       children("organisms", "", &Bench::organisms, 12),
                       children("ramps", "", &Bench::ramps, 12)};
 }

@@ -52,6 +52,23 @@ struct TankSpot {
     bool operator==(const TankSpot&) const = default;
 };
 
+/// Rock, wood or a grown colony that stands in the light: a box in the water, from < to, top < bottom.
+struct Rock {
+    Id id = 0;
+    Id tank = 0;
+    std::string name;
+    Millimetre from_x{0};
+    Millimetre to_x{0};
+    Millimetre from_y{0};
+    Millimetre to_y{0};
+    Millimetre top{0};           ///< under the surface
+    Millimetre bottom{0};        ///< the floor's depth where it stands on it
+    double transmittance = 0.0;  ///< of its leaves or branches; 0 for stone
+    std::string note;
+
+    bool operator==(const Rock&) const = default;
+};
+
 /// How an organism does where it is.
 enum class Wellbeing { Unknown, Thriving, Holding, Declining };
 template <>

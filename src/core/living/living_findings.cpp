@@ -1,18 +1,24 @@
 #include "core/living/living_findings.h"
 
 #include <algorithm>
+#include <array>
 #include <cmath>
+
+#include "core/living/ramp_by_readings.h"
 
 namespace glumet {
 namespace {
 
 constexpr int kLookAgainDays = 30;
 constexpr double kBeyondBand = 1.3;
+constexpr double kAged = 0.93;  // of the field: more is the probe's own scatter
+constexpr double kShaded = 0.85;
+constexpr double kReaches = 0.8;
 
 class Finder {
   public:
-    Finder(const Bench& bench, const LivingQuestion& question)
-        : bench_(bench), q_(question), surveys_(surveysOf(bench, question.tank)) {}
+    Finder(const Bench& bench, const LivingQuestion& question, const std::vector<TankSurvey>& surveys)
+        : bench_(bench), q_(question), surveys_(surveys) {}
 
     std::vector<Finding> find() {
         if (surveys_.empty()) {
@@ -24,6 +30,7 @@ class Finder {
             return std::move(out_);
         }
         lostLight();
+        slowly();
         ramps();
         firstLevelOfNewLight();
         move();
@@ -43,8 +50,7 @@ class Finder {
     }
 
     void lostLight() {
-        if (surveys_.size() < 2) return;
-        const auto change = changeBetween(surveys_, surveys_[surveys_.size() - 2].day, surveys_.back().day);
+        const auto change = comparedChange(surveys_, q_.before, q_.now);
         if (!change) return;
         for (const auto& one : change->spots)
             if (one.lost) {
@@ -66,13 +72,15 @@ class Finder {
     void ramps() {
         for (const auto& ramp : bench_.ramps) {
             if (ramp.tank != 0 && ramp.tank != q_.tank) continue;
-            const auto steps = datedSteps(ramp);
+            auto steps = datedSteps(ramp);
             if (!steps) {
                 doubt(say(GLUMET_SAY("Core", "The plan \"{}\" cannot be kept"), ramp.name),
                       steps.error().where.empty() ? steps.error().what
                                                   : say("{} {}", steps.error().where, steps.error().what));
                 continue;
             }
+            cameOut(ramp, *steps);
+            *steps = byReadings(std::move(*steps), surveys_);
             const auto due = std::find_if(steps->begin(), steps->end(),
                                           [&](const DatedStep& step) { return step.day > q_.today; });
             const Figure now{levelOn(*steps, q_.today), 0};
@@ -88,6 +96,36 @@ class Finder {
                          : say(GLUMET_SAY("Core",
                                           "Keep it there for some weeks before anything else is changed.")));
         }
+    }
+
+    /// Whether the light rose as the level did.
+    void cameOut(const Acclimation& ramp, const std::vector<DatedStep>& steps) {
+        const auto outcome = outcomeOf(steps, surveys_);
+        if (!outcome || !outcome->off()) return;
+        doubt(
+            say(GLUMET_SAY("Core", "{}: the light went to {} where {} was meant"), ramp.name,
+                Share{outcome->read}, Share{outcome->meant}),
+            outcome->exponent
+                ? say(GLUMET_SAY("Core",
+                                 "Between {} and {}, by the spots. The coming steps are worked out anew, so "
+                                 "that the light rises as planned."),
+                      outcome->from, outcome->to)
+                : say(GLUMET_SAY("Core",
+                                 "Between {} and {}, by the spots: not by the level, then. Look at lamps, "
+                                 "covers, water and the probe before the next step."),
+                      outcome->from, outcome->to));
+    }
+
+    /// Lamps age and covers get dirty for all spots alike; what grows takes light from single ones.
+    void slowly() {
+        const auto slow = slowChange(surveys_);
+        if (!slow || slow->field > kAged) return;
+        fact(say(GLUMET_SAY("Core", "The whole tank lost {} of its light since {}"), Share{1.0 - slow->field},
+                 slow->from),
+             say(GLUMET_SAY("Core",
+                            "All spots alike, so it is not growth: clean covers and panes and read again; "
+                            "what stays lost is the lamps' age, {} a year."),
+                 Share{-slow->per_year}));
     }
 
     /// Only while no ramp is under way: then the new light's first level is what matters.
@@ -177,10 +215,12 @@ class Finder {
 
     void oneThing() {
         if (underWay())
-            fact(say(GLUMET_SAY("Core", "Change one thing at a time")),
-                 say(GLUMET_SAY("Core",
-                                "While the light is raised leave diffusers, heights and places as they are: "
-                                "else nobody knows what helped or hurt.")));
+            out_.push_back(finding(
+                FindingKind::Next, say(GLUMET_SAY("Core", "Change one thing at a time")),
+                say(GLUMET_SAY("Core",
+                               "While the light is raised leave diffusers, heights and places as they are: "
+                               "else nobody knows what helped or hurt.")),
+                EvidenceView::None));
     }
 
     void next() {
@@ -200,7 +240,7 @@ class Finder {
 
     const Bench& bench_;
     const LivingQuestion& q_;
-    std::vector<TankSurvey> surveys_;
+    const std::vector<TankSurvey>& surveys_;
     std::vector<Finding> out_;
 };
 
@@ -222,8 +262,99 @@ std::optional<LightSuits> suits(const Bench& bench, const TankSpot& spot) {
     return reading->mean > wanted->band.high ? LightSuits::More : LightSuits::Right;
 }
 
-std::vector<Finding> livingFindings(const Bench& bench, const LivingQuestion& question) {
-    return Finder(bench, question).find();
+std::vector<Finding> livingFindings(const Bench& bench, const LivingQuestion& question,
+                                    const std::vector<TankSurvey>& surveys) {
+    return Finder(bench, question, surveys).find();
+}
+
+std::optional<SurveyChange> comparedChange(const std::vector<TankSurvey>& surveys, const std::string& before,
+                                           const std::string& now) {
+    if (surveys.size() < 2) return std::nullopt;
+    return changeBetween(surveys, before.empty() ? surveys[surveys.size() - 2].day : before,
+                         now.empty() ? surveys.back().day : now);
+}
+
+std::optional<Finding> shadeFinding(const Bench& bench, const SpotShade& shade, const ReachUnder& reach) {
+    const auto* spot = byId(bench.spots, shade.spot);
+    if (spot == nullptr || (shade.by_model > kShaded && !shade.more_than_rocks)) return std::nullopt;
+    Words title = shade.as_read
+                      ? say(GLUMET_SAY("Core", "{} keeps {} of its light by the rocks as drawn, {} as read"),
+                            spot->name, Share{shade.by_model}, Share{*shade.as_read})
+                      : say(GLUMET_SAY("Core", "{} keeps {} of its light by the rocks as drawn"), spot->name,
+                            Share{shade.by_model});
+    if (shade.more_than_rocks)
+        return finding(FindingKind::Doubt, std::move(title),
+                       say(GLUMET_SAY("Core",
+                                      "More is missing than the rocks take: something grew or stands there "
+                                      "that is not drawn.")),
+                       EvidenceView::None);
+    struct From {
+        std::optional<double> kept;
+        Words from;
+    };
+    const std::array<From, 4> strips{From{reach.front, say(GLUMET_SAY("Core", "front"))},
+                                     From{reach.back, say(GLUMET_SAY("Core", "back"))},
+                                     From{reach.left, say(GLUMET_SAY("Core", "left"))},
+                                     From{reach.right, say(GLUMET_SAY("Core", "right"))}};
+    const auto best = std::max_element(strips.begin(), strips.end(), [](const From& a, const From& b) {
+        return a.kept.value_or(0.0) < b.kept.value_or(0.0);
+    });
+    Words body = best->kept.value_or(0.0) < kReaches
+                     ? say(GLUMET_SAY("Core", "No strip along an edge would reach under."))
+                     : say(GLUMET_SAY("Core",
+                                      "A strip along the {} edge would reach under with {} of its "
+                                      "light."),
+                           best->from, Share{*best->kept});
+    if (reach.turned && *reach.turned > 1.1)
+        body += say(GLUMET_SAY("Core", "The fixtures turned by 90° would give it {} of what they give now."),
+                    Share{*reach.turned});
+    return finding(FindingKind::Fact, std::move(title), std::move(body), EvidenceView::None);
+}
+
+Finding raiseFinding(const Bench& bench, const TankSpot& spot, const Raise& raise) {
+    const auto* who = livesAt(bench, spot.id);
+    return finding(
+        FindingKind::Fact,
+        say(GLUMET_SAY("Core", "{} higher, {} would have {}"), raise.by, spot.name, raise.there),
+        say(GLUMET_SAY(
+                "Core",
+                "As {} nears the lamps they can go up with it; the middle of the floor then keeps {} of "
+                "its light."),
+            who == nullptr ? spot.name : who->name, Share{raise.others}),
+        EvidenceView::None);
+}
+
+std::optional<Finding> zoneFinding(const TankZones& zones, Millimetre depth, const Goal& goal) {
+    if (zones.here.told <= 0.0) return std::nullopt;
+    Words body = say(GLUMET_SAY("Core",
+                                "For {} ({}), over the {} of this depth whose light is told. The gradient "
+                                "school wants all three."),
+                     goal.name, PpfdSpan{goal.band.low, goal.band.high}, Share{zones.here.told});
+    if (zones.seam)
+        body += say(
+            GLUMET_SAY("Core", "Where the fixtures meet, {} from the left, {} of the lower hump is left."),
+            Millimetre(zones.seam->x_mm), Share{zones.seam->share});
+    if (!zones.unlit.empty()) {
+        const auto& darkest =
+            *std::min_element(zones.unlit.begin(), zones.unlit.end(),
+                              [](const UnlitCorner& a, const UnlitCorner& b) { return a.share < b.share; });
+        body += say(GLUMET_SAY("Core", "The {} {} corner has {} of the brightest place."),
+                    darkest.back ? say(GLUMET_SAY("Core", "back")) : say(GLUMET_SAY("Core", "front")),
+                    darkest.right ? say(GLUMET_SAY("Core", "right")) : say(GLUMET_SAY("Core", "left")),
+                    Share{darkest.share});
+    }
+    if (goal.floor && zones.floor_least)
+        body +=
+            *zones.floor_least < goal.floor->value()
+                ? say(GLUMET_SAY("Core",
+                                 "The sand-bed rule asks {} at the bottom and is not held: {} is told."),
+                      *goal.floor, Ppfd(*zones.floor_least))
+                : say(GLUMET_SAY("Core", "The sand-bed rule asks {} at the bottom and is held: {} at least."),
+                      *goal.floor, Ppfd(*zones.floor_least));
+    return finding(FindingKind::Fact,
+                   say(GLUMET_SAY("Core", "At {}: {} dim, {} in band, {} bright"), depth,
+                       Share{zones.here.dim}, Share{zones.here.middle}, Share{zones.here.bright}),
+                   std::move(body), EvidenceView::None);
 }
 
 }  // namespace glumet

@@ -5,8 +5,6 @@
 #include <array>
 #include <cmath>
 
-#include "core/living/survey_history.h"
-
 namespace glumet {
 namespace {
 
@@ -47,6 +45,27 @@ TankMap TankMap::of(const std::vector<TankSpot>& spots, const ExpectedLight& exp
     }
     map.settle();
     return map;
+}
+
+TankMap mapOf(const Bench& bench, Id tank, const std::optional<SurveyChange>& change,
+              const ExpectedLight& expected) {
+    std::vector<TankSpot> spots;
+    for (const auto& spot : bench.spots) {
+        if (spot.tank != tank) continue;
+        // Of years of readings the map asks the latest.
+        TankSpot last;
+        last.id = spot.id;
+        last.x = spot.x;
+        last.y = spot.y;
+        last.depth = spot.depth;
+        if (const auto* reading = latestAt(spot); reading != nullptr) last.readings = {*reading};
+        spots.push_back(std::move(last));
+    }
+    if (change)
+        for (const auto& one : change->spots)
+            if (auto* spot = byId(spots, one.spot); spot != nullptr && one.lost && !spot->readings.empty())
+                spot->readings.front().shaded = true;
+    return TankMap::of(spots, expected);
 }
 
 double TankMap::covariance(const Place& a, const Place& b) const {

@@ -5,6 +5,7 @@
 #include <vector>
 
 #include "core/bench/bench.h"
+#include "core/living/survey_history.h"
 
 namespace glumet {
 
@@ -33,6 +34,7 @@ using ExpectedLight = std::function<double(double x_mm, double y_mm, double dept
 /// not told.
 class TankMap {
   public:
+    TankMap() = default;
     /// The latest readings of these spots; without one it tells nothing.
     static TankMap of(const std::vector<TankSpot>& spots, const ExpectedLight& expected = {});
 
@@ -61,5 +63,10 @@ class TankMap {
     std::array<double, 4> line_doubt_{};  ///< covariance of level and slope
     std::vector<double> weights_;
 };
+
+/// The map of a tank as its spots were read last. What lost its light by itself between the looks that are
+/// compared stands in something's shade, whether anybody marked it or not.
+TankMap mapOf(const Bench& bench, Id tank, const std::optional<SurveyChange>& change,
+              const ExpectedLight& expected = {});
 
 }  // namespace glumet

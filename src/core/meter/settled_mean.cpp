@@ -15,11 +15,21 @@ constexpr double kLeastSpread = 0.01;
 constexpr std::size_t kFewest = 20;  ///< samples before a disturbance can be told
 /// Relative variance below which only rounding moves the samples.
 constexpr double kStill = 1e-20;
+/// The same, below which running sums are not exact enough to be asked.
+constexpr double kCoarse = 1e-8;
+constexpr double kMadToSd = 1.4826;  ///< of a normal distribution
 
 double meanOf(const std::vector<double>& values) {
     double sum = 0.0;
     for (const double value : values) sum += value;
     return sum / static_cast<double>(values.size());
+}
+
+/// τ of a first-order autoregression whose lag-one correlation is corrected for what a short stretch and its
+/// own mean take from it, (1 + 3ρ)/n.
+double firstOrder(double rho, double n) {
+    const double corrected = std::clamp(rho + (1.0 + 3.0 * rho) / n, 0.0, 0.999);
+    return (1.0 + corrected) / (1.0 - corrected);
 }
 
 /// A stretch of samples about its own mean.
@@ -35,14 +45,7 @@ class Swings {
     double sd() const { return std::sqrt(squares_ / (size() - 1.0)); }
     bool still() const { return squares_ / size() <= kStill * mean_ * mean_; }
 
-    /// τ of a first-order autoregression whose lag-one correlation is corrected for what a short stretch and
-    /// its own mean take from it, (1 + 3ρ)/n.
-    double firstOrderTau() const {
-        if (still()) return 1.0;
-        double rho = autocorrelations<1>(1)[0];
-        rho = std::clamp(rho + (1.0 + 3.0 * rho) / size(), 0.0, 0.999);
-        return (1.0 + rho) / (1.0 - rho);
-    }
+    double firstOrderTau() const { return still() ? 1.0 : firstOrder(autocorrelations<1>(1)[0], size()); }
 
     /// Sum of autocorrelations over the initial positive sequence.
     double initialPositiveSequence() const {
@@ -107,51 +110,77 @@ Reading readingFrom(const Settled& settled, Millimetre x, Millimetre y) {
 void SettledMean::add(Second time, Ppfd ppfd) {
     if (!std::isfinite(ppfd.value()) || ppfd.value() < 0.0) return;
     if (!times_.empty() && time.value() <= times_.back()) return;
+    if (values_.empty()) sums_ = {.origin = ppfd.value()};
+    const double above = ppfd.value() - sums_.origin;
+    sums_.values += above;
+    sums_.squares += above * above;
+    if (!values_.empty()) sums_.neighbours += above * (values_.back() - sums_.origin);
     times_.push_back(time.value());
     values_.push_back(ppfd.value());
-    logarithms_.push_back(std::log(std::max(ppfd.value(), 1e-6)));
-    while (times_.size() > 2 && times_.back() - times_[1] >= rule_.longest.value()) {
-        times_.pop_front();
-        values_.pop_front();
-        logarithms_.pop_front();
-    }
+    const double logarithm = std::log(std::max(ppfd.value(), 1e-6));
+    logarithms_.push_back(logarithm);
+    ordered_.insert(std::upper_bound(ordered_.begin(), ordered_.end(), logarithm), logarithm);
+    while (times_.size() > 2 && times_.back() - times_[1] >= rule_.longest.value()) forgetFirst();
+}
+
+void SettledMean::forgetFirst() {
+    const double above = values_.front() - sums_.origin;
+    sums_.values -= above;
+    sums_.squares -= above * above;
+    sums_.neighbours -= above * (values_[1] - sums_.origin);
+    ordered_.erase(std::lower_bound(ordered_.begin(), ordered_.end(), logarithms_.front()));
+    times_.pop_front();
+    values_.pop_front();
+    logarithms_.pop_front();
 }
 
 void SettledMean::clear() {
     times_.clear();
     values_.clear();
     logarithms_.clear();
+    ordered_.clear();
 }
 
-namespace {
+double SettledMean::median() const { return ordered_[ordered_.size() / 2]; }
 
-double medianOf(std::vector<double> values) {
-    const auto middle = values.begin() + static_cast<std::ptrdiff_t>(values.size() / 2);
-    std::nth_element(values.begin(), middle, values.end());
-    return *middle;
+double SettledMean::farthest() const {
+    return std::max(ordered_.back() - median(), median() - ordered_.front());
 }
 
-}  // namespace
+/// Whether a sample lies further out than kFarOut: whether the spread is less than a kFarOut-th of the
+/// farthest distance, which counting those within it tells.
+bool SettledMean::disturbed() const {
+    if (ordered_.size() < kFewest || farthest() <= kFarOut * kLeastSpread) return false;
+    const double within = farthest() / kFarOut / kMadToSd;
+    const auto from = std::lower_bound(ordered_.begin(), ordered_.end(), median() - within);
+    const auto to = std::upper_bound(from, ordered_.end(), median() + within);
+    return static_cast<std::size_t>(to - from) > ordered_.size() / 2 && farthest() / spread() > kFarOut;
+}
 
-/// Distance of each sample's logarithm from their median, in robust standard deviations, signed.
-std::vector<double> SettledMean::robustDistances() const {
-    std::vector<double> distances(logarithms_.begin(), logarithms_.end());
-    const double middle = medianOf(distances);
-    for (double& distance : distances) distance -= middle;
-    std::vector<double> sizes(distances.size());
-    std::transform(distances.begin(), distances.end(), sizes.begin(), [](double d) { return std::abs(d); });
-    const double spread = std::max(1.4826 * medianOf(sizes), kLeastSpread);
-    for (double& distance : distances) distance /= spread;
-    return distances;
+/// Robust standard deviation of the logarithms, which lie in order: the distances from their median are met
+/// from the smallest on by going outward from it.
+double SettledMean::spread() const {
+    const double middle = median();
+    std::size_t above = ordered_.size() / 2;
+    std::size_t below = above;
+    double distance = 0.0;
+    for (std::size_t met = 0; met <= ordered_.size() / 2; ++met) {
+        const bool up = below == 0 ||
+                        (above < ordered_.size() && ordered_[above] - middle <= middle - ordered_[below - 1]);
+        distance = up ? ordered_[above++] - middle : middle - ordered_[--below];
+    }
+    return std::max(kMadToSd * distance, kLeastSpread);
 }
 
 /// The samples without what passed over the probe.
 std::vector<double> SettledMean::undisturbed() const {
     std::vector<double> values(values_.begin(), values_.end());
-    if (values.size() < kFewest) return values;
-    const auto distances = robustDistances();
+    if (!disturbed()) return values;
+    const double middle = median();
+    const double unit = spread();
     const auto far = [](double distance) { return std::abs(distance) > kFarOut; };
-    if (std::none_of(distances.begin(), distances.end(), far)) return values;
+    std::vector<double> distances;
+    for (const double logarithm : logarithms_) distances.push_back((logarithm - middle) / unit);
     std::vector<bool> out(values.size(), false);
     const auto spread = [&](std::size_t from, int step) {
         // Its edges too: on while it lies on the same side, beyond one standard deviation.
@@ -198,11 +227,27 @@ std::optional<Settled> SettledMean::state() const {
     return out;
 }
 
+/// Whether the running sums alone tell that the error is too large: nearly every sample ends here, for next
+/// to nothing. They are less exact than the whole, so that a small margin is left to it.
+bool SettledMean::surelyLoose() const {
+    constexpr double kMargin = 1.01;
+    if (disturbed()) return false;
+    const auto n = static_cast<double>(values_.size());
+    const double mean = sums_.values / n;
+    const double squares = sums_.squares - n * mean * mean;
+    const double ends = values_.front() + values_.back() - 2.0 * sums_.origin;
+    const double neighbours = sums_.neighbours - mean * (2.0 * sums_.values - ends) + (n - 1.0) * mean * mean;
+    const double level = mean + sums_.origin;
+    if (squares <= kCoarse * n * level * level) return false;
+    const double effective = std::max(1.0, n / firstOrder(neighbours / squares, n));
+    return statedError(std::sqrt(squares / (n - 1.0)), effective) > kMargin * rule_.relative_error * level;
+}
+
 bool SettledMean::settled() const {
     if (values_.size() < 2) return false;
     const double duration = times_.back() - times_.front();
     if (duration >= rule_.longest.value()) return true;
-    if (duration < rule_.shortest.value()) return false;
+    if (duration < rule_.shortest.value() || surelyLoose()) return false;
     const Swings swings(undisturbed());
     const auto within = [&](double tau) {
         const double error = statedError(swings.sd(), std::max(1.0, swings.size() / tau));

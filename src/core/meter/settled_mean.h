@@ -66,12 +66,25 @@ class SettledMean {
 
   private:
     std::vector<double> undisturbed() const;
-    std::vector<double> robustDistances() const;
+    double median() const;
+    double spread() const;
+    double farthest() const;
+    bool disturbed() const;
+    bool surelyLoose() const;
+    void forgetFirst();
 
     SettleRule rule_;
     std::deque<double> times_;
     std::deque<double> values_;
     std::deque<double> logarithms_;  ///< of the values
+    std::vector<double> ordered_;    ///< the logarithms, ascending
+    /// Running sums of the values above the first one: themselves, their squares, neighbours' products.
+    struct Sums {
+        double origin = 0.0;
+        double values = 0.0;
+        double squares = 0.0;
+        double neighbours = 0.0;
+    } sums_;
 };
 
 /// The reading that is kept of a settled stretch, at the place where the probe was meant to be.

@@ -5,6 +5,7 @@
 #include <cmath>
 
 #include "core/living/ramp.h"
+#include "core/living/shade.h"
 #include "core/simulation/demo_scenario.h"
 #include "core/simulation/simulated_bench.h"
 #include "core/verdicts/goals.h"
@@ -72,7 +73,9 @@ Run oldLamps(const Bench& bench, Id tank) {
 double rounded(double value) { return std::round(value * 10.0) / 10.0; }
 
 void survey(Bench& bench, const Run& lamps, const char* day, std::uint64_t seed, Id& next, bool grown_over) {
-    SimulatedBench sim(sceneOf(bench, lamps), {}, seed);
+    auto scene = sceneOf(bench, lamps);
+    scene.obstacles = rocksIn(bench, lamps.tank);
+    SimulatedBench sim(std::move(scene), {}, seed);
     for (auto& spot : bench.spots) {
         const double left = grown_over && spot.name == "C" ? kGrownOver : 1.0;
         const auto taken = sim.read(spot.x, spot.y, spot.depth);
@@ -113,6 +116,17 @@ void addDemoLiving(Bench& bench, std::uint64_t seed) {
         }
         bench.spots.push_back(std::move(spot));
     }
+    bench.rocks.push_back({1,
+                           raceway->id,
+                           "slate",
+                           Millimetre(690),
+                           Millimetre(820),
+                           Millimetre(390),
+                           Millimetre(530),
+                           Millimetre(300),
+                           raceway->water_depth,
+                           0.0,
+                           {}});
     Id next = 1;
     survey(bench, oldLamps(bench, raceway->id), "2026-10-12", seed + 101, next, false);
     survey(bench, lampsOver(bench, raceway->id, "Osier 60", 210, 100), "2026-11-02", seed + 102, next, false);

@@ -11,6 +11,7 @@
 #include <QVBoxLayout>
 
 #include "core/base/limits.h"
+#include "desk/shared/photo.h"
 #include "desk/shared/quiet_button.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
@@ -18,8 +19,6 @@
 namespace glumet {
 namespace {
 
-constexpr int kPhotoSide = 1024;
-constexpr int kPhotoQuality = 80;
 constexpr int kShownPhoto = 520;
 constexpr int kReviewerWidth = 120;
 
@@ -29,21 +28,6 @@ QString scoreText(const Rating* rating) {
 }
 
 }  // namespace
-
-std::string photoOf(const QString& path) {
-    QImageReader reader(path);
-    reader.setAutoTransform(true);
-    auto picture = reader.read();
-    if (picture.isNull()) return {};
-    if (picture.width() > kPhotoSide || picture.height() > kPhotoSide)
-        picture = picture.scaled(kPhotoSide, kPhotoSide, Qt::KeepAspectRatio, Qt::SmoothTransformation);
-    QByteArray bytes;
-    QBuffer buffer(&bytes);
-    buffer.open(QIODevice::WriteOnly);
-    if (!picture.save(&buffer, "JPEG", kPhotoQuality)) return {};
-    const auto text = bytes.toBase64();
-    return static_cast<std::size_t>(text.size()) > limits::kTextBytes ? std::string() : text.toStdString();
-}
 
 ScoresPage::ScoresPage(Session& session)
     : session_(session),

@@ -54,8 +54,4 @@ class ScoresPage : public QWidget {
     Id accessory_ = 0;
 };
 
-/// A picture as it is kept with a score: at most 1024 pixels a side, JPEG in base64; empty where the file is
-/// no picture or stays too large.
-std::string photoOf(const QString& path);
-
 }  // namespace glumet

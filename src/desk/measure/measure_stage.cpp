@@ -14,7 +14,7 @@
 #include "core/survey/plan_findings.h"
 #include "core/words/finding.h"
 #include "core/words/wording.h"
-#include "desk/measure/loaded_voice.h"
+#include "desk/shared/loaded_voice.h"
 #include "desk/shared/theme.h"
 #include "meters/simulated_meter.h"
 #include "report/text.h"
@@ -27,12 +27,21 @@ constexpr int kLivePixels = 104;
 constexpr double kStripSeconds = 12.0;
 constexpr int kLeastScored = 6;  // points; fewer say nothing about a hand
 
+/// "C3" as it is spoken: letter and figure apart.
+QString spoken(const QString& point) {
+    if (point.size() > 3 || point.isEmpty() || !point.back().isDigit()) return point;
+    QString apart;
+    for (const QChar sign : point) apart += sign + QLatin1Char(' ');
+    return apart.trimmed();
+}
+
 }  // namespace
 
 MeasureStage::MeasureStage(Session& session)
     : Stage(session),
       taker_(session),
-      announcer_(session, taker_, std::make_unique<LoadedVoice>()),
+      announcer_(
+          session, [this] { return spokenNext(); }, std::make_unique<LoadedVoice>()),
       title_(makeLabel({}, TextRole::Title)),
       counter_(makeLabel({}, TextRole::Muted)),
       map_(new PlanMap),
@@ -83,6 +92,9 @@ MeasureStage::MeasureStage(Session& session)
         showTarget();
         showLive();
     });
+    connect(&taker_, &ReadingTaker::settled, &announcer_, &Announcer::settled);
+    connect(&taker_, &ReadingTaker::doubted, &announcer_, &Announcer::doubted);
+    connect(&taker_, &ReadingTaker::taken, &announcer_, &Announcer::taken);
     connect(&taker_, &ReadingTaker::sampled, this,
             [this](double seconds, double ppfd) { strip_->add(seconds, ppfd); });
     connect(&taker_, &ReadingTaker::looked, this, &MeasureStage::showLive);
@@ -344,6 +356,16 @@ void MeasureStage::arm() {
 void MeasureStage::showSound() {
     const auto word = [](bool on) { return on ? tr("on") : tr("off"); };
     sound_->setText(tr("T tones %1, S speech %2").arg(word(announcer_.tones()), word(announcer_.speech())));
+}
+
+QString MeasureStage::spokenNext() const {
+    const auto* plane = session().plane();
+    if (!taker_.target() || plane == nullptr || !plane->grid) return tr("Plane complete.");
+    const QString next = spoken(text(cellName(*plane->grid, *taker_.target())));
+    const auto check = taker_.checking();
+    if (!check) return tr("Next, %1.").arg(next);
+    return *check == CheckPointKind::Reference ? tr("Back to the reference, %1.").arg(next)
+                                               : tr("Once more, %1.").arg(next);
 }
 
 void MeasureStage::goToDoubt() {

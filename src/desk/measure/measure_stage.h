@@ -4,13 +4,13 @@
 #include <QLineEdit>
 
 #include "core/words/finding.h"
-#include "desk/measure/announcer.h"
 #include "desk/measure/reading_taker.h"
 #include "desk/measure/sweep_progress.h"
-#include "desk/measure/thin_bar.h"
+#include "desk/shared/announcer.h"
 #include "desk/shared/ledger_line.h"
 #include "desk/shared/plan_map.h"
 #include "desk/shared/stage.h"
+#include "desk/shared/thin_bar.h"
 
 namespace glumet {
 
@@ -43,6 +43,7 @@ class MeasureStage : public Stage {
     void finishTyping();
     void showSound();
     void goToDoubt();
+    QString spokenNext() const;
     void showLive();
     void showTarget();
     void updatePlan();

@@ -4,7 +4,6 @@
 #include <cmath>
 
 #include "core/bench/grid.h"
-#include "core/bench/reading_note.h"
 #include "core/meter/immersion.h"
 #include "core/meter/meter_correction.h"
 #include "core/simulation/demo_scenario.h"
@@ -14,80 +13,33 @@
 #include "report/text.h"
 
 namespace glumet {
-namespace {
 
-constexpr double kTryAgain = 2.0;      ///< s after a reading that could not be stored
-constexpr double kLookInterval = 0.2;  // s
-
-}  // namespace
-
-ReadingTaker::ReadingTaker(Session& session) : session_(session) {
-    connect(&session, &Session::meterChanged, this, &ReadingTaker::followMeter);
+ReadingTaker::ReadingTaker(Session& session) : session_(session), probe_(session) {
+    connect(&probe_, &ProbeReading::meterChanged, this, &ReadingTaker::followMeter);
+    connect(&probe_, &ProbeReading::sampled, this, &ReadingTaker::sampled);
+    connect(&probe_, &ProbeReading::looked, this, &ReadingTaker::looked);
+    connect(&probe_, &ProbeReading::settled, this, &ReadingTaker::settled);
+    connect(&probe_, &ProbeReading::changed, this, &ReadingTaker::changed);
+    connect(&probe_, &ProbeReading::due, this, &ReadingTaker::take);
     connect(&session, &Session::projectChanged, this, [this] {
         plane_ = 0;  // another project has a plane of the same id
-        hands_free_ = false;
-        watch_.reset();
+        probe_.forget();
         follow();
     });
     connect(&session, &Session::selectionChanged, this, &ReadingTaker::follow);
     connect(&session, &Session::dataChanged, this, &ReadingTaker::follow);
     followMeter();
-    follow();
-}
-
-SettleRule ReadingTaker::rule() const {
-    SettleRule rule;
-    rule.relative_error = session_.bench().method.settled_relative_error;
-    rule.longest = session_.bench().method.longest_reading;
-    return rule;
-}
-
-double ReadingTaker::progress() const {
-    const auto& now = now_;
-    if (!now || now->mean.value() <= 0.0) return 0.0;
-    if (now->settled()) return 1.0;
-    // The error falls with the root of time, so the share of the time needed is the square of its ratio.
-    const double by_error = now->standard_error > 0.0
-                                ? std::pow(rule().relative_error * now->mean.value() / now->standard_error, 2)
-                                : 1.0;
-    return std::clamp(
-        std::max(std::min(by_error, now->duration / rule().shortest), now->duration / rule().longest), 0.0,
-        0.99);
 }
 
 void ReadingTaker::followMeter() {
-    disconnect(samples_);
     disconnect(states_);
     plane_ = 0;
-    watch_.reset();
-    if (session_.meter() != nullptr) {
-        samples_ = connect(session_.meter(), &Meter::sampled, this, &ReadingTaker::onSample);
-        states_ = connect(session_.meter(), &Meter::stateChanged, this, &ReadingTaker::followState);
-    }
+    if (auto* meter = session_.meter())
+        states_ = connect(meter, &Meter::stateChanged, this, [this, meter](MeterState state) {
+            if (state == MeterState::Live) session_.say(tr("%1 is live.").arg(meter->name()));
+            if (state == MeterState::Lost) session_.warn(meter->trouble());
+        });
     follow();
-}
-
-/// A reading is never made of two stretches: what was gathered before the cable was pulled begins again.
-void ReadingTaker::followState(MeterState state) {
-    if (state == MeterState::Live) return session_.say(tr("%1 is live.").arg(session_.meter()->name()));
-    if (state != MeterState::Lost) return;
-    session_.warn(session_.meter()->trouble());
-    mean_ = SettledMean(rule());
-    now_.reset();
-    watch_.reset();
-    emit changed();
-}
-
-void ReadingTaker::setHandsFree(bool on) {
-    hands_free_ = on;
-    watch_.reset();
-    session_.say(on ? tr("Hands free: settled means are taken; move the probe to go on.")
-                    : tr("By hand: space takes the mean."));
-    emit changed();
-}
-
-std::optional<MovementWatch::State> ReadingTaker::awaited() const {
-    return watch_ ? std::optional(watch_->state()) : std::nullopt;
 }
 
 void ReadingTaker::follow() {
@@ -129,11 +81,8 @@ std::optional<CheckPointKind> ReadingTaker::checking() const {
 void ReadingTaker::setTarget(std::optional<Cell> cell) {
     target_ = cell;
     check_.reset();
-    armed_ = false;
-    was_settled_ = false;
-    mean_ = SettledMean(rule());
-    now_.reset();
-    looked_s_ = -1.0;
+    probe_.begin();
+    probe_.setGathering(cell.has_value());
     const auto* plane = session_.plane();
     if (cell && plane != nullptr && session_.meter() != nullptr)
         session_.meter()->probeMoved(Millimetre(plane->grid->xs_mm[static_cast<std::size_t>(cell->column)]),
@@ -141,33 +90,6 @@ void ReadingTaker::setTarget(std::optional<Cell> cell) {
                                      plane->depth);
     emit changed();
 }
-
-void ReadingTaker::onSample(double seconds, double ppfd) {
-    if (!target_) return;
-    if (watch_) {
-        const bool arrived = watch_->add(Second(seconds), Ppfd(ppfd)) == MovementWatch::State::Arrived;
-        if (arrived) watch_.reset();
-        emit sampled(seconds, ppfd);
-        if (arrived) emit changed();
-        return;
-    }
-    mean_.add(Second(seconds), Ppfd(ppfd));
-    emit sampled(seconds, ppfd);
-    // An eye sees no more than a few figures a second, and each look at the mean costs.
-    if (looked_s_ >= 0.0 && seconds - looked_s_ < kLookInterval) return;
-    looked_s_ = seconds;
-    look();
-    emit looked();
-    if (now_ && now_->settled() && !was_settled_) {
-        was_settled_ = true;
-        emit settled();
-    }
-    // Elsewhere the same light is looked at for another purpose: a check, or practice.
-    const bool may = !refused_s_ || seconds - *refused_s_ >= kTryAgain;
-    if (now_ && now_->settled() && watched_ && may && (armed_ || hands_free_)) take();
-}
-
-void ReadingTaker::look() { now_ = mean_.state(); }
 
 Reading ReadingTaker::atTarget() const {
     const auto& grid = *session_.plane()->grid;
@@ -181,7 +103,7 @@ Reading ReadingTaker::atTarget() const {
 bool ReadingTaker::mayTake() {
     const auto stop = stoppingCheck(session_.bench(), *session_.run(), session_.now().toStdString());
     if (!stop) return true;
-    armed_ = false;
+    probe_.disarm();
     session_.warn(
         tr("No reading is taken: %1 Ctrl+B shows the check.").arg(QString::fromStdString(stop->verdict)));
     return false;
@@ -189,45 +111,13 @@ bool ReadingTaker::mayTake() {
 
 void ReadingTaker::take() {
     if (!target_ || session_.plane() == nullptr || !mayTake()) return;
-    if (watch_) {  // the hand says that the probe is there
-        watch_.reset();
-        emit changed();
-        return;
-    }
-    look();
-    const auto now = now_;
-    if (!now) {
-        const auto* meter = session_.meter();
-        session_.warn(meter == nullptr ? tr("No meter: type the value, then Enter.")
-                      : meter->trouble().isEmpty()
-                          ? tr("The meter has sent nothing yet.")
-                          : tr("%1: Instruments (Ctrl+L) says how they are read.").arg(meter->trouble()));
-        return;
-    }
-    if (!now->settled() && !armed_) {
-        armed_ = true;
-        emit changed();
-        return;
-    }
+    auto taken = probe_.take();
+    if (!taken) return;
     const auto place = atTarget();
-    auto reading = readingFrom(*now, place.x, place.y);
-    if (!now->settled()) {
-        reading.flag = Mark::Doubtful;
-        reading.note = "taken before it settled";
-    }
-    if (now->timed_out && !now->within_error) reading.note = "not settled within the longest time";
-    if (now->left_out > 0) remark(reading, "a passing shadow left out");
-    std::optional<Spectrum> spectrum;
-    if (const auto* meter = session_.meter(); meter != nullptr) {
-        if (meter->simulated()) remark(reading, kSimulatedRemark);
-        if (const auto sample = meter->spectrum()) spectrum = spectrumOf(*sample);
-    }
-    const bool waits = hands_free_ && !session_.meter()->placesItself();
-    store(reading, spectrum ? &*spectrum : nullptr);
-    if (waits && target_ && !refused_s_) {
-        watch_.emplace(*now);
-        emit changed();
-    }
+    taken->reading.x = place.x;
+    taken->reading.y = place.y;
+    store(taken->reading, taken->spectrum ? &*taken->spectrum : nullptr);
+    if (target_ && !probe_.wasRefused()) probe_.kept(taken->settled);
 }
 
 bool ReadingTaker::keepTyped(double ppfd) {
@@ -260,11 +150,8 @@ void ReadingTaker::store(Reading reading, const Spectrum* spectrum) {
     const QString fault =
         session_.edit([&](Project& project) { return project.take(plane_, reading, spectrum); });
     storing_ = false;
-    refused_s_.reset();
-    if (!fault.isEmpty()) {
-        refused_s_ = looked_s_;
-        return;
-    }
+    probe_.accepted();
+    if (!fault.isEmpty()) return probe_.refused();
     last_ = cell;
     last_kept_ = reading.mean;
     session_.say(tr("%1 kept at %2")

@@ -3,10 +3,8 @@
 #include <QObject>
 #include <optional>
 
-#include "core/meter/movement_watch.h"
-#include "core/meter/settled_mean.h"
 #include "core/survey/repeatability.h"
-#include "desk/shared/session.h"
+#include "desk/shared/probe_reading.h"
 
 namespace glumet {
 
@@ -21,11 +19,9 @@ class ReadingTaker : public QObject {
     /// The point the probe is meant to be at; nothing when the plane has no grid or is complete.
     std::optional<Cell> target() const { return target_; }
     /// What has been gathered there so far.
-    std::optional<Settled> state() const { return now_; }
-    /// Space was pressed before the mean had settled: it is taken as soon as it has.
-    bool armed() const { return armed_; }
-    /// 0–1: how near the mean is to settled.
-    double progress() const;
+    std::optional<Settled> state() const { return probe_.state(); }
+    bool armed() const { return probe_.armed(); }
+    double progress() const { return probe_.progress(); }
 
     /// Set while the target is not a new point but a check: the reference point, or an earlier one once more.
     std::optional<CheckPointKind> checking() const;
@@ -34,14 +30,12 @@ class ReadingTaker : public QObject {
 
     /// The value stored last.
     std::optional<Ppfd> lastKept() const { return last_kept_; }
-    /// Hands free: a settled mean is taken by itself, and the next begins when the probe was seen to move.
-    bool handsFree() const { return hands_free_; }
-    void setHandsFree(bool on);
+    bool handsFree() const { return probe_.handsFree(); }
+    void setHandsFree(bool on) { probe_.setHandsFree(on); }
     /// While somebody looks at the plane; elsewhere nothing is taken by itself.
-    void setWatched(bool watched) { watched_ = watched; }
-    /// What is waited for before samples count: nothing, the probe's leaving, or its calming down.
-    std::optional<MovementWatch::State> awaited() const;
-    SettleRule rule() const;
+    void setWatched(bool watched) { probe_.setWatched(watched); }
+    std::optional<MovementWatch::State> awaited() const { return probe_.awaited(); }
+    SettleRule rule() const { return probe_.rule(); }
 
     /// Takes the mean once settled; asked again while waiting, takes it as it is and marks it doubtful.
     void take();
@@ -67,8 +61,6 @@ class ReadingTaker : public QObject {
 
   private:
     void followMeter();
-    void onSample(double seconds, double ppfd);
-    void followState(MeterState state);
     void setTarget(std::optional<Cell> cell);
     /// The next point of the way, or the check that is due before it.
     void goOnFrom(const Plane& plane);
@@ -78,26 +70,14 @@ class ReadingTaker : public QObject {
     Reading atTarget() const;
 
     Session& session_;
-    void look();
-
-    SettledMean mean_;
-    std::optional<Settled> now_;  ///< of mean_, when it was last looked at
-    double looked_s_ = -1.0;
+    ProbeReading probe_;
     std::optional<Cell> target_;
     std::optional<Cell> last_;
     Id plane_ = 0;
     std::vector<Cell> way_;
     std::optional<CheckPoint> check_;
-    bool was_settled_ = false;
-    bool armed_ = false;
     bool storing_ = false;
-    std::optional<double> refused_s_;  ///< when the project last refused a reading
-    bool watched_ = true;
-    bool hands_free_ = false;
     std::optional<Ppfd> last_kept_;
-    std::optional<MovementWatch>
-        watch_;  ///< after a reading was taken hands free, until the probe has arrived
-    QMetaObject::Connection samples_;
     QMetaObject::Connection states_;
 };
 

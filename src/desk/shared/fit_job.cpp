@@ -101,6 +101,7 @@ namespace {
 FitAsked askedOf(const Bench& bench, const Sweep& sweep, bool heights) {
     FitAsked question{bench, sweep, heights};
     question.bench.spots.clear();
+    question.bench.rocks.clear();
     question.bench.organisms.clear();
     question.bench.ramps.clear();
     question.bench.method.review.clear();

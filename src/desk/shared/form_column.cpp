@@ -105,14 +105,19 @@ void FormColumn::addRow(QLabel* name, QWidget* field) {
     const int row = grid_->rowCount();
     grid_->addWidget(name, row, 0);
     grid_->addWidget(field, row, 1);
-    if (fold_ == nullptr) return;
-    for (QWidget* part : {static_cast<QWidget*>(name), field}) {
-        part->setVisible(fold_->isChecked());
-        connect(fold_, &QPushButton::toggled, part, &QWidget::setVisible);
-    }
+    for (QWidget* part : {static_cast<QWidget*>(name), field}) putIntoFold(part);
 }
 
-void FormColumn::addWide(QWidget* widget) { grid_->addWidget(widget, grid_->rowCount(), 0, 1, 2); }
+void FormColumn::putIntoFold(QWidget* part) {
+    if (fold_ == nullptr) return;
+    part->setVisible(fold_->isChecked());
+    connect(fold_, &QPushButton::toggled, part, &QWidget::setVisible);
+}
+
+void FormColumn::addWide(QWidget* widget) {
+    grid_->addWidget(widget, grid_->rowCount(), 0, 1, 2);
+    putIntoFold(widget);
+}
 
 void FormColumn::addFold(const QString& name) {
     fold_ = new QPushButton;

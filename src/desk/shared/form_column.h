@@ -72,6 +72,7 @@ class FormColumn : public QWidget {
     };
     QComboBox* makeChoice(const QString& name, ReadIndex read, WriteIndex write);
     void addRow(QLabel* name, QWidget* field);
+    void putIntoFold(QWidget* part);
     void finish(TextField& field);
     void refuse(TextField& field, const QString& reason);
     void accept(TextField& field);

@@ -124,7 +124,7 @@ QString styleSheetFor(const Palette& p) {
     return sheet;
 }
 
-void applyTheme(QApplication& application, const Palette& p) {
+void applyTheme(QApplication& application, QWidget& window, const Palette& p) {
     houseFont(13);  // loads the shipped fonts
     QPalette palette;
     palette.setColor(QPalette::Window, p.ground);
@@ -139,7 +139,7 @@ void applyTheme(QApplication& application, const Palette& p) {
     palette.setColor(QPalette::PlaceholderText, p.muted);
     application.setPalette(palette);
     application.setFont(houseFont(13));
-    application.setStyleSheet(styleSheetFor(p));
+    window.setStyleSheet(styleSheetFor(p));
 }
 
 QLabel* makeLabel(const QString& text, TextRole role, QWidget* parent) {

@@ -5,27 +5,9 @@
 #include <QPainter>
 #include <algorithm>
 
-#include "report/spectrum_figure.h"
-#include "report/text.h"
+#include "core/spectrum/colour.h"
 
 namespace glumet {
-namespace {
-
-constexpr int kGap = 6;
-constexpr double kCorner = 12.0;
-constexpr double kLeastForSpectrum = 84.0;
-
-/// Where a spectrum would be too narrow to be read: how far off, as a bar.
-void paintBar(QPainter& p, const QRectF& box, double distance, double farthest, const Palette& c) {
-    const double room = box.height() - 26.0;
-    QRectF bar(box.left() + 6, box.bottom() - 4, 8, 0);
-    bar.setTop(bar.bottom() - std::max(1.0, room * distance / farthest));
-    p.fillRect(bar, c.water);
-}
-
-}  // namespace
-
-QString colourDistanceText(double distance) { return QString::number(distance * 1000.0, 'f', 1); }
 
 BlendingBoard::BlendingBoard() {
     setFocusPolicy(Qt::StrongFocus);
@@ -34,15 +16,10 @@ BlendingBoard::BlendingBoard() {
     setMinimumSize(240, 120);
 }
 
-void BlendingBoard::setPoints(std::vector<Point> points, const Palette& palette) {
-    points_ = std::move(points);
+void BlendingBoard::setFigure(BlendingFigure figure, const Palette& palette) {
+    figure_ = std::move(figure);
     palette_ = &palette;
-    columns_ = rows_ = 1;
-    for (const auto& point : points_) {
-        columns_ = std::max(columns_, point.column + 1);
-        rows_ = std::max(rows_, point.row + 1);
-    }
-    if (chosen_ && *chosen_ >= points_.size()) chosen_.reset();
+    if (chosen_ && *chosen_ >= points().size()) chosen_.reset();
     update();
 }
 
@@ -54,17 +31,15 @@ void BlendingBoard::choose(std::optional<std::size_t> point) {
 }
 
 QRect BlendingBoard::rectOf(std::size_t point) const {
-    const int w = (width() - kGap * (columns_ - 1)) / columns_;
-    const int h = (height() - kGap * (rows_ - 1)) / rows_;
-    return {points_[point].column * (w + kGap), points_[point].row * (h + kGap), w, h};
+    return blendingField(QRectF(rect()), figure_, point).toRect();
 }
 
 std::vector<AccessibleCell> BlendingBoard::accessibleCells() const {
     std::vector<AccessibleCell> cells;
-    for (std::size_t i = 0; i < points_.size(); ++i)
+    for (std::size_t i = 0; i < points().size(); ++i)
         cells.push_back({tr("%1: %2 thousandths from the middle%3")
-                             .arg(points_[i].name, colourDistanceText(points_[i].distance),
-                                  points_[i].distance > kColourShows ? tr(", it shows") : QString()),
+                             .arg(points()[i].name, colourDistanceText(points()[i].distance),
+                                  points()[i].distance > kColourShows ? tr(", it shows") : QString()),
                          rectOf(i), chosen_ == i});
     return cells;
 }
@@ -74,35 +49,8 @@ void BlendingBoard::paintEvent(QPaintEvent* /*event*/) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
     const auto& c = *palette_;
-    double top = 0.0;
-    double farthest = kColourShows;
-    for (const auto& point : points_) farthest = std::max(farthest, point.distance);
-    for (const auto& point : points_)
-        for (const double value : point.spectrum.values) top = std::max(top, value);
-    for (std::size_t i = 0; i < points_.size(); ++i) {
-        const auto& point = points_[i];
-        const QRectF box = QRectF(rectOf(i)).adjusted(1, 1, -1, -1);
-        const bool shows = point.distance > kColourShows;
-        p.setPen(chosen_ == i ? QPen(c.accent, 1.8) : Qt::NoPen);
-        p.setBrush(c.panel);
-        p.drawRoundedRect(box, 4, 4);
-        p.setBrush(Qt::NoBrush);
-        p.setPen(QPen(c.text, 1.2));
-        if (box.width() >= kLeastForSpectrum)
-            p.drawPolyline(spectrumLine(box.adjusted(6, 8, -46, -5), point.spectrum, top));
-        else
-            paintBar(p, box, point.distance, farthest, c);
-        p.setFont(houseFont(15, true));
-        p.setPen(shows ? c.accent : c.text);
-        p.drawText(box.adjusted(0, 4, -9, 0), Qt::AlignRight | Qt::AlignTop,
-                   point.centre ? tr("middle") : colourDistanceText(point.distance));
-        if (!shows) continue;
-        p.setPen(Qt::NoPen);
-        p.setBrush(c.accent);
-        p.drawPolygon(QPolygonF{box.bottomRight(), box.bottomRight() - QPointF(kCorner, 0),
-                                box.bottomRight() - QPointF(0, kCorner)});
-    }
-    if (hasFocus() && !chosen_ && !points_.empty()) {
+    paintBlending(p, QRectF(rect()), figure_, c, chosen_);
+    if (hasFocus() && !chosen_ && !points().empty()) {
         p.setBrush(Qt::NoBrush);
         p.setPen(QPen(c.accent, 1.2, Qt::DotLine));
         p.drawRoundedRect(QRectF(rect()).adjusted(1, 1, -1, -1), 4, 4);
@@ -110,17 +58,18 @@ void BlendingBoard::paintEvent(QPaintEvent* /*event*/) {
 }
 
 void BlendingBoard::mousePressEvent(QMouseEvent* event) {
-    for (std::size_t i = 0; i < points_.size(); ++i)
+    for (std::size_t i = 0; i < points().size(); ++i)
         if (rectOf(i).contains(event->position().toPoint()))
             return choose(chosen_ == i ? std::nullopt : std::optional(i));
 }
 
 void BlendingBoard::walk(int columns, int rows) {
-    if (points_.empty()) return;
+    if (points().empty()) return;
     if (!chosen_) return choose(0);
-    const auto& from = points_[*chosen_];
-    for (std::size_t i = 0; i < points_.size(); ++i)
-        if (points_[i].column == from.column + columns && points_[i].row == from.row + rows) return choose(i);
+    const auto& from = points()[*chosen_];
+    for (std::size_t i = 0; i < points().size(); ++i)
+        if (points()[i].column == from.column + columns && points()[i].row == from.row + rows)
+            return choose(i);
 }
 
 void BlendingBoard::keyPressEvent(QKeyEvent* event) {

@@ -4,31 +4,19 @@
 #include <optional>
 #include <vector>
 
-#include "core/base/spectrum.h"
-#include "core/spectrum/colour.h"
 #include "desk/shared/accessible_cells.h"
-#include "report/palette.h"
+#include "report/blending_figure.h"
 
 namespace glumet {
 
-/// Points of a blending test at their places, seen from above: each spectrum small, how far its colour is
-/// from the middle's in figures, and a corner where that would show. Arrow keys and the mouse choose one.
+/// The board of a blending test. Arrow keys and the mouse choose one of its points.
 class BlendingBoard : public QWidget, public AccessibleCells {
     Q_OBJECT
 
   public:
-    struct Point {
-        int column = 0;
-        int row = 0;  ///< from the back
-        QString name;
-        Spectrum spectrum;  ///< all to one PPFD
-        double distance = 0.0;
-        bool centre = false;
-    };
-
     BlendingBoard();
-    void setPoints(std::vector<Point> points, const Palette& palette);
-    const std::vector<Point>& points() const { return points_; }
+    void setFigure(BlendingFigure figure, const Palette& palette);
+    const std::vector<BlendingFigure::Point>& points() const { return figure_.points; }
     std::optional<std::size_t> chosen() const { return chosen_; }
     void choose(std::optional<std::size_t> point);
     std::vector<AccessibleCell> accessibleCells() const override;
@@ -48,14 +36,9 @@ class BlendingBoard : public QWidget, public AccessibleCells {
   private:
     void walk(int columns, int rows);
 
-    std::vector<Point> points_;
-    int columns_ = 1;
-    int rows_ = 1;
+    BlendingFigure figure_;
     const Palette* palette_ = nullptr;
     std::optional<std::size_t> chosen_;
 };
-
-/// "1.4": thousandths, as all of the window writes Δu'v'.
-QString colourDistanceText(double distance);
 
 }  // namespace glumet

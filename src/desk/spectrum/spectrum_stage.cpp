@@ -510,7 +510,7 @@ void SpectrumStage::refreshBlending() {
     if (of == nullptr) {
         test_what_->setText(
             tr("No blending test yet: nine spectra under the lamp show how its channels mix."));
-        board_->setPoints({}, colours());
+        board_->setFigure({}, colours());
         return;
     }
     const auto* first = of->points.front();
@@ -519,53 +519,14 @@ void SpectrumStage::refreshBlending() {
                             ? tr("%n points, %1 down", nullptr, static_cast<int>(of->points.size()))
                                   .arg(session().length(*first->height))
                             : tr("%n points", nullptr, static_cast<int>(of->points.size())));
-    if (of->result.colour_from_mean.empty()) return refreshBoard();
+    board_->setFigure(blendingFigure(*of), colours());
+    if (of->result.colour_from_mean.empty()) return;
     blend_->setText(colourDistanceText(of->result.figure.value));
     blend_what_->setText(
         (of->over_time ? tr("×10⁻³ Δu'v' from their mean, %1–%2") : tr("×10⁻³ Δu'v' from the middle, %1–%2"))
             .arg(colourDistanceText(of->result.figure.low), colourDistanceText(of->result.figure.high)));
     if (const QString ripple = rippleText(); !ripple.isEmpty())
         test_what_->setText(test_what_->text() + QLatin1Char('\n') + ripple);
-    refreshBoard();
-}
-
-void SpectrumStage::refreshBoard() {
-    const auto* of = test();
-    std::vector<BlendingBoard::Point> points;
-    const auto& distances = of->over_time ? of->result.colour_from_mean : of->result.colour_from_centre;
-    std::vector<double> xs;
-    std::vector<double> ys;
-    const auto rank = [](std::vector<double>& values, double value) {
-        for (std::size_t i = 0; i < values.size(); ++i)
-            if (std::abs(values[i] - value) < 1.0) return static_cast<int>(i);
-        return 0;
-    };
-    const auto distinct = [](std::vector<double>& values, double value, bool descending) {
-        for (const double known : values)
-            if (std::abs(known - value) < 1.0) return;
-        values.push_back(value);
-        std::sort(values.begin(), values.end());
-        if (descending) std::reverse(values.begin(), values.end());
-    };
-    for (const auto* point : of->points) {
-        distinct(xs, point->x.value_or(Millimetre(0)).value(), false);
-        distinct(ys, point->y.value_or(Millimetre(0)).value(), true);
-    }
-    constexpr int kMomentsInARow = 8;
-    for (std::size_t i = 0; i < of->points.size(); ++i) {
-        const auto* record = of->points[i];
-        BlendingBoard::Point point;
-        point.name = text(record->name);
-        point.column = of->over_time ? static_cast<int>(i) % kMomentsInARow
-                                     : rank(xs, record->x.value_or(Millimetre(0)).value());
-        point.row = of->over_time ? static_cast<int>(i) / kMomentsInARow
-                                  : rank(ys, record->y.value_or(Millimetre(0)).value());
-        point.spectrum = scaledFor(record->spectrum, OverlayScale::Par);
-        point.distance = i < distances.size() ? distances[i] : 0.0;
-        point.centre = !of->over_time && i == of->centre;
-        points.push_back(std::move(point));
-    }
-    board_->setPoints(std::move(points), colours());
 }
 
 void SpectrumStage::fillChoices() {

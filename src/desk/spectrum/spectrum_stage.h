@@ -67,7 +67,6 @@ class SpectrumStage : public Stage {
     void refreshMixer();
     void refreshOutcome();
     void refreshBlending();
-    void refreshBoard();
     void fillChoices();
     void fillPresets();
     void usePreset(int index);

@@ -5,19 +5,18 @@
 #include <QPushButton>
 #include <QScrollArea>
 #include <QSlider>
-#include <map>
 #include <memory>
-#include <tuple>
 
-#include "core/living/survey_history.h"
-#include "desk/shared/form_column.h"
 #include "desk/shared/stage.h"
+#include "desk/tank/survey_strip.h"
+#include "desk/tank/tank_form.h"
 #include "desk/tank/tank_view.h"
+#include "desk/tank/walk_panel.h"
 
 namespace glumet {
 
 /// A living tank: its spots from above and from the side with the light between them, what lives where and
-/// what it had, and how slowly a new light is brightened.
+/// what it had, how slowly a new light is brightened, and the walk from spot to spot with the probe.
 class TankStage : public Stage {
     Q_OBJECT
 
@@ -27,61 +26,69 @@ class TankStage : public Stage {
 
     void refresh() override;
     std::vector<Finding> findings() const override;
-    QWidget* keyWidget() override { return view_; }
+    QWidget* keyWidget() override;
     QWidget* section() override { return side_; }
+    bool listens() const override { return true; }
 
     void addSpot();
-    void removeSpot();
-    void newRamp();
-    void removeRamp();
+    TankForm& form() { return *form_; }
     /// Notes what happened on the way up, today.
     void noteOnRamp(RampEventKind kind);
     void askForCalendar();
     void writeCalendar(const QString& path);
+    void askForSheet();
+    void writeSheet(const QString& path);
     void chooseSpot(Id spot);
-    Id spot() const { return spot_; }
+    Id spot() const { return choice_.spot() == nullptr ? 0 : choice_.spot()->id; }
+    /// From spot to spot with the probe; ends one that is under way.
+    void walkOrEnd();
+    SpotWalk& walk() { return walk_; }
+    WalkPanel& walkPanel() { return *panel_; }
+
+  protected:
+    void showEvent(QShowEvent* event) override;
+    void hideEvent(QHideEvent* event) override;
 
   private:
     void layOut();
+    QWidget* makeBelow();
     void makeSide();
-    void addSpotRows();
-    void addOrganismRows();
-    void addGoalRow();
-    void addRampRows();
-    const Tank* tank() const;
-    const TankSpot* chosen() const;
-    const Organism* lives() const;
-    const Acclimation* ramp() const;
-    std::vector<const TankSpot*> spots() const;
     void addSpotAt(double x_mm, double y_mm);
-    FormColumn::Write spotWriter(std::function<QString(TankSpot&, const QString&)> change);
-    FormColumn::Write organismWriter(std::function<QString(Organism&, const QString&)> change);
-    FormColumn::Write rampWriter(std::function<QString(Acclimation&, const QString&)> change);
-    QString typeReading(const QString& typed);
+    std::vector<DatedStep> steps() const;
     void showPictures();
+    void estimate();
+    std::vector<Finding> aboutThePlace();
+    const ReachUnder& reachOf(const TankSpot& spot);
     void showRamp();
-    void showHistories(const std::vector<TankSurvey>& surveys);
-    ExpectedLight expectedLight();
+    void showHistories();
+    void followWalk();
 
+    TankChoice choice_;
+    TankLight light_;
+    SpotWalk walk_;
     QLabel* title_;
     QLabel* survey_;
+    SurveyStrip* strip_;
     TankView* view_;
     QSlider* depth_;
     QLabel* depth_name_;
+    QPushButton* walk_button_ = nullptr;
+    QWidget* below_ = nullptr;  ///< plan and histories, while nobody walks
+    WalkPanel* panel_;
     QLabel* ramp_name_;
     PaintedPanel* ramp_view_;
     QLabel* steps_;
     PaintedPanel* histories_;
     QPointer<QWidget> side_;
     PaintedPanel* side_view_;
-    FormColumn* form_;
+    TankForm* form_;
     TankFigure figure_;
-    /// Light of the fixtures that were read over the tank last, by their fit, and of which run and fit it is.
-    std::shared_ptr<FastField> field_;
-    std::map<std::tuple<double, double, double>, double> field_values_;
-    Id field_run_ = 0;
-    std::optional<FitResult> field_fit_;
-    Id spot_ = 0;
+    TankMap map_;
+    std::optional<Predicted> estimate_;  ///< of the chosen spot, by the model
+    std::vector<Finding> about_;         ///< of the chosen spot and its depth
+    std::optional<ReachUnder> reach_;
+    std::tuple<double, double, double> reach_of_;
+    LightScene reach_in_;
     bool depth_by_hand_ = false;
 };
 

@@ -98,7 +98,7 @@ void MainWindow::dress() {
     if (dressed_ == &session_.palette()) return;  // a change of units alone
     dressed_ = &session_.palette();
     if (auto* application = qobject_cast<QApplication*>(QCoreApplication::instance()))
-        applyTheme(*application, session_.palette());
+        applyTheme(*application, *this, session_.palette());
 }
 
 QWidget* MainWindow::makeTopBar() {

@@ -5,6 +5,7 @@
 #include <QFile>
 #include <set>
 
+#include "report/page/page_fonts.h"
 #include "report/page/pictures.h"
 #include "report/palette.h"
 #include "report/text.h"
@@ -17,14 +18,6 @@ using Dictionary = ctemplate::TemplateDictionary;
 QString resource(const char* name) {
     QFile file{QString::fromLatin1(name)};
     return file.open(QIODevice::ReadOnly) ? QString::fromUtf8(file.readAll()) : QString();
-}
-
-QString fontFace(const char* file, const char* weight) {
-    QFile font(QStringLiteral(":/fonts/%1.otf").arg(QLatin1String(file)));
-    if (!font.open(QIODevice::ReadOnly)) return {};
-    return QStringLiteral(
-               "@font-face{font-family:'Glumet Text';font-weight:%1;src:url(data:font/otf;base64,%2)}")
-        .arg(QLatin1String(weight), QString::fromLatin1(font.readAll().toBase64()));
 }
 
 const char* classOf(ProseTone tone) {
@@ -72,8 +65,7 @@ class HtmlWriter {
 
   private:
     QString styleSheet() const {
-        QString all = fontFace("GlumetText-Regular", "normal") + fontFace("GlumetText-Bold", "bold") +
-                      resource(":/publish/page.css");
+        QString all = fontFaces(true) + resource(":/publish/page.css");
         for (const int wide : widths_)
             all += QStringLiteral("figure.w%1{flex:1 1 %2px;max-width:%1px}\n").arg(wide).arg(wide * 3 / 4);
         return all;

@@ -6,6 +6,7 @@
 #include <QSvgGenerator>
 
 #include "report/page/card_painter.h"
+#include "report/page/page_fonts.h"
 #include "report/page/prose_layout.h"
 #include "report/text.h"
 
@@ -110,8 +111,11 @@ QString inlineSvg(const PageFigure& figure, LengthUnit unit) {
 
 QByteArray svgOf(const PageFigure& figure, LengthUnit unit, const QString& provenance) {
     const Foot foot(figure, unit, provenance, footWidth(figure));
-    return svgBytes(wholeSize(figure, foot), text(figure.caption, unit),
-                    [&](QPainter& p) { paintAlone(p, figure, unit, foot); });
+    auto svg = svgBytes(wholeSize(figure, foot), text(figure.caption, unit),
+                        [&](QPainter& p) { paintAlone(p, figure, unit, foot); });
+    const bool bold = svg.contains("font-weight=\"700\"") || svg.contains("font-weight=\"600\"");
+    const auto style = QStringLiteral("<style>%1</style>\n").arg(fontFaces(bold)).toLatin1();
+    return svg.insert(svg.indexOf("</defs>"), style);
 }
 
 QByteArray pngOf(const PageFigure& figure, LengthUnit unit, const QString& provenance) {

@@ -1,3 +1,5 @@
+#include <fmt/format.h>
+
 #include <algorithm>
 #include <cmath>
 
@@ -7,6 +9,7 @@
 #include "core/verdicts/blending_tests.h"
 #include "core/verdicts/channel_mix.h"
 #include "core/verdicts/spectrum_findings.h"
+#include "report/blending_figure.h"
 #include "report/palette.h"
 #include "report/review/sections.h"
 #include "report/spectrum_figure.h"
@@ -17,7 +20,8 @@ namespace {
 
 constexpr int kSpectrumWide = 900;
 constexpr int kSpectrumTall = 320;
-constexpr int kBlendSide = 320;
+constexpr int kBlendWide = 560;
+constexpr int kBlendRow = 78;
 constexpr double kPad = 8.0;
 constexpr double kThousand = 1000.0;
 
@@ -86,7 +90,28 @@ DataTable blendingTable(const BlendingTest& test) {
     return table;
 }
 
-void sayBlending(MadeSection& out, const std::vector<BlendingTest>& tests) {
+PageFigure blendingPicture(const SectionOf& of, const BlendingTest& test, std::size_t number) {
+    const auto board = blendingFigure(test);
+    PageFigure figure;
+    figure.name = fmt::format("{}-blending-{}", of.name, number + 1);
+    figure.caption =
+        test.over_time
+            ? say(GLUMET_SAY("Core", "Blending from moment to moment, {}: Δu'v' ×10⁻³ from the mean"),
+                  test.name)
+            : say(GLUMET_SAY("Core", "Blending from above, {}: Δu'v' ×10⁻³ from the middle"), test.name);
+    figure.alt = say(GLUMET_SAY("Core",
+                                "The spectra at their places; a corner marks where a difference from "
+                                "the middle would show, beyond {}."),
+                     Figure{kColourShows * kThousand, 0});
+    figure.size = QSize(kBlendWide, kBlendRow * board.rows);
+    figure.paint = [board](QPainter& p, const QRectF& area, LengthUnit) {
+        paintBlending(p, area.adjusted(kPad, kPad, -kPad, -kPad), board, paper());
+    };
+    return figure;
+}
+
+void sayBlending(const SectionOf& of, MadeSection& out, const std::vector<BlendingTest>& tests) {
+    std::size_t number = 0;
     for (const auto& test : tests) {
         if (test.result.colour_from_centre.empty() && test.result.colour_from_mean.empty()) continue;
         const auto& figure = test.result.figure;
@@ -101,6 +126,7 @@ void sayBlending(MadeSection& out, const std::vector<BlendingTest>& tests) {
                 : say(GLUMET_SAY("Core",
                                  "Blending over {} points, {}: Δu'v' {} ×10⁻³ from the middle ({}–{})."),
                       countOf(test.points.size()), test.name, value, low, high))});
+        out.blocks.emplace_back(FigureRow{{blendingPicture(of, test, number++)}});
         if (!test.over_time) out.blocks.emplace_back(blendingTable(test));
     }
 }
@@ -134,7 +160,7 @@ MadeSection spectrumSection(const SectionOf& of) {
             }
         }
     }
-    sayBlending(out, tests);
+    sayBlending(of, out, tests);
     if (out.blocks.empty()) out.missing = say(GLUMET_SAY("Core", "no spectrum was read, and none is stated"));
     return out;
 }

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "desk/measure/voice.h"
+#include "desk/shared/voice.h"
 
 namespace glumet {
 

@@ -3,8 +3,8 @@
 #include <QObject>
 #include <memory>
 
-#include "desk/measure/reading_taker.h"
-#include "desk/measure/voice.h"
+#include "desk/shared/session.h"
+#include "desk/shared/voice.h"
 
 namespace glumet {
 
@@ -14,20 +14,24 @@ class Announcer : public QObject {
     Q_OBJECT
 
   public:
-    Announcer(Session& session, ReadingTaker& taker, std::unique_ptr<Voice> voice);
+    /// Words after a value that was kept: where to go next.
+    using Next = std::function<QString()>;
+    Announcer(Session& session, Next next, std::unique_ptr<Voice> voice);
 
     bool tones() const { return tones_; }
     bool speech() const { return speech_; }
     void setTones(bool on);
     void setSpeech(bool on);
+    void settled() { play(Tone::Settled); }
+    void doubted() { play(Tone::Doubtful); }
+    void taken(double ppfd, bool doubtful);
     void setVoice(std::unique_ptr<Voice> voice) { voice_ = std::move(voice); }
 
   private:
-    void sayNext(double kept);
     void play(Tone tone);
 
     Session& session_;
-    ReadingTaker& taker_;
+    Next next_;
     std::unique_ptr<Voice> voice_;
     bool tones_ = true;
     bool speech_ = false;

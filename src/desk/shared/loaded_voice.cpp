@@ -1,4 +1,4 @@
-#include "desk/measure/loaded_voice.h"
+#include "desk/shared/loaded_voice.h"
 
 #include <QCoreApplication>
 #include <QPluginLoader>

@@ -1,0 +1,112 @@
+#include "desk/tank/tank_choice.h"
+
+#include <algorithm>
+
+namespace glumet {
+namespace {
+
+constexpr int kDateLetters = 10;
+
+/// The chosen one of a list, else its first.
+template <class Row>
+const Row* chosenOf(const std::vector<const Row*>& rows, Id id) {
+    for (const auto* row : rows)
+        if (row->id == id) return row;
+    return rows.empty() ? nullptr : rows.front();
+}
+
+}  // namespace
+
+std::vector<const Tank*> TankChoice::tanks() const {
+    const auto& bench = session_.bench();
+    std::vector<const Tank*> out;
+    for (const auto& tank : bench.tanks) {
+        const bool named = std::any_of(bench.spots.begin(), bench.spots.end(),
+                                       [&](const TankSpot& spot) { return spot.tank == tank.id; });
+        if (tank.use == TankUse::Living || named) out.push_back(&tank);
+    }
+    if (out.empty() && !bench.tanks.empty()) out.push_back(&bench.tanks.front());
+    return out;
+}
+
+/// Without a choice the one with spots before others.
+const Tank* TankChoice::tank() const {
+    const auto all = tanks();
+    if (const auto* chosen = byId(session_.bench().tanks, tank_))
+        if (std::find(all.begin(), all.end(), chosen) != all.end()) return chosen;
+    for (const auto* tank : all)
+        for (const auto& spot : session_.bench().spots)
+            if (spot.tank == tank->id) return tank;
+    return all.empty() ? nullptr : all.front();
+}
+
+std::vector<const TankSpot*> TankChoice::spots() const {
+    std::vector<const TankSpot*> out;
+    const auto* in = tank();
+    for (const auto& spot : session_.bench().spots)
+        if (in != nullptr && spot.tank == in->id) out.push_back(&spot);
+    return out;
+}
+
+std::vector<const Rock*> TankChoice::rocks() const {
+    std::vector<const Rock*> out;
+    const auto* in = tank();
+    for (const auto& rock : session_.bench().rocks)
+        if (in != nullptr && rock.tank == in->id) out.push_back(&rock);
+    return out;
+}
+
+std::vector<const Acclimation*> TankChoice::ramps() const {
+    std::vector<const Acclimation*> out;
+    const auto* in = tank();
+    for (const auto& ramp : session_.bench().ramps)
+        if (ramp.tank == 0 || (in != nullptr && ramp.tank == in->id)) out.push_back(&ramp);
+    return out;
+}
+
+const TankSpot* TankChoice::spot() const { return byId(session_.bench().spots, spot_); }
+const Organism* TankChoice::lives() const { return livesAt(session_.bench(), spot_); }
+const Rock* TankChoice::rock() const { return chosenOf(rocks(), rock_); }
+const Acclimation* TankChoice::ramp() const { return chosenOf(ramps(), ramp_); }
+
+void TankChoice::chooseTank(Id tank) {
+    tank_ = tank;
+    spot_ = 0;
+    before_.clear();
+    now_.clear();
+    settle();
+}
+
+void TankChoice::settle() {
+    const auto* in = tank();
+    if (spot() == nullptr || in == nullptr || spot()->tank != in->id)
+        spot_ = spots().empty() ? 0 : spots().front()->id;
+    surveys_ = in == nullptr ? std::vector<TankSurvey>() : surveysOf(session_.bench(), in->id);
+    const auto gone = [&](const std::string& day) {
+        return std::none_of(surveys_.begin(), surveys_.end(),
+                            [&](const TankSurvey& survey) { return survey.day == day; });
+    };
+    if (gone(before_) || gone(now_)) {
+        before_.clear();
+        now_.clear();
+    }
+}
+
+std::string TankChoice::before() const {
+    if (!before_.empty()) return before_;
+    return surveys_.size() < 2 ? std::string() : surveys_[surveys_.size() - 2].day;
+}
+
+std::string TankChoice::now() const {
+    if (!now_.empty()) return now_;
+    return surveys_.empty() ? std::string() : surveys_.back().day;
+}
+
+void TankChoice::compare(const std::string& before, const std::string& now) {
+    before_ = std::min(before, now);
+    now_ = std::max(before, now);
+}
+
+std::string TankChoice::today() const { return session_.now().left(kDateLetters).toStdString(); }
+
+}  // namespace glumet
