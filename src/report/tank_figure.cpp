@@ -15,6 +15,7 @@ constexpr double kMapCellMm = 40.0;
 constexpr int kMostCells = 60;
 constexpr double kMark = 8.0;
 constexpr double kReach = 22.0;
+constexpr double kColumn = 1.5;  // px
 constexpr double kOutside = 4.0;           // how much worse words outside the tank are than over others
 constexpr std::size_t kDottedPoints = 24;  // more run into each other
 constexpr double kNothing = 0.10;          // how much of a colour stays where light is told badly
@@ -385,6 +386,23 @@ void paintRamp(QPainter& p, const QRectF& area, const std::vector<DatedStep>& st
                left ? Qt::AlignRight : Qt::AlignLeft, now);
 }
 
+namespace {
+
+/// Years of looks fall into the same column of pixels: of each its mean, and the last as it is.
+QPolygonF thinned(const QPolygonF& line) {
+    QPolygonF out;
+    for (qsizetype i = 0; i < line.size();) {
+        QPointF sum;
+        const qsizetype from = i;
+        while (i < line.size() && line[i].x() < line[from].x() + kColumn) sum += line[i++];
+        out << sum / static_cast<double>(i - from);
+    }
+    if (!line.isEmpty()) out.back() = line.back();
+    return out;
+}
+
+}  // namespace
+
 void paintHistories(QPainter& p, const QRectF& area, const std::vector<SpotHistory>& histories,
                     const Palette& c) {
     if (histories.empty()) return;
@@ -417,7 +435,7 @@ void paintHistories(QPainter& p, const QRectF& area, const std::vector<SpotHisto
                 last > first ? box.left() + box.width() * (day - first) / (last - first) : box.center().x(),
                 box.bottom() - box.height() * ppfd / top);
         p.setPen(QPen(colour, 1.6));
-        p.drawPolyline(line);
+        p.drawPolyline(thinned(line));
         p.setBrush(colour);
         if (one.points.size() <= kDottedPoints)
             for (const auto& at : line) p.drawEllipse(at, 2.4, 2.4);

@@ -68,9 +68,9 @@ TankMap mapOf(const Bench& bench, Id tank, const std::optional<SurveyChange>& ch
     return TankMap::of(spots, expected);
 }
 
-double TankMap::covariance(const Place& a, const Place& b) const {
+double TankMap::correlation(const Place& a, const Place& b) const {
     const double square = (a.x - b.x) * (a.x - b.x) + (a.y - b.y) * (a.y - b.y) + (a.z - b.z) * (a.z - b.z);
-    return sd_ * sd_ * std::exp(-0.5 * square / (scale_mm_ * scale_mm_));
+    return std::exp(-0.5 * square / (scale_mm_ * scale_mm_));
 }
 
 void TankMap::settle() {
@@ -78,24 +78,36 @@ void TankMap::settle() {
     double best = -1e300;
     double scale = scale_mm_;
     double sd = sd_;
-    for (const double tried_scale : kScalesMm)
+    for (const double tried_scale : kScalesMm) {
+        scale_mm_ = tried_scale;
+        const auto alike = correlation();
         for (const double tried_sd : kSds) {
-            scale_mm_ = tried_scale;
             sd_ = tried_sd;
-            if (const double evidence = solve(false); evidence > best) {
+            if (const double evidence = solve(alike, false); evidence > best) {
                 best = evidence;
                 scale = tried_scale;
                 sd = tried_sd;
             }
         }
+    }
     scale_mm_ = scale;
     sd_ = sd;
-    solve(true);
+    solve(correlation(), true);
 }
 
-double TankMap::solve(bool whole) {
+/// Of every two readings' places, by the length scale; row by row.
+std::vector<double> TankMap::correlation() const {
+    const std::size_t n = places_.size();
+    std::vector<double> out(n * n);
+    for (std::size_t i = 0; i < n; ++i)
+        for (std::size_t j = 0; j <= i; ++j)
+            out[i * n + j] = out[j * n + i] = correlation(places_[i], places_[j]);
+    return out;
+}
+
+double TankMap::solve(const std::vector<double>& alike, bool whole) {
     const auto n = static_cast<Eigen::Index>(places_.size());
-    Eigen::MatrixXd covariance(n, n);
+    Eigen::MatrixXd covariance = sd_ * sd_ * Eigen::Map<const Eigen::MatrixXd>(alike.data(), n, n);
     Eigen::VectorXd logs(n);
     Eigen::MatrixXd line(n, expected_ ? 1 : 2);
     for (Eigen::Index i = 0; i < n; ++i) {
@@ -103,8 +115,6 @@ double TankMap::solve(bool whole) {
         logs(i) = place.log;
         line(i, 0) = 1.0;
         if (!expected_) line(i, 1) = place.z;
-        for (Eigen::Index j = 0; j < n; ++j)
-            covariance(i, j) = this->covariance(place, places_[static_cast<std::size_t>(j)]);
         covariance(i, i) += place.noise * place.noise;
     }
     const Eigen::LDLT<Eigen::MatrixXd> ldlt(covariance);
@@ -144,12 +154,14 @@ MapPoint TankMap::at(double x_mm, double y_mm, double depth_mm) const {
     std::vector<double> k(n);
     double log = level_ + slope_ * depth_mm;
     for (std::size_t i = 0; i < n; ++i) {
-        k[i] = covariance(here, places_[i]);
+        k[i] = sd_ * sd_ * correlation(here, places_[i]);
         log += k[i] * weights_[i];
     }
     double variance = sd_ * sd_;
-    for (std::size_t i = 0; i < n; ++i)
-        for (std::size_t j = 0; j < n; ++j) variance -= k[i] * inverse_[i * n + j] * k[j];
+    const auto size = static_cast<Eigen::Index>(n);
+    const Eigen::Map<const Eigen::VectorXd> to_readings(k.data(), size);
+    const Eigen::Map<const Eigen::MatrixXd> inverse(inverse_.data(), size, size);
+    variance -= to_readings.dot(inverse * to_readings);
     // Without an expected field only readings near by may speak.
     bool told = expected_ || variance <= kNear * sd_ * sd_;
     for (const auto& [x, y, z] : shades_)

@@ -46,10 +46,11 @@ class TankMap {
     struct Place {
         double x, y, z, log, noise;
     };
-    double covariance(const Place& a, const Place& b) const;
+    double correlation(const Place& a, const Place& b) const;
+    std::vector<double> correlation() const;
     void settle();
     /// The logarithm of the evidence; what at() asks only for the whole.
-    double solve(bool whole);
+    double solve(const std::vector<double>& alike, bool whole);
 
     std::vector<Place> places_;
     std::vector<std::array<double, 3>> shades_;  ///< places that were read shaded

@@ -7,6 +7,7 @@ StageEntry tankEntry() {
     entry.id = QStringLiteral("tank");
     entry.title = TankStage::tr("Tank");
     entry.act = Act::Give;
+    entry.follows_fit = false;
     entry.make = [](Session& session) { return new TankStage(session); };
     const auto note = [](RampEventKind kind) {
         return onStage<TankStage>([kind](TankStage& stage) { stage.noteOnRamp(kind); });

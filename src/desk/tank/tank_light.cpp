@@ -40,12 +40,13 @@ std::optional<TankLight::Source> TankLight::source(const Tank& tank) {
     return lamps_ ? hungOver(tank) : readOver(tank);
 }
 
-void TankLight::settle(const Tank* tank) {
+bool TankLight::settle(const Tank* tank) {
     auto found = tank == nullptr ? std::nullopt : source(*tank);
     if (!found) {
+        const bool had = known();
         rocky_.reset();
         bare_.reset();
-        return;
+        return had;
     }
     auto rocky = found->scene;
     rocky.obstacles = rocksIn(session_.bench(), tank->id);
@@ -53,7 +54,7 @@ void TankLight::settle(const Tank* tank) {
     stated_ = std::move(found->stated);
     stated_.obstacles = rocky.obstacles;
     model_ = std::move(found->model);
-    if (rocky_ != nullptr && rocky_->scene() == rocky) return;
+    if (rocky_ != nullptr && rocky_->scene() == rocky) return false;
     with_values_.clear();
     without_values_.clear();
     bare_ = rocky.obstacles.empty() ? nullptr : std::make_unique<FastField>(std::move(found->scene));
@@ -61,6 +62,7 @@ void TankLight::settle(const Tank* tank) {
         rocky_ = std::make_unique<FastField>(std::move(rocky));
     else
         rocky_->setScene(std::move(rocky));
+    return true;
 }
 
 QString TankLight::fixture() const { return known() ? text(model_.fixture) : QString(); }

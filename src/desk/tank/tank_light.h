@@ -27,8 +27,9 @@ class TankLight {
 
     void hang(std::optional<LampsAsIf> lamps) { lamps_ = std::move(lamps); }
     const std::optional<LampsAsIf>& lamps() const { return lamps_; }
-    /// Takes over what has changed: asks for the fit it needs, and makes the fields anew where it is another.
-    void settle(const Tank* tank);
+    /// Takes over what has changed: asks for the fit it needs, and makes the fields anew where it is another;
+    /// whether it was.
+    bool settle(const Tank* tank);
     bool known() const { return rocky_ != nullptr; }
     /// Nothing was read under these lamps: what they give is an estimate.
     bool asIf() const { return known() && lamps_.has_value(); }

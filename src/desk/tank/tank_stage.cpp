@@ -86,6 +86,10 @@ TankStage::TankStage(Session& session)
         choice_.compare(before.toStdString(), now.toStdString());
         emit viewChanged();
     });
+    // A fit that says the same as before, which follows every reading, is no reason to show all anew.
+    connect(&session, &Session::fitChanged, this, [this] {
+        if (isVisible() && light_.settle(choice_.tank())) emit viewChanged();
+    });
     connect(&walk_, &SpotWalk::changed, this, &TankStage::followWalk);
     connect(&walk_, &SpotWalk::ended, this, &TankStage::followWalk);
 }
