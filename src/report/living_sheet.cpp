@@ -9,6 +9,15 @@ namespace glumet {
 namespace {
 
 constexpr QSize kPlanSize(640, 330);
+constexpr int kNoteLetters = 70;
+constexpr int kValueLetters = 24;
+
+/// Room to write, as wide as so many letters: blanks that are not folded away.
+Words room(int letters) {
+    std::string blanks;
+    for (int i = 0; i < letters; ++i) blanks += "\u00a0";
+    return say("{}", blanks);
+}
 
 void addSteps(Document& out, const LivingSheetQuestion& q) {
     if (q.steps.empty()) return;
@@ -22,7 +31,7 @@ void addSteps(Document& out, const LivingSheetQuestion& q) {
     for (const auto& step : q.steps)
         table.rows.push_back({say("{}", step.day), say("{} %", Figure{step.level_pct, 0}),
                               step.held ? Words(say(GLUMET_SAY("Core", "hold"))) : Words(say("☐")),
-                              Words(say("{}", std::string()))});
+                              room(kNoteLetters)});
     out.blocks.push_back(std::move(table));
 }
 
@@ -38,11 +47,10 @@ void addSpots(Document& out, const LivingSheetQuestion& q) {
         if (spot.tank != q.tank) continue;
         const auto* who = livesAt(*q.bench, spot.id);
         const auto* last = latestAt(spot);
-        table.rows.push_back({say("{}", spot.name), say("{}", who == nullptr ? std::string() : who->name),
-                              say("{}", spot.depth),
-                              last == nullptr ? Words(say("–")) : Words(say("{}", last->mean)),
-                              say("{}", last == nullptr ? std::string() : last->time.substr(0, 10)),
-                              say("{}", std::string())});
+        table.rows.push_back(
+            {say("{}", spot.name), say("{}", who == nullptr ? std::string() : who->name),
+             say("{}", spot.depth), last == nullptr ? Words(say("–")) : Words(say("{}", last->mean)),
+             say("{}", last == nullptr ? std::string() : last->time.substr(0, 10)), room(kValueLetters)});
     }
     out.blocks.push_back(std::move(table));
 }
@@ -82,8 +90,8 @@ Document livingSheet(const LivingSheetQuestion& q) {
     };
     out.blocks.push_back(FigureRow{{std::move(plan)}});
     addSteps(out, q);
-    addSpots(out, q);
     addGuide(out);
+    addSpots(out, q);
     return out;
 }
 

@@ -15,7 +15,7 @@ constexpr double kMapCellMm = 40.0;
 constexpr int kMostCells = 60;
 constexpr double kMark = 8.0;
 constexpr double kReach = 22.0;
-constexpr double kColumn = 1.5;  // px
+constexpr double kColumn = 1.5;            // px
 constexpr double kOutside = 4.0;           // how much worse words outside the tank are than over others
 constexpr std::size_t kDottedPoints = 24;  // more run into each other
 constexpr double kNothing = 0.10;          // how much of a colour stays where light is told badly
@@ -94,6 +94,7 @@ class Labels {
                 const auto both = other.intersected(box);
                 covered += both.width() * both.height();
             }
+            if (covered < 1.0) return box;  // px²: nothing that is seen
             if (covered >= least) continue;
             least = covered;
             best = box;

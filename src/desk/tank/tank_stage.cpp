@@ -115,6 +115,9 @@ void TankStage::layOut() {
     layout->addWidget(title_);
     auto* head = new QHBoxLayout;
     head->addWidget(survey_);
+    auto keeps_place = strip_->sizePolicy();
+    keeps_place.setRetainSizeWhenHidden(true);
+    strip_->setSizePolicy(keeps_place);
     head->addWidget(strip_, 1);
     walk_button_ = quietButton(tr("walk with the probe"));
     walk_button_->setObjectName(QStringLiteral("walkSpots"));
@@ -326,7 +329,8 @@ void TankStage::showPictures() {
     }
     const auto& c = colours();
     const QString deep = session().length(depth);
-    depth_name_->setText(light_.asIf()    ? tr("light at %1 as if %2 hung there").arg(deep, light_.fixture())
+    depth_name_->setText(in == nullptr    ? QString()
+                         : light_.asIf()  ? tr("light at %1 as if %2 hung there").arg(deep, light_.fixture())
                          : light_.known() ? tr("light at %1, between the spots by the fit").arg(deep)
                                           : tr("light at %1, between the spots as they tell it").arg(deep));
     side_view_->setPaint([figure = figure_, &c](QPainter& p, const QRectF& area) {
@@ -489,7 +493,12 @@ const ReachUnder& TankStage::reachOf(const TankSpot& spot) {
 
 std::vector<Finding> TankStage::findings() const {
     const auto* in = choice_.tank();
-    if (in == nullptr) return {};
+    if (in == nullptr)
+        return {finding(FindingKind::Next, say(GLUMET_SAY("Core", "Describe a tank")),
+                        say(GLUMET_SAY("Core",
+                                       "Its length, width and water in Bench; then spots are named here and "
+                                       "read, today and after every change.")),
+                        EvidenceView::Bench)};
     auto out = livingFindings(session().bench(),
                               {in->id, choice_.today(), spot(), 0.2, choice_.before(), choice_.now()},
                               choice_.surveys());
