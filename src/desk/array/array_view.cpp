@@ -167,7 +167,4 @@ void ArrayView::keyPressEvent(QKeyEvent* event) {
     }
 }
 
-void ArrayView::focusInEvent(QFocusEvent* /*event*/) { update(); }
-void ArrayView::focusOutEvent(QFocusEvent* /*event*/) { update(); }
-
 }  // namespace glumet

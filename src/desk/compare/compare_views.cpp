@@ -97,15 +97,6 @@ void CompareCards::keyPressEvent(QKeyEvent* event) {
     cellsTold(*this);
 }
 
-void CompareCards::focusInEvent(QFocusEvent* event) {
-    QWidget::focusInEvent(event);
-    update();
-}
-void CompareCards::focusOutEvent(QFocusEvent* event) {
-    QWidget::focusOutEvent(event);
-    update();
-}
-
 AlikeView::AlikeView() {
     setObjectName(QStringLiteral("alike"));
     setAccessibleName(tr("What is alike"));
@@ -238,15 +229,6 @@ void BoardView::keyPressEvent(QKeyEvent* event) {
     if (plain && event->key() >= Qt::Key_0 && event->key() <= Qt::Key_0 + kMostWeight)
         return set(focus_, event->key() - Qt::Key_0);
     event->ignore();
-}
-
-void BoardView::focusInEvent(QFocusEvent* event) {
-    QWidget::focusInEvent(event);
-    update();
-}
-void BoardView::focusOutEvent(QFocusEvent* event) {
-    QWidget::focusOutEvent(event);
-    update();
 }
 
 }  // namespace glumet

@@ -262,7 +262,4 @@ void PlaneSheetView::keyPressEvent(QKeyEvent* event) {
     }
 }
 
-void PlaneSheetView::focusInEvent(QFocusEvent* /*event*/) { update(); }
-void PlaneSheetView::focusOutEvent(QFocusEvent* /*event*/) { update(); }
-
 }  // namespace glumet

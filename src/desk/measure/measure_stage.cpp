@@ -15,6 +15,7 @@
 #include "core/words/finding.h"
 #include "core/words/wording.h"
 #include "desk/shared/loaded_voice.h"
+#include "desk/shared/quiet_button.h"
 #include "desk/shared/theme.h"
 #include "meters/simulated_meter.h"
 #include "report/text.h"
@@ -146,10 +147,7 @@ QWidget* MeasureStage::makeKeys() {
     layout->setContentsMargins(0, 0, 0, 0);
     layout->setSpacing(5);
     const auto add = [&](const QString& key, const QString& what, auto work) {
-        auto* button = new QPushButton(key);
-        button->setProperty("key", true);
-        button->setFocusPolicy(Qt::NoFocus);
-        button->setAccessibleName(what);
+        auto* button = keyButton(key, what);
         connect(button, &QPushButton::clicked, this, work);
         layout->addWidget(button);
         layout->addWidget(makeLabel(what, TextRole::Muted));

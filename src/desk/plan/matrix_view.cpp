@@ -238,7 +238,4 @@ void MatrixView::keyPressEvent(QKeyEvent* event) {
     }
 }
 
-void MatrixView::focusInEvent(QFocusEvent* /*event*/) { update(); }
-void MatrixView::focusOutEvent(QFocusEvent* /*event*/) { update(); }
-
 }  // namespace glumet

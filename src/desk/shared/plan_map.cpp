@@ -127,7 +127,4 @@ void PlanMap::keyPressEvent(QKeyEvent* event) {
                      std::clamp(from.row + dy, 0, plan_.grid.rows() - 1)});
 }
 
-void PlanMap::focusInEvent(QFocusEvent* /*event*/) { update(); }
-void PlanMap::focusOutEvent(QFocusEvent* /*event*/) { update(); }
-
 }  // namespace glumet

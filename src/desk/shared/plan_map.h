@@ -36,8 +36,6 @@ class PlanMap : public QWidget, public AccessibleCells {
     void mouseMoveEvent(QMouseEvent* event) override;
     void leaveEvent(QEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
-    void focusInEvent(QFocusEvent* event) override;
-    void focusOutEvent(QFocusEvent* event) override;
 
   private:
     PlanLayout layoutNow() const;

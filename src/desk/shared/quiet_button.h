@@ -11,4 +11,13 @@ inline QPushButton* quietButton(const QString& name) {
     return button;
 }
 
+/// The key that does something, for the hand that has no key; it takes no focus from who types.
+inline QPushButton* keyButton(const QString& key, const QString& what) {
+    auto* button = new QPushButton(key);
+    button->setProperty("key", true);
+    button->setFocusPolicy(Qt::NoFocus);
+    button->setAccessibleName(what);
+    return button;
+}
+
 }  // namespace glumet

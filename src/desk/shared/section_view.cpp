@@ -190,7 +190,4 @@ void SectionView::keyPressEvent(QKeyEvent* event) {
     }
 }
 
-void SectionView::focusInEvent(QFocusEvent* /*event*/) { update(); }
-void SectionView::focusOutEvent(QFocusEvent* /*event*/) { update(); }
-
 }  // namespace glumet

@@ -182,7 +182,4 @@ void StageBar::keyPressEvent(QKeyEvent* event) {
     setFocus();
 }
 
-void StageBar::focusInEvent(QFocusEvent* /*event*/) { update(); }
-void StageBar::focusOutEvent(QFocusEvent* /*event*/) { update(); }
-
 }  // namespace glumet

@@ -91,13 +91,4 @@ void BlendingBoard::keyPressEvent(QKeyEvent* event) {
     event->ignore();
 }
 
-void BlendingBoard::focusInEvent(QFocusEvent* event) {
-    QWidget::focusInEvent(event);
-    update();
-}
-void BlendingBoard::focusOutEvent(QFocusEvent* event) {
-    QWidget::focusOutEvent(event);
-    update();
-}
-
 }  // namespace glumet

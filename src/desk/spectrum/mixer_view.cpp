@@ -227,11 +227,6 @@ void MixerView::keyPressEvent(QKeyEvent* event) {
     event->ignore();
 }
 
-void MixerView::focusInEvent(QFocusEvent* event) {
-    QWidget::focusInEvent(event);
-    update();
-}
-
 void MixerView::focusOutEvent(QFocusEvent* event) {
     finishTyping();
     QWidget::focusOutEvent(event);

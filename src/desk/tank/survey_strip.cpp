@@ -117,15 +117,6 @@ void SurveyStrip::keyPressEvent(QKeyEvent* event) {
         QWidget::keyPressEvent(event);
 }
 
-void SurveyStrip::focusInEvent(QFocusEvent* event) {
-    QWidget::focusInEvent(event);
-    update();
-}
-void SurveyStrip::focusOutEvent(QFocusEvent* event) {
-    QWidget::focusOutEvent(event);
-    update();
-}
-
 std::vector<AccessibleCell> SurveyStrip::accessibleCells() const {
     std::vector<AccessibleCell> cells;
     for (std::size_t i = 0; i < looks_.size(); ++i)

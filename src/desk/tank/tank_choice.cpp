@@ -15,6 +15,14 @@ const Row* chosenOf(const std::vector<const Row*>& rows, Id id) {
     return rows.empty() ? nullptr : rows.front();
 }
 
+template <class Row>
+std::vector<const Row*> inTank(const std::vector<Row>& rows, const Tank* tank) {
+    std::vector<const Row*> out;
+    for (const auto& row : rows)
+        if (tank != nullptr && row.tank == tank->id) out.push_back(&row);
+    return out;
+}
+
 }  // namespace
 
 std::vector<const Tank*> TankChoice::tanks() const {
@@ -40,21 +48,8 @@ const Tank* TankChoice::tank() const {
     return all.empty() ? nullptr : all.front();
 }
 
-std::vector<const TankSpot*> TankChoice::spots() const {
-    std::vector<const TankSpot*> out;
-    const auto* in = tank();
-    for (const auto& spot : session_.bench().spots)
-        if (in != nullptr && spot.tank == in->id) out.push_back(&spot);
-    return out;
-}
-
-std::vector<const Rock*> TankChoice::rocks() const {
-    std::vector<const Rock*> out;
-    const auto* in = tank();
-    for (const auto& rock : session_.bench().rocks)
-        if (in != nullptr && rock.tank == in->id) out.push_back(&rock);
-    return out;
-}
+std::vector<const TankSpot*> TankChoice::spots() const { return inTank(session_.bench().spots, tank()); }
+std::vector<const Rock*> TankChoice::rocks() const { return inTank(session_.bench().rocks, tank()); }
 
 std::vector<const Acclimation*> TankChoice::ramps() const {
     std::vector<const Acclimation*> out;

@@ -66,28 +66,43 @@ QLineEdit* TankForm::named(QLineEdit* edit, const char* object) {
     return edit;
 }
 
+/// Which of a list is chosen; −1: none.
+template <class Row>
+FormColumn::ReadIndex TankForm::indexIn(Rows<Row> rows, const Row* (TankChoice::*row)() const) {
+    return [this, rows, row] {
+        const auto all = (choice_.*rows)();
+        const auto at = std::find(all.begin(), all.end(), (choice_.*row)());
+        return at == all.end() ? -1 : static_cast<int>(at - all.begin());
+    };
+}
+
+template <class Row>
+FormColumn::WriteIndex TankForm::choosing(Rows<Row> rows, void (TankChoice::*choose)(Id)) {
+    return [this, rows, choose](int index) {
+        const auto all = (choice_.*rows)();
+        if (index < 0 || index >= static_cast<int>(all.size())) return QString();
+        (choice_.*choose)(all[static_cast<std::size_t>(index)]->id);
+        emit chosen();
+        return QString();
+    };
+}
+
+/// A list that holds the names of what there is now.
+template <class Row>
+void TankForm::pick(QComboBox* combo, const char* object, Rows<Row> rows) {
+    combo->setObjectName(QLatin1String(object));
+    onRefresh([this, combo, rows] {
+        const QSignalBlocker quiet(combo);
+        combo->clear();
+        for (const auto* row : (choice_.*rows)()) combo->addItem(text(row->name));
+    });
+}
+
 void TankForm::addTankRow() {
     addHeading(tr("Tank"));
-    auto* tanks = addHeadingChoice(
-        tr("Which tank"),
-        [this] {
-            const auto all = choice_.tanks();
-            const auto at = std::find(all.begin(), all.end(), choice_.tank());
-            return at == all.end() ? -1 : static_cast<int>(at - all.begin());
-        },
-        [this](int index) {
-            const auto all = choice_.tanks();
-            if (index < 0 || index >= static_cast<int>(all.size())) return QString();
-            choice_.chooseTank(all[static_cast<std::size_t>(index)]->id);
-            emit chosen();
-            return QString();
-        });
-    tanks->setObjectName(QStringLiteral("livingTank"));
-    onRefresh([this, tanks] {
-        const QSignalBlocker quiet(tanks);
-        tanks->clear();
-        for (const auto* tank : choice_.tanks()) tanks->addItem(text(tank->name));
-    });
+    pick(addHeadingChoice(tr("Which tank"), indexIn(&TankChoice::tanks, &TankChoice::tank),
+                          choosing(&TankChoice::tanks, &TankChoice::chooseTank)),
+         "livingTank", &TankChoice::tanks);
 }
 
 FormColumn::Write TankForm::spotWriter(Change<TankSpot> change) {
@@ -359,26 +374,9 @@ void TankForm::addRockRows() {
     fresh->setObjectName(QStringLiteral("newRock"));
     connect(fresh, &QPushButton::clicked, this, &TankForm::newRock);
     addWide(fresh);
-    auto* rocks = addChoice(
-        tr("which"), {},
-        [this] {
-            const auto all = choice_.rocks();
-            const auto at = std::find(all.begin(), all.end(), choice_.rock());
-            return at == all.end() ? -1 : static_cast<int>(at - all.begin());
-        },
-        [this](int index) {
-            const auto all = choice_.rocks();
-            if (index >= 0 && index < static_cast<int>(all.size()))
-                choice_.chooseRock(all[static_cast<std::size_t>(index)]->id);
-            refreshAnew();
-            return QString();
-        });
-    rocks->setObjectName(QStringLiteral("whichRock"));
-    onRefresh([this, rocks] {
-        const QSignalBlocker quiet(rocks);
-        rocks->clear();
-        for (const auto* rock : choice_.rocks()) rocks->addItem(text(rock->name));
-    });
+    pick(addChoice(tr("which"), {}, indexIn(&TankChoice::rocks, &TankChoice::rock),
+                   choosing(&TankChoice::rocks, &TankChoice::chooseRock)),
+         "whichRock", &TankChoice::rocks);
     named(addText(
               tr("called"),
               [this] { return choice_.rock() == nullptr ? QString() : text(choice_.rock()->name); },
@@ -444,26 +442,9 @@ FormColumn::Write TankForm::rampWriter(Change<Acclimation> change) {
 
 void TankForm::addRampRows() {
     headed(tr("Brightening"), "removeRamp", tr("remove"), &TankForm::removeRamp);
-    auto* plans = addChoice(
-        tr("plan"), {},
-        [this] {
-            const auto all = choice_.ramps();
-            const auto at = std::find(all.begin(), all.end(), choice_.ramp());
-            return at == all.end() ? -1 : static_cast<int>(at - all.begin());
-        },
-        [this](int index) {
-            const auto all = choice_.ramps();
-            if (index < 0 || index >= static_cast<int>(all.size())) return QString();
-            choice_.chooseRamp(all[static_cast<std::size_t>(index)]->id);
-            emit chosen();
-            return QString();
-        });
-    plans->setObjectName(QStringLiteral("whichRamp"));
-    onRefresh([this, plans] {
-        const QSignalBlocker quiet(plans);
-        plans->clear();
-        for (const auto* ramp : choice_.ramps()) plans->addItem(text(ramp->name));
-    });
+    pick(addChoice(tr("plan"), {}, indexIn(&TankChoice::ramps, &TankChoice::ramp),
+                   choosing(&TankChoice::ramps, &TankChoice::chooseRamp)),
+         "whichRamp", &TankChoice::ramps);
     named(addText(
               tr("called"),
               [this] { return choice_.ramp() == nullptr ? QString() : text(choice_.ramp()->name); },

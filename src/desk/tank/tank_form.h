@@ -35,6 +35,14 @@ class TankForm : public FormColumn {
     Write rockWriter(Change<Rock> change);
     Write rampWriter(Change<Acclimation> change);
     QString typeReading(const QString& typed);
+    template <class Row>
+    using Rows = std::vector<const Row*> (TankChoice::*)() const;
+    template <class Row>
+    ReadIndex indexIn(Rows<Row> rows, const Row* (TankChoice::*row)() const);
+    template <class Row>
+    WriteIndex choosing(Rows<Row> rows, void (TankChoice::*choose)(Id));
+    template <class Row>
+    void pick(QComboBox* combo, const char* object, Rows<Row> rows);
     void addTankRow();
     void addSpotRows();
     void addReadingRows();

@@ -108,15 +108,6 @@ void TankView::keyPressEvent(QKeyEvent* event) {
     }
 }
 
-void TankView::focusInEvent(QFocusEvent* event) {
-    QWidget::focusInEvent(event);
-    update();
-}
-void TankView::focusOutEvent(QFocusEvent* event) {
-    QWidget::focusOutEvent(event);
-    update();
-}
-
 std::vector<AccessibleCell> TankView::accessibleCells() const {
     std::vector<AccessibleCell> cells;
     for (const auto& mark : figure_.marks) {

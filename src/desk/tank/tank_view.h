@@ -33,8 +33,6 @@ class TankView : public QWidget, public AccessibleCells {
     void mouseReleaseEvent(QMouseEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
-    void focusInEvent(QFocusEvent* event) override;
-    void focusOutEvent(QFocusEvent* event) override;
 
   private:
     QRectF area() const { return QRectF(rect()).adjusted(2, 2, -2, -2); }

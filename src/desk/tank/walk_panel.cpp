@@ -8,6 +8,7 @@
 #include "core/living/living_findings.h"
 #include "core/words/typed.h"
 #include "desk/shared/loaded_voice.h"
+#include "desk/shared/quiet_button.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
 
@@ -105,10 +106,7 @@ QWidget* WalkPanel::makeKeys() {
     layout->setVerticalSpacing(4);
     int count = 0;
     const auto add = [&](const QString& key, const QString& what, auto work) {
-        auto* button = new QPushButton(key);
-        button->setProperty("key", true);
-        button->setFocusPolicy(Qt::NoFocus);
-        button->setAccessibleName(what);
+        auto* button = keyButton(key, what);
         connect(button, &QPushButton::clicked, this, work);
         const int column = 2 * (count % kKeysInARow);
         layout->addWidget(button, count / kKeysInARow, column);
