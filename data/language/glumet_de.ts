@@ -5296,6 +5296,14 @@
         <source>The spectra at their places; a corner marks where a difference from the middle would show, beyond {}.</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>Describe a tank</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Its length, width and water in Bench; then spots are named here and read, today and after every change.</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
