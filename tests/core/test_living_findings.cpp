@@ -201,6 +201,67 @@ class TestLivingFindings : public QObject {
         organism.state = Wellbeing::Holding;
         QVERIFY(!wantedBy(tank.bench, organism));
     }
+
+    void aReadingOfTomorrowIsDoubted() {
+        Tank6 tank;
+        QVERIFY(tank.told("2026-03-16").find("after today") == std::string::npos);
+        QVERIFY(tank.told("2026-03-14").find("A reading is dated 2026-03-15, after today") !=
+                std::string::npos);
+    }
+
+    void othersOfItsKindAreShownAsEvidence() {
+        Tank6 tank;
+        tank.put(1, "moss", "low-light plants", Wellbeing::Thriving);
+        tank.put(4, "moss", "low-light plants", Wellbeing::Declining);
+        tank.put(5, "clam", "", Wellbeing::Unknown);
+        const auto of = [&](Id spot) {
+            std::string all;
+            for (const auto& one :
+                 livingFindings(tank.bench, {1, "2026-03-16", spot}, surveysOf(tank.bench, 1)))
+                all += english(one.title) + " | " + english(one.body) + "\n";
+            return all;
+        };
+        QVERIFY2(of(1).find("moss is kept at 2 levels | 240 at D (declines) and 60 at A (thrives)") !=
+                     std::string::npos,
+                 of(1).c_str());
+        QVERIFY(of(5).find("levels") == std::string::npos);
+    }
+
+    void aBarePlaceIsToldWhatWouldFit() {
+        Tank6 tank;
+        const auto of = [&](Id spot) {
+            std::string all;
+            for (const auto& one :
+                 livingFindings(tank.bench, {1, "2026-03-16", spot}, surveysOf(tank.bench, 1)))
+                all += english(one.title) + "\n";
+            return all;
+        };
+        int fitting = 0;
+        for (const auto& goal : readyGoals())
+            if (goal.band.low.value() <= 180.0 && goal.band.high.value() >= 180.0) {
+                ++fitting;
+                QVERIFY2(of(3).find(goal.name) != std::string::npos, of(3).c_str());
+            }
+        QVERIFY(fitting > 0);
+        for (auto& reading : tank.bench.spots[2].readings) reading.mean = Ppfd(1);
+        QVERIFY(of(3).find("No goal asks for the") != std::string::npos);
+    }
+
+    void aMoveToAnotherTankNamesIt() {
+        Tank6 tank;
+        Tank other;
+        other.id = 2;
+        other.name = "Bog";
+        other.use = TankUse::Living;
+        tank.bench.tanks.push_back(other);
+        tank.bench.spots.resize(2);
+        tank.bench.spots[1].tank = 2;
+        tank.put(1, "clam", "", Wellbeing::Declining);
+        tank.bench.organisms[0].seen_low = Ppfd(100);
+        tank.bench.organisms[0].seen_high = Ppfd(140);
+        const auto all = tank.told("2026-03-16");
+        QVERIFY2(all.find("That is in Bog.") != std::string::npos, all.c_str());
+    }
 };
 
 QTEST_GUILESS_MAIN(TestLivingFindings)

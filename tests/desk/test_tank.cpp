@@ -265,6 +265,32 @@ class TestTank : public QObject {
         QCOMPARE(bench().rocks[0].to_x.value(), 200.0);
         type("rockThrough", QStringLiteral("200"));
         QCOMPARE(bench().rocks[0].transmittance, 0.3);
+        // By the mouse it is moved, no farther than the glass, and by its corner made larger.
+        const auto drag = [&](QPoint from, QPoint to) {
+            QTest::mousePress(view(), Qt::LeftButton, {}, from);
+            QTest::mouseMove(view(), (from + to) / 2);
+            QTest::mouseMove(view(), to);
+            QTest::mouseRelease(view(), Qt::LeftButton, {}, to);
+            w_->settle();
+        };
+        const auto before = bench().rocks[0];
+        const auto middle = [](const Rock& rock) {
+            return std::pair{0.5 * (rock.from_x + rock.to_x).value(),
+                             0.5 * (rock.from_y + rock.to_y).value()};
+        };
+        const auto [x, y] = middle(before);
+        drag(view()->placeOf(x, y), view()->placeOf(x + 60, y));
+        QVERIFY(std::abs(middle(bench().rocks[0]).first - x - 60) < 15.0);
+        QCOMPARE(bench().rocks[0].to_y.value(), before.to_y.value());
+        drag(view()->placeOf(x + 60, y), view()->placeOf(x + 60, y + 5000));
+        QCOMPARE(bench().rocks[0].to_y.value(), bench().tanks[0].width.value());
+        w_->key(Qt::Key_Z, Qt::ControlModifier);
+        w_->key(Qt::Key_Z, Qt::ControlModifier);
+        QCOMPARE(bench().rocks[0], before);
+        const auto corner = view()->placeOf(before.to_x.value(), before.to_y.value()) + QPoint(-3, 3);
+        drag(corner, view()->placeOf(before.to_x.value() + 80, before.to_y.value() + 40));
+        QCOMPARE(bench().rocks[0].from_x.value(), before.from_x.value());
+        QVERIFY(bench().rocks[0].to_x.value() > before.to_x.value() + 50);
         w_->find<QPushButton>("removeRock")->click();
         w_->settle();
         QVERIFY(bench().rocks.empty());

@@ -5,6 +5,8 @@
 #include <cmath>
 
 #include "core/living/ramp_by_readings.h"
+#include "core/verdicts/goals.h"
+#include "core/words/wording.h"
 
 namespace glumet {
 namespace {
@@ -29,12 +31,14 @@ class Finder {
                                    EvidenceView::None));
             return std::move(out_);
         }
+        dated();
         lostLight();
         slowly();
         ramps();
         firstLevelOfNewLight();
         move();
         beyondTheBand();
+        theChosen();
         oneThing();
         next();
         return std::move(out_);
@@ -116,6 +120,63 @@ class Finder {
                       outcome->from, outcome->to));
     }
 
+    /// A clock that was wrong, or a year mistyped.
+    void dated() {
+        if (q_.today.empty() || surveys_.back().day <= q_.today) return;
+        doubt(say(GLUMET_SAY("Core", "A reading is dated {}, after today"), surveys_.back().day),
+              say(GLUMET_SAY("Core",
+                             "It counts as the last look: take it back, or read anew with the right date.")));
+    }
+
+    /// What others of the kind were seen at; of a bare place what would fit it.
+    void theChosen() {
+        const auto* at = byId(bench_.spots, q_.spot);
+        const auto* reading = at == nullptr ? nullptr : latestAt(*at);
+        if (reading == nullptr) return;
+        if (const auto* who = livesAt(bench_, at->id))
+            ofItsKind(*who);
+        else
+            fits(*at, reading->mean);
+    }
+
+    void ofItsKind(const Organism& who) {
+        const auto kind = sameKind(bench_, who);
+        if (kind.size() < 2) return;
+        Listed seen;
+        for (const auto& one : kind) {
+            const auto& other = *byId(bench_.organisms, one.organism);
+            seen.items.push_back(one.state == Wellbeing::Unknown
+                                     ? say(GLUMET_SAY("Core", "{} at {}"), one.light, spot(other.spot).name)
+                                     : say(GLUMET_SAY("Core", "{} at {} ({})"), one.light,
+                                           spot(other.spot).name, stateOf(one.state)));
+        }
+        fact(say(GLUMET_SAY("Core", "{} is kept at {} levels"), who.name, countOf(kind.size())),
+             say(GLUMET_SAY("Core",
+                            "{}. The broad-range school goes by such evidence rather than one number."),
+                 std::move(seen)));
+    }
+
+    static Words stateOf(Wellbeing state) {
+        return state == Wellbeing::Thriving  ? say(GLUMET_SAY("Core", "thrives"))
+               : state == Wellbeing::Holding ? say(GLUMET_SAY("Core", "holds"))
+                                             : say(GLUMET_SAY("Core", "declines"));
+    }
+
+    void fits(const TankSpot& at, Ppfd light) {
+        Listed goals;
+        const auto add = [&](const Goal& goal) {
+            if (zoneOf(light, goal.band) == LightZone::Middle) goals.items.push_back(verbatim(goal.name));
+        };
+        for (const auto& goal : bench_.method.goals) add(goal);
+        for (const auto& goal : readyGoals()) add(goal);
+        if (goals.items.empty())
+            fact(say(GLUMET_SAY("Core", "No goal asks for the {} of {}"), light, at.name), {});
+        else
+            fact(say(GLUMET_SAY("Core", "{} has {}: it would suit {}"), at.name, light, std::move(goals)),
+                 say(GLUMET_SAY(
+                     "Core", "By its light alone; bands are starting points, and flow and room count too.")));
+    }
+
     /// Lamps age and covers get dirty for all spots alike; what grows takes light from single ones.
     void slowly() {
         const auto slow = slowChange(surveys_);
@@ -181,8 +242,10 @@ class Finder {
         if (to.lives_there != 0)
             body +=
                 say(GLUMET_SAY("Core", "{} lives there now."), byId(bench_.organisms, to.lives_there)->name);
-        fact(say(GLUMET_SAY("Core", "{} would have {} at {}"), who, to.light, spot(to.spot).name),
-             std::move(body));
+        const auto& there = spot(to.spot);
+        if (there.tank != q_.tank)
+            body += say(GLUMET_SAY("Core", "That is in {}."), byId(bench_.tanks, there.tank)->name);
+        fact(say(GLUMET_SAY("Core", "{} would have {} at {}"), who, to.light, there.name), std::move(body));
     }
 
     void beyondTheBand() {

@@ -72,6 +72,13 @@ TankStage::TankStage(Session& session)
         spot.y = Millimetre(y);
         this->session().edit([&](Project& project) { return project.save(spot); });
     });
+    connect(view_, &TankView::rockChosen, this, [this](Id rock) {
+        choice_.chooseRock(rock);
+        form_->refreshAnew();
+    });
+    connect(view_, &TankView::rockMoved, this, [this](const Rock& rock) {
+        this->session().edit([&](Project& project) { return project.save(rock); });
+    });
     connect(depth_, &QSlider::valueChanged, this, [this] {
         depth_by_hand_ = true;
         showPictures();

@@ -9,6 +9,8 @@ namespace glumet {
 namespace {
 
 constexpr double kDragBegins = 5.0;  // px
+constexpr double kCorner = 16.0;
+constexpr double kLeastRockMm = 20.0;
 
 }  // namespace
 
@@ -53,14 +55,56 @@ QPoint TankView::placeOf(Id spot) const {
 void TankView::mousePressEvent(QMouseEvent* event) {
     pressed_ = event->position();
     held_ = markNear(area(), figure_, pressed_);
-    if (held_) emit spotChosen(figure_.marks[*held_].spot);
+    if (held_) return emit spotChosen(figure_.marks[*held_].spot);
+    holdRock();
+}
+
+/// The last that is drawn there lies on top.
+void TankView::holdRock() {
+    rock_.reset();
+    for (std::size_t i = 0; i < figure_.rocks.size(); ++i) {
+        const auto& rock = figure_.rocks[i];
+        const QRectF box(tankPoint(area(), figure_, rock.from_x.value(), rock.to_y.value()),
+                         tankPoint(area(), figure_, rock.to_x.value(), rock.from_y.value()));
+        if (!box.contains(pressed_)) continue;
+        rock_ = i;
+        rock_before_ = rock;
+        const QPointF off = pressed_ - box.topRight();
+        by_corner_ = std::hypot(off.x(), off.y()) < kCorner;
+    }
+    if (rock_) emit rockChosen(rock_before_.id);
+}
+
+void TankView::dragRock(const QPointF& to) {
+    const auto [x, y] = placeAt(to);
+    const auto [from_x, from_y] = placeAt(pressed_);
+    auto& rock = figure_.rocks[*rock_];
+    rock = rock_before_;
+    if (by_corner_) {
+        rock.to_x = Millimetre(std::max(x, rock.from_x.value() + kLeastRockMm));
+        rock.to_y = Millimetre(std::max(y, rock.from_y.value() + kLeastRockMm));
+    } else {
+        const auto shift = [](double by, Millimetre low, Millimetre high, Millimetre size) {
+            return Millimetre(std::clamp(by, -low.value(), (size - high).value()));
+        };
+        const auto right = shift(x - from_x, rock.from_x, rock.to_x, figure_.length);
+        const auto back = shift(y - from_y, rock.from_y, rock.to_y, figure_.width);
+        rock.from_x = rock.from_x + right;
+        rock.to_x = rock.to_x + right;
+        rock.from_y = rock.from_y + back;
+        rock.to_y = rock.to_y + back;
+    }
+    update();
 }
 
 void TankView::mouseMoveEvent(QMouseEvent* event) {
-    if (!held_ || *held_ >= figure_.marks.size()) return;
+    const bool spot = held_ && *held_ < figure_.marks.size();
+    const bool rock = rock_ && *rock_ < figure_.rocks.size();
+    if (!spot && !rock) return;
     const QPointF off = event->position() - pressed_;
     if (!moving_ && std::hypot(off.x(), off.y()) < kDragBegins) return;
     moving_ = true;
+    if (rock) return dragRock(event->position());
     const auto [x, y] = placeAt(event->position());
     figure_.marks[*held_].x_mm = x;
     figure_.marks[*held_].y_mm = y;
@@ -74,7 +118,9 @@ void TankView::mouseReleaseEvent(QMouseEvent* /*event*/) {
         const auto& mark = figure_.marks[*held_];
         emit spotMoved(mark.spot, mark.x_mm, mark.y_mm);
     }
+    if (moved && rock_ && *rock_ < figure_.rocks.size()) emit rockMoved(figure_.rocks[*rock_]);
     held_.reset();
+    rock_.reset();
 }
 
 void TankView::mouseDoubleClickEvent(QMouseEvent* event) {

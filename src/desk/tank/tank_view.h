@@ -7,8 +7,9 @@
 
 namespace glumet {
 
-/// A living tank from above, with its spots. A click chooses one, dragging moves it, a double click on the
-/// water asks for a new one; the arrows walk from spot to spot.
+/// A living tank from above, with its spots and rocks. A click chooses one, dragging moves it, a rock by its
+/// back right corner changes its size; a double click on the water asks for a new spot; the arrows walk from
+/// spot to spot.
 class TankView : public QWidget, public AccessibleCells {
     Q_OBJECT
 
@@ -18,13 +19,19 @@ class TankView : public QWidget, public AccessibleCells {
     const TankFigure& figure() const { return figure_; }
     QSize minimumSizeHint() const override { return {320, 150}; }
     std::vector<AccessibleCell> accessibleCells() const override;
-    /// Where a spot stands in the widget, for tests.
+    /// Where a spot stands in the widget, for tests; and a place of the tank.
     QPoint placeOf(Id spot) const;
+    QPoint placeOf(double x_mm, double y_mm) const {
+        return tankPoint(area(), figure_, x_mm, y_mm).toPoint();
+    }
 
   signals:
     void spotChosen(glumet::Id spot);
     void spotMoved(glumet::Id spot, double x_mm, double y_mm);
     void spotWanted(double x_mm, double y_mm);
+    void rockChosen(glumet::Id rock);
+    /// Moved, or drawn larger or smaller by its far corner.
+    void rockMoved(const glumet::Rock& rock);
 
   protected:
     void paintEvent(QPaintEvent* event) override;
@@ -41,7 +48,13 @@ class TankView : public QWidget, public AccessibleCells {
 
     TankFigure figure_;
     const Palette* palette_ = nullptr;
+    void holdRock();
+    void dragRock(const QPointF& to);
+
     std::optional<std::size_t> held_;
+    std::optional<std::size_t> rock_;  ///< that is held
+    Rock rock_before_;
+    bool by_corner_ = false;
     QPointF pressed_;
     bool moving_ = false;
 };
