@@ -217,6 +217,9 @@ class TestLivingPlaces : public QObject {
                 said().find("fixtures meet") != std::string::npos);
         goal.floor = Ppfd(0.8 * light(20, 20, 490));
         QVERIFY(said().find("is held") != std::string::npos);
+        QVERIFY(said().find("For sand bed (60–150), over") != std::string::npos);
+        goal.name.clear();
+        QVERIFY(said().find("For 60–150, over") != std::string::npos);
         QVERIFY(
             !zoneFinding(zonesOf(TankMap(), bench.tanks[0], Millimetre(200), band), Millimetre(200), goal));
     }

@@ -179,6 +179,24 @@ class TestPage : public QObject {
         QCOMPARE(pngOf(square("one"), LengthUnit::Cm, {}), pngOf(square("one"), LengthUnit::Cm, {}));
     }
 
+    /// On the screen a link is followed where it stands; one that wraps has a place on each line.
+    void linksOfThePdfLeadSomewhere() {
+        Prose words = prose(say("Told at length "));
+        for (int i = 0; i < 12; ++i) words.push_back({say("word after word ")});
+        words.push_back({say("where the method is explained to the end"), false, false, false,
+                         "https://example.org/method"});
+        words.push_back({say("mail"), false, false, false, "mailto:wren@example.org"});
+        const auto pdf = *pdfOf(documentOf({Paragraph{words}, Bullets{{prose(say("none here"))}}}));
+        const auto urls =
+            toldBy(QStringLiteral("pdfinfo"), {QStringLiteral("-url"), QStringLiteral("FILE")}, pdf, "a.pdf");
+        QVERIFY2(urls.count(QStringLiteral("https://example.org/method")) >= 1, qPrintable(urls));
+        QCOMPARE(urls.count(QStringLiteral("mailto:wren@example.org")), 1);
+        QVERIFY(
+            toldBy(QStringLiteral("qpdf"), {QStringLiteral("--check"), QStringLiteral("FILE")}, pdf, "a.pdf")
+                .startsWith(QLatin1String("0|")));
+        QCOMPARE(*pdfOf(documentOf({Paragraph{words}, Bullets{{prose(say("none here"))}}})), pdf);
+    }
+
     void thePdfSaysWhatItsPartsAre() {
         const auto pages =
             *pdfPagesOf(documentOf({Heading{2, prose(say("First")), "first"}, Paragraph{prose(say("Words."))},

@@ -389,10 +389,12 @@ Finding raiseFinding(const Bench& bench, const TankSpot& spot, const Raise& rais
 
 std::optional<Finding> zoneFinding(const TankZones& zones, Millimetre depth, const Goal& goal) {
     if (zones.here.told <= 0.0) return std::nullopt;
+    const PpfdSpan band{goal.band.low, goal.band.high};
+    const Words whom = goal.name.empty() ? say("{}", band) : say("{} ({})", goal.name, band);
     Words body = say(GLUMET_SAY("Core",
-                                "For {} ({}), over the {} of this depth whose light is told. The gradient "
+                                "For {}, over the {} of this depth whose light is told. The gradient "
                                 "school wants all three."),
-                     goal.name, PpfdSpan{goal.band.low, goal.band.high}, Share{zones.here.told});
+                     whom, Share{zones.here.told});
     if (zones.seam)
         body += say(
             GLUMET_SAY("Core", "Where the fixtures meet, {} from the left, {} of the lower hump is left."),

@@ -139,6 +139,7 @@ class PdfLayouter {
                     ProseLayout(mark, style, kBullet).paint(p, {x - kBullet, top});
                 set.paint(p, {x, top}, from, to);
             });
+            for (const auto& link : set.links(from, to)) pdf_.link(link.area.translated(x, top), link.url);
             y_ += tall;
             from = to;
         }

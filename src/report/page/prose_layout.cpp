@@ -35,7 +35,7 @@ ProseLayout::ProseLayout(const Prose& prose, LengthUnit unit, const ProseStyle& 
     QList<QTextLayout::FormatRange> formats;
     for (const auto& span : prose) {
         QString said = unbroken(text(span.words, unit));
-        // On paper nobody can follow a link: it is spelled out.
+        // On paper nobody can follow a link: it is spelled out, too.
         const QString link = text(span.link);
         if (!link.isEmpty() && link != said) said += QStringLiteral(" (%1)").arg(link);
         QTextLayout::FormatRange range;
@@ -45,6 +45,7 @@ ProseLayout::ProseLayout(const Prose& prose, LengthUnit unit, const ProseStyle& 
         if (span.emphasis) range.format.setFontUnderline(true);  // the house font has no slanted cut
         if (span.code) range.format.setBackground(QColor(QStringLiteral("#F0EBE1")));
         formats.push_back(range);
+        if (!link.isEmpty()) links_.push_back({range.start, range.length, link});
         whole += said;
     }
     whole.replace(QLatin1Char('\n'), QChar::LineSeparator);
@@ -70,6 +71,21 @@ double ProseLayout::naturalWidth() const {
     double widest = 0.0;
     for (int i = 0; i < lines(); ++i) widest = std::max(widest, layout_->lineAt(i).naturalTextWidth());
     return widest;
+}
+
+std::vector<ProseLayout::LinkPlace> ProseLayout::links(int from, int to) const {
+    std::vector<LinkPlace> out;
+    for (const auto& link : links_)
+        for (int i = from; i < std::min(to, lines()); ++i) {
+            const auto line = layout_->lineAt(i);
+            const int first = std::max(link.start, line.textStart());
+            const int last = std::min(link.start + link.length, line.textStart() + line.textLength());
+            if (first >= last) continue;
+            out.push_back({QRectF(QPointF(line.cursorToX(first), (i - from) * line_height_),
+                                  QPointF(line.cursorToX(last), (i - from + 1) * line_height_)),
+                           link.url});
+        }
+    return out;
 }
 
 void ProseLayout::paint(QPainter& painter, const QPointF& at, int from, int to) const {

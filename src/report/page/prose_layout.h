@@ -36,6 +36,12 @@ class ProseLayout {
     /// Paints lines [from, to), the first with its top at y.
     void paint(QPainter& painter, const QPointF& at, int from, int to) const;
     void paint(QPainter& painter, const QPointF& at) const { paint(painter, at, 0, lines()); }
+    /// Where links stand in lines [from, to), the first with its top at 0; one that wraps has several places.
+    struct LinkPlace {
+        QRectF area;
+        QString url;
+    };
+    std::vector<LinkPlace> links(int from, int to) const;
 
   private:
     void breakLines(double width, Qt::Alignment align);
@@ -43,6 +49,12 @@ class ProseLayout {
     std::unique_ptr<QTextLayout> layout_;
     ProseStyle style_;
     double line_height_ = 0.0;
+    struct LinkRange {
+        int start = 0;
+        int length = 0;
+        QString url;
+    };
+    std::vector<LinkRange> links_;
 };
 
 }  // namespace glumet

@@ -78,6 +78,8 @@ class TaggedPdf::Impl {
         marks_.push_back({level, text, pages_ - 1, y});
     }
 
+    void link(const QRectF& area, const QString& url) { links_.push_back({pages_ - 1, area, url}); }
+
     QByteArray finish(const About& about) {
         if (painter_ == nullptr) paint(0, std::nullopt, [](QPainter&) {});
         painter_->end();
@@ -85,6 +87,7 @@ class TaggedPdf::Impl {
         layPages();
         tagElements();
         addMarks();
+        addLinks();
         describe(about);
         nameFonts();
         // Qt numbers fonts in the order of their places in memory. Written once, objects are numbered by
@@ -118,6 +121,12 @@ class TaggedPdf::Impl {
         int page;
         double y;
         QPDFObjectHandle handle = {};
+    };
+
+    struct Link {
+        int page;
+        QRectF area;
+        QString url;
     };
 
     static QByteArray written(QPDF& pdf, qpdf_object_stream_e packed) {
@@ -259,6 +268,30 @@ class TaggedPdf::Impl {
         return where;
     }
 
+    void addLinks() {
+        for (const auto& link : links_) {
+            const auto across = [](double x) { return QPDFObjectHandle::newReal(x * kPointsPerUnit, 1); };
+            const auto up = [](double y) {
+                return QPDFObjectHandle::newReal((kPageHeight - y) * kPointsPerUnit, 1);
+            };
+            auto action = QPDFObjectHandle::newDictionary();
+            action.replaceKey("/S", nameOf("URI"));
+            action.replaceKey("/URI", QPDFObjectHandle::newString(link.url.toUtf8().toStdString()));
+            auto place = QPDFObjectHandle::newDictionary();
+            place.replaceKey("/Type", nameOf("Annot"));
+            place.replaceKey("/Subtype", nameOf("Link"));
+            place.replaceKey("/Rect",
+                             QPDFObjectHandle::newArray({across(link.area.left()), up(link.area.bottom()),
+                                                         across(link.area.right()), up(link.area.top())}));
+            place.replaceKey("/Border", QPDFObjectHandle::parse("[0 0 0]"));
+            place.replaceKey("/Contents", textOf(link.url));
+            place.replaceKey("/A", action);
+            auto page = laid_[static_cast<std::size_t>(link.page)];
+            if (!page.getKey("/Annots").isArray()) page.replaceKey("/Annots", QPDFObjectHandle::newArray());
+            page.getKey("/Annots").appendItem(pdf_.makeIndirectObject(place));
+        }
+    }
+
     /// The marks from `at` on that lie deeper than their parent, as its children; returns where they end.
     std::size_t addMarksUnder(QPDFObjectHandle parent, std::size_t at, int level) {
         QPDFObjectHandle last;
@@ -331,6 +364,7 @@ class TaggedPdf::Impl {
     std::vector<Tagged> elements_;
     std::vector<Painted> pieces_;
     std::vector<Mark> marks_;
+    std::vector<Link> links_;
     std::vector<QPDFObjectHandle> laid_;
     std::size_t open_ = 0;
     int pages_ = 0;
@@ -350,6 +384,7 @@ void TaggedPdf::paintArtifact(const std::function<void(QPainter&)>& work) {
 void TaggedPdf::paintArtifact(int page, const std::function<void(QPainter&)>& work) {
     impl_->paint(page, std::nullopt, work);
 }
+void TaggedPdf::link(const QRectF& area, const QString& url) { impl_->link(area, url); }
 void TaggedPdf::bookmark(int level, const QString& text, double y) { impl_->bookmark(level, text, y); }
 
 Expected<QByteArray> TaggedPdf::finish(const About& about) {
