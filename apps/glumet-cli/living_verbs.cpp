@@ -1,7 +1,6 @@
 #include <fmt/format.h>
 
-#include "core/living/ramp.h"
-#include "core/living/survey_history.h"
+#include "core/living/living_findings.h"
 #include "core/words/sentence.h"
 #include "files.h"
 #include "formats/calendar.h"
@@ -13,7 +12,18 @@ namespace {
 
 using Json = nlohmann::ordered_json;
 
-Json spotJson(const TankSpot& spot) {
+Json readingJson(const SpotReading& reading) {
+    const auto value = [](const std::optional<Ppfd>& ppfd) { return ppfd ? Json(ppfd->value()) : Json(); };
+    return {{"time", reading.time},
+            {"ppfd", reading.mean.value()},
+            {"swing_lo", value(reading.min)},
+            {"swing_hi", value(reading.max)},
+            {"tilt_deg", reading.tilt_deg},
+            {"shaded", reading.shaded},
+            {"note", reading.note}};
+}
+
+Json spotJson(const Bench& bench, const TankSpot& spot) {
     Json out{{"name", spot.name},
              {"x_mm", spot.x.value()},
              {"y_mm", spot.y.value()},
@@ -24,6 +34,11 @@ Json spotJson(const TankSpot& spot) {
     out["swing_lo"] = reading == nullptr ? Json() : value(reading->min);
     out["swing_hi"] = reading == nullptr ? Json() : value(reading->max);
     out["time"] = reading == nullptr ? Json() : Json(reading->time);
+    out["flow"] = wordOf(spot.flow);
+    const auto* who = livesAt(bench, spot.id);
+    out["lives_there"] = who == nullptr ? Json() : Json(who->name);
+    out["readings"] = Json::array();
+    for (const auto& one : spot.readings) out["readings"].push_back(readingJson(one));
     return out;
 }
 
@@ -39,7 +54,7 @@ Expected<Output> spots(const std::string& name) {
         Json list = Json::array();
         for (const auto& spot : bench.spots) {
             if (spot.tank != tank.id) continue;
-            list.push_back(spotJson(spot));
+            list.push_back(spotJson(bench, spot));
             const auto* reading = latestAt(spot);
             text += fmt::format("{}, {}: {}\n", tank.name, spot.name,
                                 reading == nullptr ? std::string("not read")

@@ -5161,10 +5161,6 @@
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>For {} ({}), over the {} of this depth whose light is told. The gradient school wants all three.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>Where the fixtures meet, {} from the left, {} of the lower hump is left.</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5302,6 +5298,54 @@
     </message>
     <message>
         <source>Its length, width and water in Bench; then spots are named here and read, today and after every change.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A reading is dated {}, after today</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>It counts as the last look: take it back, or read anew with the right date.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} at {} ({})</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} is kept at {} levels</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}. The broad-range school goes by such evidence rather than one number.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>thrives</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>declines</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>No goal asks for the {} of {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{} has {}: it would suit {}</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>By its light alone; bands are starting points, and flow and room count too.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>That is in {}.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>For {}, over the {} of this depth whose light is told. The gradient school wants all three.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -12729,6 +12773,18 @@ until you say</source>
     </message>
     <message>
         <source>%1, read %2</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>There is no plan, and no look to come back to.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 deep here: about %2 (%3–%4)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1 deep here: not known, %2 to %3</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

@@ -62,4 +62,8 @@ std::vector<CalendarDay> calendarDays(const std::string& name, const std::vector
     return out;
 }
 
+CalendarDay lookDay(const std::string& tank, const std::string& day) {
+    return {fmt::format("look-{}@glumet", tank), day, fmt::format("{}: read the spots", tank), kLook};
+}
+
 }  // namespace glumet

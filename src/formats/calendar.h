@@ -23,4 +23,7 @@ Expected<std::string> calendarOf(const std::vector<CalendarDay>& days, const std
 /// A plan's steps as days: what to set, and to look before the next.
 std::vector<CalendarDay> calendarDays(const std::string& name, const std::vector<DatedStep>& steps);
 
+/// A day to read the spots of a tank again; of one tank there is one.
+CalendarDay lookDay(const std::string& tank, const std::string& day);
+
 }  // namespace glumet

@@ -20,6 +20,9 @@ class TestCliLiving : public QObject {
         QCOMPARE(tanks.first()[QLatin1String("name")].toString(), QStringLiteral("Raceway 120"));
         const auto spots = tanks.first()[QLatin1String("spots")].toArray();
         QCOMPARE(spots.size(), 14);
+        QCOMPARE(spots.first()[QLatin1String("lives_there")].toString(), QStringLiteral("eelgrass"));
+        QCOMPARE(spots.first()[QLatin1String("flow")].toString(), QStringLiteral("medium"));
+        QVERIFY(spots[7][QLatin1String("lives_there")].isNull());
         for (const auto& value : spots) {
             const auto spot = value.toObject();
             QVERIFY(spot[QLatin1String("swing_lo")].toDouble() <= spot[QLatin1String("ppfd")].toDouble());
@@ -27,6 +30,11 @@ class TestCliLiving : public QObject {
             QVERIFY(spot[QLatin1String("time")].toString().startsWith(QStringLiteral("2026-11-16")));
             for (const char* key : {"x_mm", "y_mm", "depth_mm"})
                 QVERIFY(spot[QLatin1String(key)].toDouble() > 0.0);
+            const auto readings = spot[QLatin1String("readings")].toArray();
+            QCOMPARE(readings.size(), 3);  // a survey each
+            QCOMPARE(readings.last()[QLatin1String("ppfd")].toDouble(),
+                     spot[QLatin1String("ppfd")].toDouble());
+            QVERIFY(!readings.first()[QLatin1String("shaded")].toBool());
         }
     }
 

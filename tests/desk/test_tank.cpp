@@ -55,6 +55,23 @@ class TestTank : public QObject {
                             [](const auto& cell) { return cell.name.contains(QStringLiteral("eelgrass")); }));
     }
 
+    /// Under the pointer stands what the map knows there, with its interval.
+    void thePointerTellsTheLightThere() {
+        QVERIFY(w_->openDemo());
+        show();
+        auto* said = w_->find<QLabel>("mapSays");
+        const auto before = said->text();
+        const auto a = bench().spots[0];
+        QTest::mouseMove(view(), view()->placeOf(a.x.value() + 30, a.y.value() - 20));
+        w_->settle();
+        QVERIFY2(said->text().contains(QStringLiteral("deep here")), qPrintable(said->text()));
+        QVERIFY(said->text().contains(QStringLiteral("–")) ||
+                said->text().contains(QStringLiteral("not known")));
+        QTest::mouseMove(view(), QPoint(1, 1));  // beside the tank
+        w_->settle();
+        QCOMPARE(said->text(), before);
+    }
+
     void aSpotIsMadeNamedMovedAndReadByHand() {
         QVERIFY(w_->createWithRuns({200}));
         show();
@@ -128,6 +145,9 @@ class TestTank : public QObject {
         QTest::mouseClick(w_->find<QPushButton>("removeRamp"), Qt::LeftButton);
         w_->settle();
         QVERIFY(bench().ramps.empty());
+        stage()->writeCalendar(w_->path("none.ics"));
+        QVERIFY(w_->lastWord().contains(QStringLiteral("no look to come back to")));
+        QVERIFY(!QFile::exists(w_->path("none.ics")));
     }
 
     // The walk.
@@ -220,6 +240,12 @@ class TestTank : public QObject {
         stage()->chooseSpot(spotNamed("A").id);
         w_->settle();
         type("spotReading", QStringLiteral("100"));
+        // What was read is to be read again, plan or none.
+        stage()->writeCalendar(w_->path("look.ics"));
+        QFile look(w_->path("look.ics"));
+        QVERIFY(look.open(QIODevice::ReadOnly));
+        const auto days = look.readAll();
+        QVERIFY(days.contains("read the spots") && days.contains("20261224"));
         type("readingSwing", QStringLiteral("80-130"));
         type("readingTilt", QStringLiteral("45"));
         type("readingNote", QStringLiteral("after feeding"));

@@ -10,7 +10,6 @@
 #include "desk/shared/quiet_button.h"
 #include "desk/shared/theme.h"
 #include "files/file_writer.h"
-#include "formats/calendar.h"
 #include "report/living_sheet.h"
 #include "report/page/pdf_page.h"
 #include "report/text.h"
@@ -26,7 +25,8 @@ constexpr int kDepthStepMm = 10;
 constexpr std::size_t kStepsShown = 6;
 constexpr std::size_t kHistoriesShown = 15;
 constexpr int kDateLetters = 10;
-constexpr double kShaded = 0.85;    // less is worth a sentence
+constexpr double kShaded = 0.85;  // less is worth a sentence
+constexpr int kLookAgainDays = 30;
 constexpr double kNearShare = 0.5;  // of the water: what lives above that nears the lamps as it grows
 
 /// A free name: A … Z, then S27.
@@ -72,6 +72,8 @@ TankStage::TankStage(Session& session)
         spot.y = Millimetre(y);
         this->session().edit([&](Project& project) { return project.save(spot); });
     });
+    connect(view_, &TankView::pointed, this, [this](double x, double y) { sayOfDepth(QPointF(x, y)); });
+    connect(view_, &TankView::pointedAway, this, [this] { sayOfDepth({}); });
     connect(view_, &TankView::rockChosen, this, [this](Id rock) {
         choice_.chooseRock(rock);
         form_->refreshAnew();
@@ -283,21 +285,32 @@ std::vector<DatedStep> TankStage::steps() const {
     return dated ? byReadings(std::move(*dated), choice_.surveys()) : std::vector<DatedStep>();
 }
 
+/// The plan's days, and when the spots are to be read next.
+std::vector<CalendarDay> TankStage::calendar() const {
+    const auto dated = steps();
+    auto days = dated.empty() ? std::vector<CalendarDay>() : calendarDays(choice_.ramp()->name, dated);
+    if (!choice_.surveys().empty())
+        days.push_back(
+            lookDay(choice_.tank()->name,
+                    std::max(choice_.today(), daysAfter(choice_.surveys().back().day, kLookAgainDays))));
+    return days;
+}
+
 void TankStage::askForCalendar() {
-    if (choice_.ramp() == nullptr) return session().warn(tr("There is no plan."));
+    if (calendar().empty()) return session().warn(tr("There is no plan, and no look to come back to."));
     const QString path = QFileDialog::getSaveFileName(
         this, tr("The plan as a calendar"), QStringLiteral("brightening.ics"), tr("Calendar (*.ics)"));
     if (!path.isEmpty()) writeCalendar(path);
 }
 
 void TankStage::writeCalendar(const QString& path) {
-    const auto dated = steps();
-    if (dated.empty()) return session().warn(tr("There is no plan."));
-    const auto calendar = calendarOf(calendarDays(choice_.ramp()->name, dated), choice_.today());
-    if (!calendar) return session().warn(text(calendar.error()));
-    if (const auto done = writeWhole(path, QByteArray::fromStdString(*calendar)); !done)
+    const auto days = calendar();
+    if (days.empty()) return session().warn(tr("There is no plan, and no look to come back to."));
+    const auto written = calendarOf(days, choice_.today());
+    if (!written) return session().warn(text(written.error()));
+    if (const auto done = writeWhole(path, QByteArray::fromStdString(*written)); !done)
         return session().warn(text(done.error()));
-    session().say(tr("%1 days in %2").arg(dated.size()).arg(path));
+    session().say(tr("%1 days in %2").arg(days.size()).arg(path));
 }
 
 void TankStage::askForSheet() {
@@ -335,15 +348,30 @@ void TankStage::showPictures() {
         estimate();
     }
     const auto& c = colours();
-    const QString deep = session().length(depth);
-    depth_name_->setText(in == nullptr    ? QString()
-                         : light_.asIf()  ? tr("light at %1 as if %2 hung there").arg(deep, light_.fixture())
-                         : light_.known() ? tr("light at %1, between the spots by the fit").arg(deep)
-                                          : tr("light at %1, between the spots as they tell it").arg(deep));
+    sayOfDepth({});
     side_view_->setPaint([figure = figure_, &c](QPainter& p, const QRectF& area) {
         paintTankSide(p, area.adjusted(2, 4, -2, -2), figure, c);
     });
     view_->setFigure(figure_, c);
+}
+
+/// What the map rests on; under the pointer the light there, with its interval, or that it is not known.
+void TankStage::sayOfDepth(std::optional<QPointF> at) {
+    const auto* in = choice_.tank();
+    const Millimetre depth(depth_->value());
+    const QString deep = session().length(depth);
+    if (in == nullptr) return depth_name_->setText({});
+    if (!at || map_.readings() == 0)
+        return depth_name_->setText(
+            light_.asIf()    ? tr("light at %1 as if %2 hung there").arg(deep, light_.fixture())
+            : light_.known() ? tr("light at %1, between the spots by the fit").arg(deep)
+                             : tr("light at %1, between the spots as they tell it").arg(deep));
+    const auto here = map_.at(at->x(), at->y(), depth.value());
+    const auto figure = [](double ppfd) { return text(ppfdFigure(Ppfd(ppfd))); };
+    depth_name_->setText(
+        here.told ? tr("%1 deep here: about %2 (%3–%4)")
+                        .arg(deep, figure(here.ppfd), figure(here.lo), figure(here.hi))
+                  : tr("%1 deep here: not known, %2 to %3").arg(deep, figure(here.lo), figure(here.hi)));
 }
 
 /// Spots that nobody has read, and all of them under lamps as if, carry what the model says, marked as such.

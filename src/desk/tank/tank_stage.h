@@ -12,6 +12,7 @@
 #include "desk/tank/tank_form.h"
 #include "desk/tank/tank_view.h"
 #include "desk/tank/walk_panel.h"
+#include "formats/calendar.h"
 
 namespace glumet {
 
@@ -55,6 +56,8 @@ class TankStage : public Stage {
     void makeSide();
     void addSpotAt(double x_mm, double y_mm);
     std::vector<DatedStep> steps() const;
+    std::vector<CalendarDay> calendar() const;
+    void sayOfDepth(std::optional<QPointF> at);
     void showPictures();
     void estimate();
     std::vector<Finding> aboutThePlace();

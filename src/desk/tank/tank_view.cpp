@@ -16,6 +16,7 @@ constexpr double kLeastRockMm = 20.0;
 
 TankView::TankView() {
     setFocusPolicy(Qt::StrongFocus);
+    setMouseTracking(true);
     setAccessibleName(tr("The tank from above, with its spots"));
     setObjectName(QStringLiteral("tankView"));
 }
@@ -98,6 +99,11 @@ void TankView::dragRock(const QPointF& to) {
 }
 
 void TankView::mouseMoveEvent(QMouseEvent* event) {
+    if (event->buttons() == Qt::NoButton) {
+        if (!tankFootprint(area(), figure_).contains(event->position())) return emit pointedAway();
+        const auto [x, y] = placeAt(event->position());
+        return emit pointed(x, y);
+    }
     const bool spot = held_ && *held_ < figure_.marks.size();
     const bool rock = rock_ && *rock_ < figure_.rocks.size();
     if (!spot && !rock) return;
@@ -109,6 +115,11 @@ void TankView::mouseMoveEvent(QMouseEvent* event) {
     figure_.marks[*held_].x_mm = x;
     figure_.marks[*held_].y_mm = y;
     update();
+}
+
+void TankView::leaveEvent(QEvent* event) {
+    QWidget::leaveEvent(event);
+    emit pointedAway();
 }
 
 void TankView::mouseReleaseEvent(QMouseEvent* /*event*/) {

@@ -29,6 +29,9 @@ class TankView : public QWidget, public AccessibleCells {
     void spotChosen(glumet::Id spot);
     void spotMoved(glumet::Id spot, double x_mm, double y_mm);
     void spotWanted(double x_mm, double y_mm);
+    /// The pointer rests on a place of the tank, or has left it.
+    void pointed(double x_mm, double y_mm);
+    void pointedAway();
     void rockChosen(glumet::Id rock);
     /// Moved, or drawn larger or smaller by its far corner.
     void rockMoved(const glumet::Rock& rock);
@@ -39,6 +42,7 @@ class TankView : public QWidget, public AccessibleCells {
     void mouseMoveEvent(QMouseEvent* event) override;
     void mouseReleaseEvent(QMouseEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
+    void leaveEvent(QEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
 
   private:
