@@ -223,6 +223,11 @@ void TankForm::addReadingRows() {
                 return QString();
             })),
         "readingNote");
+    addPhotoRows();
+}
+
+/// The reading taken back, and what the place looks like.
+void TankForm::addPhotoRows() {
     auto* take_back = quietButton(tr("take this reading back"));
     take_back->setObjectName(QStringLiteral("removeReading"));
     connect(take_back, &QPushButton::clicked, this, [this] {
@@ -454,6 +459,11 @@ void TankForm::addRampRows() {
               })),
           "rampCalled");
     addChannelRow();
+    addRampFigures();
+}
+
+/// From where to where, how fast and since when.
+void TankForm::addRampFigures() {
     const auto figure = [&](const QString& name, const char* object, double Acclimation::*member) {
         named(addText(
                   name,

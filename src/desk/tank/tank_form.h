@@ -46,10 +46,12 @@ class TankForm : public FormColumn {
     void addTankRow();
     void addSpotRows();
     void addReadingRows();
+    void addPhotoRows();
     void addOrganismRows();
     void addGoalRow();
     void addRockRows();
     void addRampRows();
+    void addRampFigures();
     void addChannelRow();
     void addLampRows();
     QPushButton* headed(const QString& heading, const char* object, const QString& text,

@@ -62,25 +62,7 @@ TankStage::TankStage(Session& session)
       form_(new TankForm(session, choice_, light_)) {
     layOut();
     makeSide();
-    connect(view_, &TankView::spotChosen, this, &TankStage::chooseSpot);
-    connect(view_, &TankView::spotWanted, this, &TankStage::addSpotAt);
-    connect(view_, &TankView::spotMoved, this, [this](Id id, double x, double y) {
-        const auto* known = byId(this->session().bench().spots, id);
-        if (known == nullptr) return;
-        auto spot = *known;
-        spot.x = Millimetre(x);
-        spot.y = Millimetre(y);
-        this->session().edit([&](Project& project) { return project.save(spot); });
-    });
-    connect(view_, &TankView::pointed, this, [this](double x, double y) { sayOfDepth(QPointF(x, y)); });
-    connect(view_, &TankView::pointedAway, this, [this] { sayOfDepth({}); });
-    connect(view_, &TankView::rockChosen, this, [this](Id rock) {
-        choice_.chooseRock(rock);
-        form_->refreshAnew();
-    });
-    connect(view_, &TankView::rockMoved, this, [this](const Rock& rock) {
-        this->session().edit([&](Project& project) { return project.save(rock); });
-    });
+    listenToTheView();
     connect(depth_, &QSlider::valueChanged, this, [this] {
         depth_by_hand_ = true;
         showPictures();
@@ -101,6 +83,28 @@ TankStage::TankStage(Session& session)
     });
     connect(&walk_, &SpotWalk::changed, this, &TankStage::followWalk);
     connect(&walk_, &SpotWalk::ended, this, &TankStage::followWalk);
+}
+
+void TankStage::listenToTheView() {
+    connect(view_, &TankView::spotChosen, this, &TankStage::chooseSpot);
+    connect(view_, &TankView::spotWanted, this, &TankStage::addSpotAt);
+    connect(view_, &TankView::spotMoved, this, [this](Id id, double x, double y) {
+        const auto* known = byId(this->session().bench().spots, id);
+        if (known == nullptr) return;
+        auto spot = *known;
+        spot.x = Millimetre(x);
+        spot.y = Millimetre(y);
+        this->session().edit([&](Project& project) { return project.save(spot); });
+    });
+    connect(view_, &TankView::pointed, this, [this](double x, double y) { sayOfDepth(QPointF(x, y)); });
+    connect(view_, &TankView::pointedAway, this, [this] { sayOfDepth({}); });
+    connect(view_, &TankView::rockChosen, this, [this](Id rock) {
+        choice_.chooseRock(rock);
+        form_->refreshAnew();
+    });
+    connect(view_, &TankView::rockMoved, this, [this](const Rock& rock) {
+        this->session().edit([&](Project& project) { return project.save(rock); });
+    });
 }
 
 TankStage::~TankStage() { delete side_; }

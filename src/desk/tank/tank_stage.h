@@ -52,6 +52,7 @@ class TankStage : public Stage {
 
   private:
     void layOut();
+    void listenToTheView();
     QWidget* makeBelow();
     void makeSide();
     void addSpotAt(double x_mm, double y_mm);

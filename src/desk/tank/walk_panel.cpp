@@ -57,6 +57,21 @@ WalkPanel::WalkPanel(Session& session, SpotWalk& walk)
     typed_->hide();
     strip_->setFramed(true);
     strip_->setFixedHeight(kStripHeight);
+    layOut();
+    connect(&walk_, &SpotWalk::changed, this, [this] {
+        strip_->clear();
+        refresh();
+    });
+    connect(&walk_, &SpotWalk::taken, &announcer_, &Announcer::taken);
+    connect(&walk_.probe(), &ProbeReading::settled, &announcer_, &Announcer::settled);
+    connect(&walk_.probe(), &ProbeReading::sampled, this,
+            [this](double seconds, double ppfd) { strip_->add(seconds, ppfd); });
+    connect(&walk_.probe(), &ProbeReading::looked, this, &WalkPanel::showLive);
+    connect(typed_, &QLineEdit::returnPressed, this, &WalkPanel::finishTyping);
+}
+
+/// Where the probe is to the left, its value to the right.
+void WalkPanel::layOut() {
     auto* rows = new QVBoxLayout(this);
     rows->setContentsMargins(0, 6, 0, 0);
     auto* body = new QHBoxLayout;
@@ -86,16 +101,6 @@ WalkPanel::WalkPanel(Session& session, SpotWalk& walk)
     who_->setWordWrap(true);
     held_->setWordWrap(true);
     unit_->setWordWrap(true);
-    connect(&walk_, &SpotWalk::changed, this, [this] {
-        strip_->clear();
-        refresh();
-    });
-    connect(&walk_, &SpotWalk::taken, &announcer_, &Announcer::taken);
-    connect(&walk_.probe(), &ProbeReading::settled, &announcer_, &Announcer::settled);
-    connect(&walk_.probe(), &ProbeReading::sampled, this,
-            [this](double seconds, double ppfd) { strip_->add(seconds, ppfd); });
-    connect(&walk_.probe(), &ProbeReading::looked, this, &WalkPanel::showLive);
-    connect(typed_, &QLineEdit::returnPressed, this, &WalkPanel::finishTyping);
 }
 
 QWidget* WalkPanel::makeKeys() {

@@ -30,6 +30,7 @@ class WalkPanel : public QWidget {
     bool eventFilter(QObject* watched, QEvent* event) override;
 
   private:
+    void layOut();
     QWidget* makeKeys();
     void showLive();
     void startTyping(const QString& first);
