@@ -5345,7 +5345,11 @@
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>For {}, over the {} of this depth whose light is told. The gradient school wants all three.</source>
+        <source>For {}, over the {} of this depth whose light is told.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The gradient school wants all three.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

@@ -391,10 +391,10 @@ std::optional<Finding> zoneFinding(const TankZones& zones, Millimetre depth, con
     if (zones.here.told <= 0.0) return std::nullopt;
     const PpfdSpan band{goal.band.low, goal.band.high};
     const Words whom = goal.name.empty() ? say("{}", band) : say("{} ({})", goal.name, band);
-    Words body = say(GLUMET_SAY("Core",
-                                "For {}, over the {} of this depth whose light is told. The gradient "
-                                "school wants all three."),
-                     whom, Share{zones.here.told});
+    Words body = say(GLUMET_SAY("Core", "For {}, over the {} of this depth whose light is told."), whom,
+                     Share{zones.here.told});
+    if (goal.school == LightSchool::Gradient)
+        body += say(GLUMET_SAY("Core", "The gradient school wants all three."));
     if (zones.seam)
         body += say(
             GLUMET_SAY("Core", "Where the fixtures meet, {} from the left, {} of the lower hump is left."),
