@@ -26,6 +26,7 @@ class SimulatedMeter : public Meter {
 
     /// What shines over the probe from now on.
     void setScene(LightScene scene);
+    bool shows(const LightScene& scene) const { return bench_ && bench_->scene() == scene; }
     /// Practice: about one placing in twelve slips, without a word; reading the point again mends it. And the
     /// ruler is off by a few millimetres, the same all evening.
     void setPlants(bool plants);

@@ -119,8 +119,15 @@ class TestProbeReading : public QObject {
         meter_->send(150, 5);
         QCOMPARE(due, 0);
         probe_->setWatched(true);
-        meter_->send(150, 1);
+        meter_->send(150, 3);
         QVERIFY(due > 0);
+        // What was gathered while nobody looked, wherever the probe was, is no part of a reading here.
+        probe_->setWatched(false);
+        meter_->send(900, 5);
+        probe_->setWatched(true);
+        QVERIFY(!probe_->state());
+        meter_->send(150, 3);
+        QCOMPARE(probe_->state()->mean.value(), 150.0);
         // One that could not be stored is not tried again at every sample.
         probe_->refused();
         const int before = due;
@@ -200,6 +207,10 @@ class TestProbeReading : public QObject {
         QVERIFY(light.settle(&cube));
         QVERIFY(light.at({middle}).front().ppfd > 1.2 * one);
         QVERIFY(!light.settle(&cube));  // nothing has changed
+        lamps.count = 100'000;          // more than anybody hangs, or can be reckoned
+        light.hang(lamps);
+        light.settle(&cube);
+        QVERIFY(!light.known());
         light.hang(std::nullopt);
         light.settle(&cube);
         QVERIFY(!light.asIf());

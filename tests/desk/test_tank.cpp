@@ -4,8 +4,10 @@
 #include <QPushButton>
 #include <QSlider>
 
+#include "core/simulation/demo_scenario.h"
 #include "desk/tank/tank_stage.h"
 #include "desk/window_fixture.h"
+#include "meters/simulated_meter.h"
 
 using namespace glumet;
 using glumet::testing::WindowFixture;
@@ -215,6 +217,28 @@ class TestTank : public QObject {
         meter.send(20.0, 1.0);
         meter.send(70.0, 6.0);
         QVERIFY(spotNamed("C").readings.empty());  // nobody looks
+    }
+
+    /// The practice meter shines where the reader is: walking, and again in Measure.
+    void thePracticeMeterGoesWithTheReader() {
+        QVERIFY(w_->openDemo());
+        auto practice = std::make_unique<SimulatedMeter>(3);
+        auto* meter = practice.get();
+        w_->session.setMeter(std::move(practice));
+        w_->window.showStage(QStringLiteral("measure"));
+        w_->settle();
+        const auto bench_scene = sceneOf(bench(), *w_->session.run());
+        QVERIFY(meter->shows(bench_scene));
+        show();
+        stage()->walkOrEnd();
+        w_->settle();
+        QVERIFY(!meter->shows(bench_scene));
+        w_->window.showStage(QStringLiteral("measure"));
+        w_->settle();
+        QVERIFY(meter->shows(bench_scene));
+        show();
+        QVERIFY(!meter->shows(bench_scene));
+        QVERIFY(stage()->walk().walking());
     }
 
     void aMissingMeterAndAFalseNumberAreSaid() {

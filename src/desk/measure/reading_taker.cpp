@@ -83,12 +83,26 @@ void ReadingTaker::setTarget(std::optional<Cell> cell) {
     check_.reset();
     probe_.begin();
     probe_.setGathering(cell.has_value());
-    const auto* plane = session_.plane();
-    if (cell && plane != nullptr && session_.meter() != nullptr)
-        session_.meter()->probeMoved(Millimetre(plane->grid->xs_mm[static_cast<std::size_t>(cell->column)]),
-                                     Millimetre(plane->grid->ys_mm[static_cast<std::size_t>(cell->row)]),
-                                     plane->depth);
+    placeProbe();
     emit changed();
+}
+
+void ReadingTaker::placeProbe() {
+    const auto* plane = session_.plane();
+    if (!target_ || plane == nullptr || session_.meter() == nullptr) return;
+    const auto at = atTarget();
+    session_.meter()->probeMoved(at.x, at.y, plane->depth);
+}
+
+/// Another stage may have led the practice meter elsewhere meanwhile.
+void ReadingTaker::setWatched(bool watched) {
+    probe_.setWatched(watched);
+    auto* simulated = dynamic_cast<SimulatedMeter*>(session_.meter());
+    if (!watched || simulated == nullptr || session_.plane() == nullptr) return;
+    auto scene = sceneOf(session_.bench(), *session_.run());
+    if (simulated->shows(scene)) return;
+    simulated->setScene(std::move(scene));
+    placeProbe();
 }
 
 Reading ReadingTaker::atTarget() const {

@@ -33,7 +33,7 @@ class ReadingTaker : public QObject {
     bool handsFree() const { return probe_.handsFree(); }
     void setHandsFree(bool on) { probe_.setHandsFree(on); }
     /// While somebody looks at the plane; elsewhere nothing is taken by itself.
-    void setWatched(bool watched) { probe_.setWatched(watched); }
+    void setWatched(bool watched);
     std::optional<MovementWatch::State> awaited() const { return probe_.awaited(); }
     SettleRule rule() const { return probe_.rule(); }
 
@@ -62,6 +62,7 @@ class ReadingTaker : public QObject {
   private:
     void followMeter();
     void setTarget(std::optional<Cell> cell);
+    void placeProbe();
     /// The next point of the way, or the check that is due before it.
     void goOnFrom(const Plane& plane);
     bool mayTake();

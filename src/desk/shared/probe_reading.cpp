@@ -79,6 +79,11 @@ void ProbeReading::begin() {
     looked_s_ = -1.0;
 }
 
+void ProbeReading::setWatched(bool watched) {
+    if (watched && !watched_) begin();
+    watched_ = watched;
+}
+
 void ProbeReading::forget() {
     hands_free_ = false;
     watch_.reset();

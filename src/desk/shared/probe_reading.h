@@ -30,8 +30,9 @@ class ProbeReading : public QObject {
     void setHandsFree(bool on);
     /// What is waited for before samples count: nothing, the probe's leaving, or its calming down.
     std::optional<MovementWatch::State> awaited() const;
-    /// While somebody looks at the place; elsewhere nothing is due by itself.
-    void setWatched(bool watched) { watched_ = watched; }
+    /// While somebody looks at the place; elsewhere nothing is due by itself, and what was gathered there, of
+    /// whatever place the probe was at, is not part of a reading here.
+    void setWatched(bool watched);
 
     /// Another place, or the same anew.
     void begin();

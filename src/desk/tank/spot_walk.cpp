@@ -36,7 +36,9 @@ SpotWalk::SpotWalk(Session& session) : session_(session), probe_(session) {
     connect(&probe_, &ProbeReading::due, this, &SpotWalk::take);
     connect(&probe_, &ProbeReading::changed, this, &SpotWalk::changed);
     connect(&probe_, &ProbeReading::meterChanged, this, [this] {
-        if (walking()) aim(at_);
+        if (!walking()) return;
+        lightPractice();
+        aim(at_);
     });
     connect(&session, &Session::projectChanged, this, [this] {
         probe_.forget();
@@ -57,13 +59,25 @@ void SpotWalk::start(Id tank) {
     if (way_.empty()) return session_.warn(tr("Name spots in the tank first."));
     tilt_deg_ = 0.0;
     shaded_ = false;
-    if (auto* simulated = dynamic_cast<SimulatedMeter*>(session_.meter()))
-        if (const auto* run = lastRunOver(session_.bench(), tank)) {
-            auto scene = sceneOf(session_.bench(), *run);
-            scene.obstacles = rocksIn(session_.bench(), tank);
-            simulated->setScene(std::move(scene));
-        }
+    lightPractice();
     aim(0);
+}
+
+/// The practice meter sees the lamps of the last run over the tank, and its rocks.
+void SpotWalk::lightPractice() {
+    auto* simulated = dynamic_cast<SimulatedMeter*>(session_.meter());
+    const auto* run = lastRunOver(session_.bench(), tank_);
+    if (simulated == nullptr || run == nullptr) return;
+    auto scene = sceneOf(session_.bench(), *run);
+    scene.obstacles = rocksIn(session_.bench(), tank_);
+    if (!simulated->shows(scene)) simulated->setScene(std::move(scene));
+}
+
+void SpotWalk::setWatched(bool watched) {
+    probe_.setWatched(watched);
+    if (!watched || !walking()) return;
+    lightPractice();
+    aim(at_);
 }
 
 void SpotWalk::end() {

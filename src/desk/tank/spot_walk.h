@@ -22,6 +22,8 @@ class SpotWalk : public QObject {
     Id spot() const;
     std::size_t place() const { return at_; }
     std::size_t count() const { return way_.size(); }
+    /// While somebody looks at the walk; the practice meter is led back to it.
+    void setWatched(bool watched);
     ProbeReading& probe() { return probe_; }
     const ProbeReading& probe() const { return probe_; }
 
@@ -44,6 +46,7 @@ class SpotWalk : public QObject {
 
   private:
     void aim(std::size_t at);
+    void lightPractice();
     QString keep(Reading reading);
 
     Session& session_;

@@ -42,6 +42,7 @@ std::optional<TankLight::Source> TankLight::source(const Tank& tank) {
 
 bool TankLight::settle(const Tank* tank) {
     auto found = tank == nullptr ? std::nullopt : source(*tank);
+    if (found && wrongWith(found->scene)) found.reset();  // more lamps than can be reckoned, say
     if (!found) {
         const bool had = known();
         rocky_.reset();

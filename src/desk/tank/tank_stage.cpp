@@ -204,12 +204,12 @@ void TankStage::makeSide() {
 }
 
 void TankStage::showEvent(QShowEvent* event) {
-    walk_.probe().setWatched(true);
+    walk_.setWatched(true);
     Stage::showEvent(event);
 }
 
 void TankStage::hideEvent(QHideEvent* event) {
-    walk_.probe().setWatched(false);
+    walk_.setWatched(false);
     Stage::hideEvent(event);
 }
 
@@ -507,8 +507,7 @@ std::vector<Finding> TankStage::aboutThePlace() {
         if (last != nullptr && near && choice_.lives() != nullptr &&
             choice_.lives()->state != Wellbeing::Thriving &&
             suits(session().bench(), *at) == LightSuits::More)
-            if (const auto raise = raiseFor(light_.scene(), *at, last->mean,
-                                            wantedBy(session().bench(), *choice_.lives())->band.high))
+            if (const auto& raise = raiseOf(*at, last->mean))
                 out.push_back(raiseFinding(session().bench(), *at, *raise));
     }
     const auto* who = choice_.lives();
@@ -528,6 +527,19 @@ const ReachUnder& TankStage::reachOf(const TankSpot& spot) {
         reach_ = reachUnder(light_.scene(), spot.x, spot.y, spot.depth);
     }
     return *reach_;
+}
+
+/// The same of twenty heights.
+const std::optional<Raise>& TankStage::raiseOf(const TankSpot& spot, Ppfd read) {
+    const Ppfd most = wantedBy(session().bench(), *choice_.lives())->band.high;
+    const std::tuple asked{spot.id,      spot.x.value(), spot.y.value(), spot.depth.value(),
+                           read.value(), most.value()};
+    if (raise_of_ != asked || raise_in_ != light_.scene()) {
+        raise_of_ = asked;
+        raise_in_ = light_.scene();
+        raise_ = raiseFor(light_.scene(), spot, read, most);
+    }
+    return raise_;
 }
 
 std::vector<Finding> TankStage::findings() const {

@@ -63,6 +63,7 @@ class TankStage : public Stage {
     void estimate();
     std::vector<Finding> aboutThePlace();
     const ReachUnder& reachOf(const TankSpot& spot);
+    const std::optional<Raise>& raiseOf(const TankSpot& spot, Ppfd read);
     void showRamp();
     void showHistories();
     void followWalk();
@@ -93,6 +94,9 @@ class TankStage : public Stage {
     std::optional<ReachUnder> reach_;
     std::tuple<double, double, double> reach_of_;
     LightScene reach_in_;
+    std::optional<Raise> raise_;
+    std::tuple<Id, double, double, double, double, double> raise_of_;
+    LightScene raise_in_;
     bool depth_by_hand_ = false;
 };
 
