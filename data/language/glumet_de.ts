@@ -12791,6 +12791,10 @@ until you say</source>
         <source>%1 deep here: not known, %2 to %3</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>What the spots had, and what changed from %1 to %2, all in all %3</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::TankView</name>

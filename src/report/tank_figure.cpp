@@ -15,7 +15,8 @@ constexpr double kMapCellMm = 40.0;
 constexpr int kMostCells = 60;
 constexpr double kMark = 8.0;
 constexpr double kReach = 22.0;
-constexpr double kColumn = 1.5;            // px
+constexpr double kColumn = 1.5;  // px
+constexpr double kChangeTall = 13.0;
 constexpr double kOutside = 4.0;           // how much worse words outside the tank are than over others
 constexpr std::size_t kDottedPoints = 24;  // more run into each other
 constexpr double kNothing = 0.10;          // how much of a colour stays where light is told badly
@@ -429,7 +430,7 @@ void paintHistories(QPainter& p, const QRectF& area, const std::vector<SpotHisto
         p.setFont(houseFont(12, true));
         p.drawText(QRectF(cell.left(), cell.top(), 22, cell.height()), Qt::AlignLeft | Qt::AlignVCenter,
                    one.name);
-        const QRectF box = cell.adjusted(24, 6, -38, -6);
+        const QRectF box = cell.adjusted(24, 6, -46, -6);
         QPolygonF line;
         for (const auto& [day, ppfd] : one.points)
             line << QPointF(
@@ -442,9 +443,15 @@ void paintHistories(QPainter& p, const QRectF& area, const std::vector<SpotHisto
             for (const auto& at : line) p.drawEllipse(at, 2.4, 2.4);
         p.setFont(houseFont(12));
         p.setPen(one.lost ? c.accent : c.muted);
-        if (!one.points.empty())
-            p.drawText(QRectF(box.right() + 6, cell.top(), 34, cell.height()),
-                       Qt::AlignLeft | Qt::AlignVCenter, text(ppfdFigure(Ppfd(one.points.back().second))));
+        if (one.points.empty()) continue;
+        const QRectF figures(box.right() + 6, cell.top(), 44, cell.height());
+        const bool both = !one.change.isEmpty();
+        p.drawText(figures.adjusted(0, 0, 0, both ? -kChangeTall : 0.0), Qt::AlignLeft | Qt::AlignVCenter,
+                   text(ppfdFigure(Ppfd(one.points.back().second))));
+        if (!both) continue;
+        p.setFont(houseFont(10));
+        p.drawText(figures.adjusted(0, cell.height() - kChangeTall, 0, 0), Qt::AlignLeft | Qt::AlignVCenter,
+                   one.change);
     }
 }
 

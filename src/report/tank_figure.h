@@ -72,6 +72,7 @@ struct SpotHistory {
     QString name;
     std::vector<std::pair<double, double>> points;  ///< day, PPFD
     bool lost = false;
+    QString change = {};  ///< between the looks that are compared: "−49 %"; empty: not read at both
 };
 void paintHistories(QPainter& painter, const QRectF& area, const std::vector<SpotHistory>& histories,
                     const Palette& palette);

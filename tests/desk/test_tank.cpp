@@ -355,9 +355,13 @@ class TestTank : public QObject {
         QTest::mouseClick(strip, Qt::LeftButton, {}, strip->placeOf(1));
         w_->settle();
         QVERIFY(!told(QStringLiteral("C lost light by itself")));
+        // Before and after of every spot, and of all.
+        auto* histories = w_->find<QLabel>("historiesSay");
+        QVERIFY(histories->text().contains(QStringLiteral("from 2026-10-12 to 2026-11-02")));
         strip->setFocus();
         QTest::keyClick(strip, Qt::Key_Right);
         w_->settle();
+        QVERIFY(histories->text().contains(QStringLiteral("to 2026-11-16, all in all −")));
         QVERIFY(told(QStringLiteral("C lost light by itself")));
         QTest::keyClick(strip, Qt::Key_Left, Qt::ShiftModifier);
         w_->settle();

@@ -40,6 +40,14 @@ std::string freeName(const std::vector<const TankSpot*>& spots) {
     }
 }
 
+/// "−49 %": a spot's light at the later of two looks against the earlier.
+QString changeOf(const std::optional<SurveyChange>& change, Id spot) {
+    if (change)
+        for (const auto& one : change->spots)
+            if (one.spot == spot) return text(say("{}", SignedShare{one.ratio - 1.0}), LengthUnit::Mm);
+    return {};
+}
+
 }  // namespace
 
 TankStage::TankStage(Session& session)
@@ -180,7 +188,9 @@ QWidget* TankStage::makeBelow() {
     plan->addWidget(ramp_view_, 1);
     plan->addWidget(steps_);
     layout->addLayout(plan);
-    layout->addWidget(makeLabel(tr("What the spots had"), TextRole::Muted));
+    histories_name_ = makeLabel({}, TextRole::Muted);
+    histories_name_->setObjectName(QStringLiteral("historiesSay"));
+    layout->addWidget(histories_name_);
     histories_->setFixedHeight(kHistoriesHeight);
     layout->addWidget(histories_);
     return holder;
@@ -454,6 +464,13 @@ void TankStage::showHistories() {
     const auto& c = colours();
     const auto& surveys = choice_.surveys();
     const auto change = choice_.change();
+    const auto signedShare = [](double ratio) {
+        return text(say("{}", SignedShare{ratio - 1.0}), LengthUnit::Mm);
+    };
+    histories_name_->setText(
+        change ? tr("What the spots had, and what changed from %1 to %2, all in all %3")
+                     .arg(text(change->before), text(change->now), signedShare(change->field))
+               : tr("What the spots had"));
     const auto lost = [&](Id spot) {
         return change && std::any_of(change->spots.begin(), change->spots.end(),
                                      [&](const SpotChange& one) { return one.spot == spot && one.lost; });
@@ -467,7 +484,7 @@ void TankStage::showHistories() {
     }
     std::vector<SpotHistory> histories;
     for (const auto* one : shown) {
-        SpotHistory history{text(one->name), {}, lost(one->id)};
+        SpotHistory history{text(one->name), {}, lost(one->id), changeOf(change, one->id)};
         for (const auto& reading : one->readings) {
             const double day = daysBetween(surveys.front().day, reading.time).value_or(0);
             if (!history.points.empty() && history.points.back().first == day) history.points.pop_back();

@@ -84,6 +84,7 @@ class TankStage : public Stage {
     PaintedPanel* ramp_view_;
     QLabel* steps_;
     PaintedPanel* histories_;
+    QLabel* histories_name_ = nullptr;
     QPointer<QWidget> side_;
     PaintedPanel* side_view_;
     TankForm* form_;
