@@ -2,6 +2,8 @@
 
 #include <fmt/format.h>
 
+#include <QByteArray>
+#include <QXmlStreamReader>
 #include <algorithm>
 #include <deque>
 #include <map>
@@ -241,6 +243,19 @@ bool isOpenDocument(const std::vector<ArchiveMember>& members) {
     });
 }
 
+tl::unexpected<Problem> noWorkbook() {
+    return problem("", say(GLUMET_SAY("Core", "does not read as a workbook")));
+}
+
+/// The library takes some unsound XML for a fault of its own and ends the program: it is shown none.
+bool soundXml(const ArchiveMember& member) {
+    if (!member.name.ends_with(".xml") && !member.name.ends_with(".rels")) return true;
+    QXmlStreamReader xml(
+        QByteArray::fromRawData(member.bytes.data(), static_cast<qsizetype>(member.bytes.size())));
+    while (!xml.atEnd()) xml.readNext();
+    return !xml.hasError();
+}
+
 }  // namespace
 
 bool looksLikeSpreadsheet(std::string_view bytes) {
@@ -253,6 +268,7 @@ Expected<std::vector<SpreadsheetTable>> readSpreadsheet(std::string_view bytes) 
     // Unpacked here first: what is damaged or swells beyond the limit is refused before the library sees it.
     const auto members = unzipped(bytes);
     if (!members) return tl::make_unexpected(members.error());
+    if (!std::all_of(members->begin(), members->end(), soundXml)) return noWorkbook();
     Workbook workbook;
     try {
         if (isOpenDocument(*members)) {
@@ -263,7 +279,7 @@ Expected<std::vector<SpreadsheetTable>> readSpreadsheet(std::string_view bytes) 
     } catch (const TooMuch& wrong) {
         return problem("", verbatim(wrong.what()));
     } catch (const std::exception&) {
-        return problem("", say(GLUMET_SAY("Core", "does not read as a workbook")));
+        return noWorkbook();
     }
     auto tables = workbook.tables();
     if (tables.empty()) return problem("", say(GLUMET_SAY("Core", "holds no cell")));

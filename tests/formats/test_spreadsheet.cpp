@@ -1,6 +1,7 @@
 #include "formats/spreadsheet.h"
 
 #include <QTest>
+#include <random>
 
 #include "core/words/sentence.h"
 #include "formats/made_workbooks.h"
@@ -104,6 +105,32 @@ class TestSpreadsheet : public QObject {
         for (std::size_t size = 0; size < whole.size(); size += 37) {
             const auto read = readSpreadsheet(std::string_view(whole).substr(0, size));
             QVERIFY(!read);
+        }
+    }
+
+    /// Sheets that are no sound XML ended the program within the library: they do not come that far.
+    void sheetsThatAreNoXmlAreRefused() {
+        const std::string found =
+            "<ta-row table:number-rows-repeated=\"3\"><table:table-cell office:value-type=\"floa&t\" "
+            "office:valumber-columns-repeated=\"2\"><text:p>1.5<e=\"1.5\" "
+            "table:number-columns-repeated!=\"2\"><text:p>1.5</te;t:p></table:table-cell></table:tabl";
+        QVERIFY(!readSpreadsheet(ods(found)));
+        const std::string sound =
+            "<table:table-row><table:table-cell office:value-type=\"float\" office:value=\"1.5\">"
+            "<text:p>1.5</text:p></table:table-cell></table:table-row>";
+        QVERIFY(readSpreadsheet(ods(sound)));
+        const std::string row = "<row r=\"1\"><c r=\"A1\"><v>1</v></c><c r=\"B1\"><v>2</v></c></row>";
+        QVERIFY(readSpreadsheet(xlsx(row)));
+        std::mt19937 random(5);
+        for (int i = 0; i < 600; ++i) {
+            auto bent = i % 2 == 0 ? sound : row;
+            const auto at = random() % bent.size();
+            if (i % 3 == 0)
+                bent.erase(at, 1 + random() % 12);
+            else
+                bent.insert(at, 1, "<>&\"/="[random() % 6]);
+            const auto read = readSpreadsheet(i % 2 == 0 ? ods(bent) : xlsx(bent));
+            if (!read) QVERIFY(english(read.error()).size() < 300);
         }
     }
 
