@@ -16,7 +16,9 @@ QString faceOf(const char* file, const char* weight) {
 }  // namespace
 
 QString fontFaces(bool bold) {
-    return faceOf("GlumetText-Regular", "normal") + (bold ? faceOf("GlumetText-Bold", "bold") : QString());
+    static const QString regular = faceOf("GlumetText-Regular", "normal");
+    static const QString both = regular + faceOf("GlumetText-Bold", "bold");
+    return bold ? both : regular;
 }
 
 }  // namespace glumet

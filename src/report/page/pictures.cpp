@@ -4,6 +4,7 @@
 #include <QImage>
 #include <QRegularExpression>
 #include <QSvgGenerator>
+#include <array>
 
 #include "report/page/card_painter.h"
 #include "report/page/page_fonts.h"
@@ -76,6 +77,11 @@ QByteArray pngBytes(QSize size, int scale, const std::function<void(QPainter&)>&
     return buffer.data();
 }
 
+/// The house font for a picture that stands alone; the same for all of a publication.
+QByteArray styleOf(bool bold) {
+    return QStringLiteral("<style>%1</style>\n").arg(fontFaces(bold)).toLatin1();
+}
+
 QString number(double value) { return QString::number(value, 'f', 1); }
 
 /// Areas that are seen only under the pointer.
@@ -114,8 +120,8 @@ QByteArray svgOf(const PageFigure& figure, LengthUnit unit, const QString& prove
     auto svg = svgBytes(wholeSize(figure, foot), text(figure.caption, unit),
                         [&](QPainter& p) { paintAlone(p, figure, unit, foot); });
     const bool bold = svg.contains("font-weight=\"700\"") || svg.contains("font-weight=\"600\"");
-    const auto style = QStringLiteral("<style>%1</style>\n").arg(fontFaces(bold)).toLatin1();
-    return svg.insert(svg.indexOf("</defs>"), style);
+    static const std::array styles{styleOf(false), styleOf(true)};
+    return svg.insert(svg.indexOf("</defs>"), styles[bold ? 1 : 0]);
 }
 
 QByteArray pngOf(const PageFigure& figure, LengthUnit unit, const QString& provenance) {
