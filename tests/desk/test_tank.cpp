@@ -421,6 +421,12 @@ class TestTank : public QObject {
         type("lampsHeight", QStringLiteral("none"));
         QTRY_VERIFY_WITH_TIMEOUT(told(QStringLiteral("ledge would have about")), 60'000);
         QVERIFY(view()->figure().marks[0].name.contains(QStringLiteral("≈")));
+        // Readings under other lamps colour nothing and judge nothing here.
+        choose("livingTank", 0);
+        QTRY_VERIFY_WITH_TIMEOUT(view()->figure().marks[0].name.contains(QStringLiteral("≈")), 60'000);
+        QVERIFY(view()->figure().plan.empty() && !view()->figure().move);
+        for (const auto& mark : view()->figure().marks) QCOMPARE(mark.mark, SpotMark::Unread);
+        choose("livingTank", 1);
         QVERIFY(w_->find<QLabel>("mapSays")->text().contains(QStringLiteral("as if")));
         choose("lampsAsIf", 0);
         QVERIFY(!told(QStringLiteral("ledge would have about")));

@@ -357,8 +357,14 @@ void TankStage::showPictures() {
     } else {
         for (const auto& plane : mapPlaces(session().bench(), *in, depth))
             light_.prepare(plane.depth, plane.places);
-        map_ = mapOf(session().bench(), in->id, choice_.change(), light_.with());
+        // What was read under other lamps says nothing of these: then only the estimates at the spots stand.
+        map_ = light_.asIf() ? TankMap() : mapOf(session().bench(), in->id, choice_.change(), light_.with());
         figure_ = tankFigure(session().bench(), *in, depth, spot(), map_);
+        if (light_.asIf()) {
+            figure_.move.reset();
+            figure_.empty.clear();
+            for (auto& mark : figure_.marks) mark.mark = SpotMark::Unread;
+        }
         estimate();
     }
     const auto& c = colours();
