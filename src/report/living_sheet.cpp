@@ -50,7 +50,7 @@ void addSpots(Document& out, const LivingSheetQuestion& q) {
         table.rows.push_back(
             {say("{}", spot.name), say("{}", who == nullptr ? std::string() : who->name),
              say("{}", spot.depth), last == nullptr ? Words(say("–")) : Words(say("{}", last->mean)),
-             say("{}", last == nullptr ? std::string() : last->time.substr(0, 10)), room(kValueLetters)});
+             say("{}", last == nullptr ? std::string() : dateOf(last->time)), room(kValueLetters)});
     }
     out.blocks.push_back(std::move(table));
 }

@@ -145,6 +145,17 @@ class TestBeamBasis : public QObject {
             const auto table = BeamBasis::tableOf(shape, beam);
             QVERIFY(table);
             QCOMPARE(table->round(), shape == BeamShape::Round);
+            // Along the planes and angles that it has, against straight down: there nothing lies between.
+            const double down = BeamBasis::intensity(shape, beam, 0.0, 0.0);
+            for (std::size_t plane = 0; plane < table->planeCount(); ++plane)
+                for (double theta = 0.0; theta <= 90.0; theta += 9.0) {
+                    const double phi = 7.5 * static_cast<double>(plane) * kPi / 180.0;
+                    const double told = table->planeIntensity(plane, std::cos(theta * kPi / 180.0)) /
+                                        table->planeIntensity(0, 1.0);
+                    const double wanted = BeamBasis::intensity(shape, beam, theta, phi) / down;
+                    QVERIFY2(std::abs(told - wanted) < 1e-3,
+                             qPrintable(QStringLiteral("%1 %2").arg(told).arg(wanted)));
+                }
         }
     }
 

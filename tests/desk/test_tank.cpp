@@ -432,6 +432,22 @@ class TestTank : public QObject {
         QVERIFY(!told(QStringLiteral("ledge would have about")));
     }
 
+    /// Another project has fixtures, tanks and looks of the same numbers: what was chosen here is not there.
+    void whatWasChosenIsNotCarriedIntoAnotherProject() {
+        QVERIFY(w_->openDemo());
+        show();
+        choose("lampsAsIf", 1);
+        QTest::mouseClick(w_->find<SurveyStrip>("surveyStrip"), Qt::LeftButton, {},
+                          w_->find<SurveyStrip>("surveyStrip")->placeOf(1));
+        w_->settle();
+        QVERIFY(w_->find<QLabel>("historiesSay")->text().contains(QStringLiteral("2026-10-12")));
+        QVERIFY(QFile::copy(w_->path("demo.glumet"), w_->path("second.glumet")));
+        QVERIFY(w_->window.openProject(w_->path("second.glumet")));
+        show();
+        QCOMPARE(w_->find<QComboBox>("lampsAsIf")->currentIndex(), 0);
+        QVERIFY(w_->find<QLabel>("historiesSay")->text().contains(QStringLiteral("from 2026-11-02")));
+    }
+
     /// What is exported comes back whole.
     void theTankGoesAlongWithABench() {
         QVERIFY(w_->openDemo());

@@ -100,8 +100,8 @@ class TestTankView : public QObject {
         QVERIFY(compared.isEmpty());
     }
 
-    /// Years of weekly looks: dates are written where there is room, and the two that count always.
-    void manyLooksArePaintedWithoutOverlap() {
+    /// Years of weekly looks stand in order within the strip, and the two that count are marked.
+    void yearsOfLooksFitTheStrip() {
         std::vector<std::string> days;
         std::string day = "2022-01-03";
         for (int week = 0; week < 250; ++week) {
@@ -110,10 +110,13 @@ class TestTankView : public QObject {
         }
         show(days, 248, 249);
         QCOMPARE(strip_->accessibleCells().size(), std::size_t{250});
+        for (std::size_t i = 1; i < days.size(); ++i)
+            QVERIFY(strip_->placeOf(i).x() >= strip_->placeOf(i - 1).x());
+        QVERIFY(strip_->rect().contains(strip_->placeOf(0)) && strip_->rect().contains(strip_->placeOf(249)));
         QImage image(strip_->size(), QImage::Format_RGB32);
-        image.fill(dimRoom().ground);
         strip_->render(&image);
-        QVERIFY(strip_->placeOf(249).x() < strip_->width());
+        QCOMPARE(image.pixelColor(strip_->placeOf(249)), dimRoom().accent);
+        QCOMPARE(image.pixelColor(strip_->placeOf(0)), dimRoom().muted);
     }
 
     // Spots.

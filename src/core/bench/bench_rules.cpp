@@ -239,6 +239,10 @@ std::optional<Problem> faultOf(const Acclimation& ramp) {
     return fieldFault(ramp, nameOf("ramp", ramp.name, ramp.id));
 }
 
+static Problem namesNothing(const std::string& name, const char* key) {
+    return {name + key, say(GLUMET_SAY("Core", "names something that is not there"))};
+}
+
 std::vector<Problem> faultsOf(const Bench& bench, std::size_t most) {
     Gathered gathered(most);
     gathered.add(faultOf(bench.method));
@@ -253,30 +257,24 @@ std::vector<Problem> faultsOf(const Bench& bench, std::size_t most) {
     for (const auto& record : bench.spectra) {
         gathered.add(faultOf(record));
         if (byId(bench.fixtures, record.fixture) == nullptr)
-            gathered.add(Problem{nameOf("spectrum", record.name, record.id) + ", fixture",
-                                 say(GLUMET_SAY("Core", "names something that is not there"))});
+            gathered.add(namesNothing(nameOf("spectrum", record.name, record.id), ", fixture"));
     }
     for (const auto& schedule : bench.schedules) gathered.add(faultOf(schedule));
     for (const auto& log : bench.logs) gathered.add(faultOf(log));
     for (const auto& rating : bench.ratings) {
         gathered.add(faultOf(rating));
         if (byId(bench.fixtures, rating.fixture) == nullptr)
-            gathered.add(Problem{nameOf("rating", rating.by, rating.id) + ", fixture",
-                                 say(GLUMET_SAY("Core", "names something that is not there"))});
+            gathered.add(namesNothing(nameOf("rating", rating.by, rating.id), ", fixture"));
     }
     for (const auto& spot : bench.spots) {
         const auto* tank = byId(bench.tanks, spot.tank);
         gathered.add(faultOf(spot, tank));
-        if (tank == nullptr)
-            gathered.add(Problem{nameOf("spot", spot.name, spot.id) + ", tank",
-                                 say(GLUMET_SAY("Core", "names something that is not there"))});
+        if (tank == nullptr) gathered.add(namesNothing(nameOf("spot", spot.name, spot.id), ", tank"));
     }
     for (const auto& rock : bench.rocks) {
         const auto* tank = byId(bench.tanks, rock.tank);
         gathered.add(faultOf(rock, tank));
-        if (tank == nullptr)
-            gathered.add(Problem{nameOf("rock", rock.name, rock.id) + ", tank",
-                                 say(GLUMET_SAY("Core", "names something that is not there"))});
+        if (tank == nullptr) gathered.add(namesNothing(nameOf("rock", rock.name, rock.id), ", tank"));
     }
     for (const auto& organism : bench.organisms) gathered.add(faultOf(organism));
     for (const auto& ramp : bench.ramps) gathered.add(faultOf(ramp));
@@ -288,9 +286,7 @@ std::vector<Problem> faultsOf(const Bench& bench, std::size_t most) {
     }
     for (const auto& check : bench.checks) {
         gathered.add(faultOf(check));
-        if (!runs.contains(check.run))
-            gathered.add(Problem{nameOf("check", {}, check.id) + ", run",
-                                 say(GLUMET_SAY("Core", "names something that is not there"))});
+        if (!runs.contains(check.run)) gathered.add(namesNothing(nameOf("check", {}, check.id), ", run"));
     }
     return gathered.take();
 }

@@ -11,10 +11,8 @@
 namespace glumet {
 namespace {
 
-constexpr int kLookAgainDays = 30;
 constexpr double kBeyondBand = 1.3;
 constexpr double kAged = 0.93;  // of the field: more is the probe's own scatter
-constexpr double kShaded = 0.85;
 constexpr double kReaches = 0.8;
 
 class Finder {
@@ -339,7 +337,7 @@ std::optional<SurveyChange> comparedChange(const std::vector<TankSurvey>& survey
 
 std::optional<Finding> shadeFinding(const Bench& bench, const SpotShade& shade, const ReachUnder& reach) {
     const auto* spot = byId(bench.spots, shade.spot);
-    if (spot == nullptr || (shade.by_model > kShaded && !shade.more_than_rocks)) return std::nullopt;
+    if (spot == nullptr || !shade.worthSaying()) return std::nullopt;
     Words title = shade.as_read
                       ? say(GLUMET_SAY("Core", "{} keeps {} of its light by the rocks as drawn, {} as read"),
                             spot->name, Share{shade.by_model}, Share{*shade.as_read})

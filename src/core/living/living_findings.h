@@ -13,12 +13,17 @@
 
 namespace glumet {
 
+/// Above what a spot had that a new light may give it at once.
+inline constexpr double kFirstShare = 0.2;
+/// After so many days the spots are to be read again.
+inline constexpr int kLookAgainDays = 30;
+
 /// What is looked at in a living tank.
 struct LivingQuestion {
     Id tank = 0;
-    std::string today;         ///< ISO date
-    Id spot = 0;               ///< that is looked at; 0: none
-    double first_share = 0.2;  ///< above what it had that a spot may get at once
+    std::string today;                 ///< ISO date
+    Id spot = 0;                       ///< that is looked at; 0: none
+    double first_share = kFirstShare;  ///< above what it had that a spot may get at once
     /// Days of the two looks that are compared; empty: the last two.
     std::string before = {};
     std::string now = {};

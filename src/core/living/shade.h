@@ -19,6 +19,9 @@ struct SpotShade {
     std::optional<double> as_read;  ///< reading / light without rocks, at the level of the other spots
     /// As read it is a third darker than the rocks explain: something else grew or stands there.
     bool more_than_rocks = false;
+
+    /// Less than 85 % is left, or more is missing than the rocks take.
+    bool worthSaying() const { return by_model < 0.85 || more_than_rocks; }
 };
 
 /// The spots of a tank that were read last, or that a rock shades, by the fixtures' light with the rocks and

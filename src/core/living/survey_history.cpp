@@ -66,6 +66,8 @@ std::vector<TankSurvey> surveysOf(const Bench& bench, Id tank) {
     return out;
 }
 
+std::string dateOf(const std::string& time) { return time.substr(0, kDateLetters); }
+
 const SpotReading* latestAt(const TankSpot& spot) {
     const SpotReading* latest = nullptr;
     for (const auto& reading : spot.readings)

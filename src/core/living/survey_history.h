@@ -26,6 +26,9 @@ struct TankSurvey {
 /// A tank's readings at spots, day by day, ascending. They refer to the bench.
 std::vector<TankSurvey> surveysOf(const Bench& bench, Id tank);
 
+/// The ISO date of an ISO date and time.
+std::string dateOf(const std::string& time);
+
 /// The latest reading of a spot, nullptr without one; of times that say the same the later in the list.
 const SpotReading* latestAt(const TankSpot& spot);
 

@@ -40,7 +40,6 @@ class TankMap {
 
     MapPoint at(double x_mm, double y_mm, double depth_mm) const;
     int readings() const { return static_cast<int>(places_.size()); }
-    double lengthScaleMm() const { return scale_mm_; }
 
   private:
     struct Place {

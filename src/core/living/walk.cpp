@@ -8,8 +8,6 @@
 namespace glumet {
 namespace {
 
-constexpr std::size_t kDateLetters = 10;
-
 struct Stop {
     Id spot;
     double x, y, z;
@@ -37,7 +35,7 @@ std::vector<Id> walkOf(const Bench& bench, Id tank, const std::string& today) {
     for (const auto& spot : bench.spots) {
         if (spot.tank != tank) continue;
         const auto* last = latestAt(spot);
-        const bool done = last != nullptr && last->time.substr(0, kDateLetters) == today;
+        const bool done = last != nullptr && dateOf(last->time) == today;
         (done ? read : unread).push_back({spot.id, spot.x.value(), spot.y.value(), spot.depth.value()});
     }
     std::vector<Id> way;

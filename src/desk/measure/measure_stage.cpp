@@ -85,6 +85,10 @@ MeasureStage::MeasureStage(Session& session)
     sweep_title_ = makeLabel({}, TextRole::Muted);
     layout->addWidget(sweep_title_);
     layout->addWidget(sweep_);
+    listenToTheTaker();
+}
+
+void MeasureStage::listenToTheTaker() {
     connect(map_, &PlanMap::cellChosen, this, [this](Cell cell) { taker_.aim(cell); });
     connect(&taker_, &ReadingTaker::changed, this, [this] {
         strip_->clear();

@@ -36,6 +36,7 @@ class MeasureStage : public Stage {
     bool eventFilter(QObject* watched, QEvent* event) override;
 
   private:
+    void listenToTheTaker();
     QWidget* makeSide();
     QWidget* makeKeys();
     bool handleKey(QKeyEvent* event);

@@ -14,8 +14,6 @@
 namespace glumet {
 namespace {
 
-constexpr int kDateLetters = 10;
-
 /// The last run over a tank: its lamps are what the practice meter sees, its meter what the probe is.
 const Run* lastRunOver(const Bench& bench, Id tank) {
     const Run* last = nullptr;
@@ -55,7 +53,7 @@ SpotWalk::SpotWalk(Session& session) : session_(session), probe_(session) {
 
 void SpotWalk::start(Id tank) {
     tank_ = tank;
-    way_ = walkOf(session_.bench(), tank, session_.now().left(kDateLetters).toStdString());
+    way_ = walkOf(session_.bench(), tank, dateOf(session_.now().toStdString()));
     if (way_.empty()) return session_.warn(tr("Name spots in the tank first."));
     tilt_deg_ = 0.0;
     shaded_ = false;

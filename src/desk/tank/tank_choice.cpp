@@ -5,8 +5,6 @@
 namespace glumet {
 namespace {
 
-constexpr int kDateLetters = 10;
-
 /// The chosen one of a list, else its first.
 template <class Row>
 const Row* chosenOf(const std::vector<const Row*>& rows, Id id) {
@@ -26,7 +24,7 @@ std::vector<const Row*> inTank(const std::vector<Row>& rows, const Tank* tank) {
 }  // namespace
 
 std::vector<const Tank*> TankChoice::tanks() const {
-    const auto& bench = session_.bench();
+    const auto& bench = session_->bench();
     std::vector<const Tank*> out;
     for (const auto& tank : bench.tanks) {
         const bool named = std::any_of(bench.spots.begin(), bench.spots.end(),
@@ -40,27 +38,27 @@ std::vector<const Tank*> TankChoice::tanks() const {
 /// Without a choice the one with spots before others.
 const Tank* TankChoice::tank() const {
     const auto all = tanks();
-    if (const auto* chosen = byId(session_.bench().tanks, tank_))
+    if (const auto* chosen = byId(session_->bench().tanks, tank_))
         if (std::find(all.begin(), all.end(), chosen) != all.end()) return chosen;
     for (const auto* tank : all)
-        for (const auto& spot : session_.bench().spots)
+        for (const auto& spot : session_->bench().spots)
             if (spot.tank == tank->id) return tank;
     return all.empty() ? nullptr : all.front();
 }
 
-std::vector<const TankSpot*> TankChoice::spots() const { return inTank(session_.bench().spots, tank()); }
-std::vector<const Rock*> TankChoice::rocks() const { return inTank(session_.bench().rocks, tank()); }
+std::vector<const TankSpot*> TankChoice::spots() const { return inTank(session_->bench().spots, tank()); }
+std::vector<const Rock*> TankChoice::rocks() const { return inTank(session_->bench().rocks, tank()); }
 
 std::vector<const Acclimation*> TankChoice::ramps() const {
     std::vector<const Acclimation*> out;
     const auto* in = tank();
-    for (const auto& ramp : session_.bench().ramps)
+    for (const auto& ramp : session_->bench().ramps)
         if (ramp.tank == 0 || (in != nullptr && ramp.tank == in->id)) out.push_back(&ramp);
     return out;
 }
 
-const TankSpot* TankChoice::spot() const { return byId(session_.bench().spots, spot_); }
-const Organism* TankChoice::lives() const { return livesAt(session_.bench(), spot_); }
+const TankSpot* TankChoice::spot() const { return byId(session_->bench().spots, spot_); }
+const Organism* TankChoice::lives() const { return livesAt(session_->bench(), spot_); }
 const Rock* TankChoice::rock() const { return chosenOf(rocks(), rock_); }
 const Acclimation* TankChoice::ramp() const { return chosenOf(ramps(), ramp_); }
 
@@ -76,7 +74,7 @@ void TankChoice::settle() {
     const auto* in = tank();
     if (spot() == nullptr || in == nullptr || spot()->tank != in->id)
         spot_ = spots().empty() ? 0 : spots().front()->id;
-    surveys_ = in == nullptr ? std::vector<TankSurvey>() : surveysOf(session_.bench(), in->id);
+    surveys_ = in == nullptr ? std::vector<TankSurvey>() : surveysOf(session_->bench(), in->id);
     const auto gone = [&](const std::string& day) {
         return std::none_of(surveys_.begin(), surveys_.end(),
                             [&](const TankSurvey& survey) { return survey.day == day; });
@@ -102,6 +100,6 @@ void TankChoice::compare(const std::string& before, const std::string& now) {
     now_ = std::max(before, now);
 }
 
-std::string TankChoice::today() const { return session_.now().left(kDateLetters).toStdString(); }
+std::string TankChoice::today() const { return dateOf(session_->now().toStdString()); }
 
 }  // namespace glumet

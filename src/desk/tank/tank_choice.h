@@ -11,7 +11,7 @@ namespace glumet {
 /// edits and undo may come between.
 class TankChoice {
   public:
-    explicit TankChoice(Session& session) : session_(session) {}
+    explicit TankChoice(Session& session) : session_(&session) {}
 
     /// The project's tanks in which something lives or spots are named; without one of those its first.
     std::vector<const Tank*> tanks() const;
@@ -44,7 +44,7 @@ class TankChoice {
     std::string today() const;
 
   private:
-    Session& session_;
+    Session* session_;
     Id tank_ = 0;
     Id spot_ = 0;
     Id rock_ = 0;

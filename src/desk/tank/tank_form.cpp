@@ -16,7 +16,6 @@ namespace glumet {
 namespace {
 
 constexpr int kPhotoWidth = 220;
-constexpr double kFirstShare = 0.2;
 constexpr double kRockMm = 120.0;  // of a new rock, either way
 
 QString number(double value) { return QString::number(value, 'g', 4); }
@@ -52,13 +51,12 @@ TankForm::TankForm(Session& session, TankChoice& choice, TankLight& light)
     addStretch();
 }
 
-QPushButton* TankForm::headed(const QString& heading, const char* object, const QString& text,
-                              void (TankForm::*work)()) {
+void TankForm::headed(const QString& heading, const char* object, const QString& text,
+                      void (TankForm::*work)()) {
     auto* button = quietButton(text);
     button->setObjectName(QLatin1String(object));
     connect(button, &QPushButton::clicked, this, work);
     addHeading(heading, button);
-    return button;
 }
 
 QLineEdit* TankForm::named(QLineEdit* edit, const char* object) {
@@ -581,6 +579,11 @@ void TankForm::addLampRows() {
             lamps->addItem(text(configurationName(session_.bench(), sweep.configuration)));
         }
     });
+    addLampFigures();
+}
+
+/// How many of them, and how high.
+void TankForm::addLampFigures() {
     const auto change = [this](auto work) {
         return [this, work](const QString& typed) {
             if (!light_.lamps()) return typed.isEmpty() ? QString() : tr("Choose the lamps first.");

@@ -54,8 +54,8 @@ class TankForm : public FormColumn {
     void addRampFigures();
     void addChannelRow();
     void addLampRows();
-    QPushButton* headed(const QString& heading, const char* object, const QString& text,
-                        void (TankForm::*work)());
+    void addLampFigures();
+    void headed(const QString& heading, const char* object, const QString& text, void (TankForm::*work)());
     QLineEdit* named(QLineEdit* edit, const char* object);
     const SpotReading* lastReading() const;
     void showPhoto();

@@ -6,25 +6,25 @@ namespace glumet {
 
 std::optional<TankLight::Source> TankLight::readOver(const Tank& tank) {
     const Sweep* over = nullptr;
-    for (const auto& sweep : session_.sweeps())
+    for (const auto& sweep : session_->sweeps())
         if (sweep.configuration.tank == tank.id) over = &sweep;
     if (over == nullptr) return std::nullopt;
-    const auto& single = singleOf(session_.sweeps(), *over);
-    session_.wantFitOf(single);
-    const auto* fit = session_.fitOf(single);
+    const auto& single = singleOf(session_->sweeps(), *over);
+    session_->wantFitOf(single);
+    const auto* fit = session_->fitOf(single);
     if (fit == nullptr || !*fit) return std::nullopt;
     const auto& result = **fit;
-    auto stated = sceneByFit(result, session_.bench(), over->runs.back(), tank);
+    auto stated = sceneByFit(result, session_->bench(), over->runs.back(), tank);
     auto scene = sceneWith(result.model, stated);
     if (!scene) return std::nullopt;
     return Source{&result, std::move(stated), std::move(*scene), result.model};
 }
 
 std::optional<TankLight::Source> TankLight::hungOver(const Tank& tank) {
-    for (const auto& sweep : session_.sweeps()) {
+    for (const auto& sweep : session_->sweeps()) {
         if (!(sweep.configuration == lamps_->of)) continue;
-        session_.wantFitOf(sweep);
-        const auto* fit = session_.fitOf(sweep);
+        session_->wantFitOf(sweep);
+        const auto* fit = session_->fitOf(sweep);
         if (fit == nullptr || !*fit) return std::nullopt;
         auto model = (*fit)->model.elsewhere();
         auto stated = tankByFit(**fit, tank, false);
@@ -50,7 +50,7 @@ bool TankLight::settle(const Tank* tank) {
         return had;
     }
     auto rocky = found->scene;
-    rocky.obstacles = rocksIn(session_.bench(), tank->id);
+    rocky.obstacles = rocksIn(session_->bench(), tank->id);
     if (wrongWith(rocky)) rocky.obstacles.clear();  // a rock that holds a lamp, say
     stated_ = std::move(found->stated);
     stated_.obstacles = rocky.obstacles;

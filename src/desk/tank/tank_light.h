@@ -23,7 +23,7 @@ struct LampsAsIf {
 /// read over it, or of lamps as if they hung there.
 class TankLight {
   public:
-    explicit TankLight(Session& session) : session_(session) {}
+    explicit TankLight(Session& session) : session_(&session) {}
 
     void hang(std::optional<LampsAsIf> lamps) { lamps_ = std::move(lamps); }
     const std::optional<LampsAsIf>& lamps() const { return lamps_; }
@@ -60,7 +60,7 @@ class TankLight {
     std::optional<Source> hungOver(const Tank& tank);
     static double valueAt(FastField& field, Values& values, double x, double y, double depth);
 
-    Session& session_;
+    Session* session_;
     std::optional<LampsAsIf> lamps_;
     LightScene stated_;
     LightModel model_;

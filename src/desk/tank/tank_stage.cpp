@@ -24,9 +24,6 @@ constexpr int kHistoriesHeight = 96;
 constexpr int kDepthStepMm = 10;
 constexpr std::size_t kStepsShown = 6;
 constexpr std::size_t kHistoriesShown = 15;
-constexpr int kDateLetters = 10;
-constexpr double kShaded = 0.85;  // less is worth a sentence
-constexpr int kLookAgainDays = 30;
 constexpr double kNearShare = 0.5;  // of the water: what lives above that nears the lamps as it grows
 
 /// A free name: A … Z, then S27.
@@ -71,6 +68,12 @@ TankStage::TankStage(Session& session)
     layOut();
     makeSide();
     listenToTheView();
+    // Another project has tanks, spots and fixtures of the same numbers.
+    connect(&session, &Session::projectChanged, this, [this] {
+        choice_ = TankChoice(this->session());
+        light_ = TankLight(this->session());
+        depth_by_hand_ = false;
+    });
     connect(depth_, &QSlider::valueChanged, this, [this] {
         depth_by_hand_ = true;
         showPictures();
@@ -523,7 +526,7 @@ std::vector<Finding> TankStage::aboutThePlace() {
             EvidenceView::None));
     if (light_.known() && !light_.asIf()) {
         for (const auto& shade : shadesIn(session().bench(), in->id, light_.with(), light_.without()))
-            if (shade.spot == at->id && (shade.by_model < kShaded || shade.more_than_rocks))
+            if (shade.spot == at->id && shade.worthSaying())
                 if (const auto said = shadeFinding(session().bench(), shade, reachOf(*at)))
                     out.push_back(*said);
         const bool near = at->depth.value() < in->water_depth.value() * kNearShare;
@@ -574,7 +577,11 @@ std::vector<Finding> TankStage::findings() const {
                                        "read, today and after every change.")),
                         EvidenceView::Bench)};
     auto out = livingFindings(session().bench(),
-                              {in->id, choice_.today(), spot(), 0.2, choice_.before(), choice_.now()},
+                              {.tank = in->id,
+                               .today = choice_.today(),
+                               .spot = spot(),
+                               .before = choice_.before(),
+                               .now = choice_.now()},
                               choice_.surveys());
     addBeforeNext(out, about_);
     return out;
