@@ -5185,10 +5185,6 @@
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>Estimated by the fit of {}, not read: the interval is the fit&apos;s own, without your lamps&apos; age, your water and what stands in the way. Read it before livestock depends on it.</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>Brightening: {}</source>
         <translation type="unfinished"></translation>
     </message>
@@ -5350,6 +5346,18 @@
     </message>
     <message>
         <source>The gradient school wants all three.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Estimated by the fit of {}, not read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Estimated by what {} published of {}, not read</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>{}: the interval is the fit&apos;s own, without your lamps&apos; age, your water and what stands in the way. Read it before livestock depends on it.</source>
         <translation type="unfinished"></translation>
     </message>
 </context>
@@ -12305,10 +12313,6 @@ until you say</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>its last reading</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>swing</source>
         <translation type="unfinished"></translation>
     </message>
@@ -12576,6 +12580,38 @@ until you say</source>
         <source>There is no plan.</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>its readings</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>read on</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>&quot;%1&quot; is not a date such as 2026-11-24.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>year-month-day</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Readings of the spot</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>day</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>PPFD</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>turned %1°</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::TankStage</name>
@@ -12768,10 +12804,6 @@ until you say</source>
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>light at %1 as if %2 hung there</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>%1 ≈ %2</source>
         <translation type="unfinished"></translation>
     </message>
@@ -12793,6 +12825,14 @@ until you say</source>
     </message>
     <message>
         <source>What the spots had, and what changed from %1 to %2, all in all %3</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>as if %1 hung there, at the spots only</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>where nothing was read nothing is coloured</source>
         <translation type="unfinished"></translation>
     </message>
 </context>

@@ -169,7 +169,7 @@ double middleOfSpots(const Bench& bench, const Tank& tank) {
 /// The light between the spots, from above at that depth and along the middle of the spots.
 void addMap(TankFigure& out, const Bench& bench, const Tank& tank, Millimetre depth, const TankMap& map) {
     if (map.readings() == 0) {
-        out.empty = tr("No spot was read yet");
+        if (out.marks.empty()) out.empty = tr("No spot was read yet");
         return;
     }
     out.columns = cellsAlong(tank.length);

@@ -129,6 +129,32 @@ class TestAnswerStore : public QObject {
         QCOMPARE(progress.count(), 1);
     }
 
+    void whatNobodyLooksAtAnyMoreIsNotMade() {
+        AnswerStore store;
+        std::atomic<int> begun = 0;
+        std::atomic<int> waited = 0;
+        const auto ask = [&] {
+            store.want<int>({"endless"}, {1}, false, [&](const Asked& asked) -> Expected<int> {
+                ++begun;
+                while (!asked.stop.stop_requested()) std::this_thread::yield();
+                return 1;
+            });
+        };
+        ask();
+        QTRY_COMPARE(begun.load(), 1);
+        store.want<int>({"waits"}, {1}, false, [&](const Asked&) -> Expected<int> { return ++waited; });
+        store.want<int>({"next"}, {1}, false, [](const Asked&) -> Expected<int> { return 2; });
+        store.forgo({"nobody asked"});
+        store.forgo({"waits"});
+        store.forgo({"endless"});
+        QTRY_VERIFY(!store.busy());
+        QCOMPARE(*store.value<int>({"next"}), 2);
+        QVERIFY(store.value<int>({"endless"}) == nullptr);
+        QCOMPARE(waited.load(), 0);
+        ask();  // it may be looked at again
+        QTRY_COMPARE(begun.load(), 2);
+    }
+
     void moreDetailHoldsWhatLessWould() {
         AnswerStore store;
         const auto ask = [&](std::int64_t detail) {

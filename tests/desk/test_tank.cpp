@@ -4,8 +4,12 @@
 #include <QPushButton>
 #include <QSlider>
 
+#include <fmt/format.h>
+
+#include "core/plane/plane_statistics.h"
 #include "core/simulation/demo_scenario.h"
 #include "desk/tank/tank_stage.h"
+#include "desk/window/import_dialog.h"
 #include "desk/window_fixture.h"
 #include "meters/simulated_meter.h"
 
@@ -297,6 +301,45 @@ class TestTank : public QObject {
         QVERIFY(spotNamed("A").readings.empty());
     }
 
+    /// Every reading of a spot by its date, the latest first; the rows below speak of the chosen one.
+    void everyReadingOfASpotIsListedByItsDate() {
+        QVERIFY(w_->openDemo());
+        show();
+        const auto& spot = *byId(bench().spots, stage()->spot());
+        const auto before = spot.readings;
+        QVERIFY(before.size() >= 2);
+        auto* list = w_->find<QTableWidget>("spotReadings");
+        QCOMPARE(list->rowCount(), static_cast<int>(before.size()));
+        for (int row = 1; row < list->rowCount(); ++row)
+            QVERIFY(list->item(row - 1, 0)->text() >= list->item(row, 0)->text());
+        // By keys down to the oldest; what is typed goes to it and not to the latest.
+        list->setFocus();
+        QTest::keyClick(list, Qt::Key_End, Qt::ControlModifier);
+        w_->settle();
+        const auto oldest = list->item(list->rowCount() - 1, 0)->text().toStdString();
+        QVERIFY(w_->find<QLineEdit>("readingTime")->text().startsWith(QString::fromStdString(oldest)));
+        type("readingNote", QStringLiteral("lamp was cold"));
+        const auto noted = [&] {
+            for (const auto& reading : byId(bench().spots, stage()->spot())->readings)
+                if (reading.note == "lamp was cold") return dateOf(reading.time);
+            return std::string();
+        };
+        QCOMPARE(noted(), oldest);
+        QCOMPARE(list->currentRow(), list->rowCount() - 1);
+        type("readingTime", QStringLiteral("2026-02-30"));  // no such day
+        QCOMPARE(noted(), oldest);
+        type("readingTime", QStringLiteral("2026-09-01"));
+        QCOMPARE(noted(), std::string("2026-09-01"));
+        w_->find<QPushButton>("removeReading")->click();
+        w_->settle();
+        QVERIFY(noted().empty());
+        QCOMPARE(byId(bench().spots, stage()->spot())->readings.size(), before.size() - 1);
+        // A fresh one stands on top and is the one that is spoken of.
+        type("spotReading", QStringLiteral("77"));
+        QCOMPARE(list->item(0, 1)->text(), QStringLiteral("77"));
+        QCOMPARE(list->currentRow(), 0);
+    }
+
     void rocksAreDrawnTypedAndRemoved() {
         makeSpots();
         w_->find<QPushButton>("newRock")->click();
@@ -432,6 +475,36 @@ class TestTank : public QObject {
         QVERIFY(!told(QStringLiteral("ledge would have about")));
     }
 
+    /// Who published rings of means lends them too: the same lamps, known less well than by one's own
+    /// readings.
+    void lampsAsIfByAPublishedChart() {
+        QVERIFY(w_->openDemo());
+        ImportDialog chart(w_->session, QStringLiteral("chart.csv"),
+                           QByteArray::fromStdString(publishedChart()), &w_->window);
+        chart.show();
+        chart.findChild<QPushButton*>(QStringLiteral("importButton"))->click();
+        show();
+        const auto byName = [&](const QString& part) {
+            auto* lamps = w_->find<QComboBox>("lampsAsIf");
+            for (int index = 1; index < lamps->count(); ++index)
+                if (lamps->itemText(index).contains(part)) return index;
+            return 0;
+        };
+        const auto estimated = [&](int index) {
+            choose("lampsAsIf", index);
+            return QTest::qWaitFor([&] { return told(QStringLiteral("would have about")); }, 60'000);
+        };
+        const int charted = byName(QStringLiteral("a chart"));
+        QVERIFY(charted > 0);
+        QVERIFY(estimated(charted));
+        QVERIFY(told(QStringLiteral("a chart published")));
+        const auto by_chart = *stage()->estimate();
+        QVERIFY(estimated(byName(QString::fromStdString(demoBench().fixtures[0].name))));
+        const auto by_readings = *stage()->estimate();
+        QVERIFY(by_chart.lo < by_readings.ppfd && by_readings.ppfd < by_chart.hi);
+        QVERIFY(by_chart.hi - by_chart.lo > by_readings.hi - by_readings.lo);
+    }
+
     /// Another project has fixtures, tanks and looks of the same numbers: what was chosen here is not there.
     void whatWasChosenIsNotCarriedIntoAnotherProject() {
         QVERIFY(w_->openDemo());
@@ -505,6 +578,20 @@ class TestTank : public QObject {
             if (spot.name == name) return spot;
         qFatal("no spot %s", name);
     }
+    /// The demonstration's first fixture as others would publish it: three rings of a grid, one depth.
+    std::string publishedChart() {
+        std::string csv = "run,fixture,tank,height_mm,depth_mm,nx,ny,ring,ppfd,source\n";
+        for (const Id id : w_->session.sweeps().front().runs) {
+            const auto& run = bench().run(id);
+            const auto* plane = planeAt(run, Millimetre(300));
+            const auto rings = plane == nullptr ? std::vector<Ppfd>() : planeStatistics(*plane)->ring_means;
+            for (std::size_t ring = 0; ring < rings.size(); ++ring)
+                csv +=
+                    fmt::format("chart {0},{1},{2},{0},300,6,6,{3},{4},a chart\n", run.height.value(),
+                                bench().fixtures[0].name, bench().tanks[0].name, ring, rings[ring].value());
+        }
+        return csv;
+    }
     void panelKey(Qt::Key key) {
         QTest::keyClick(&stage()->walkPanel(), key);
         w_->settle();
@@ -535,7 +622,8 @@ class TestTank : public QObject {
     }
     bool told(const QString& part) {
         for (const auto& finding : stage()->findings())
-            if (text(finding.title, LengthUnit::Cm).contains(part)) return true;
+            if ((text(finding.title, LengthUnit::Cm) + text(finding.body, LengthUnit::Cm)).contains(part))
+                return true;
         return false;
     }
 

@@ -126,6 +126,18 @@ void AnswerStore::breakOff() {
     thread_ = std::jthread();
 }
 
+void AnswerStore::forgo(const AnswerKey& key) {
+    if (!busy(key)) return;
+    const bool under_way = orders_.front().key == key;
+    if (under_way) breakOff();
+    entries_[key].asked.reset();
+    orders_.erase(
+        std::remove_if(orders_.begin(), orders_.end(), [&](const Order& order) { return order.key == key; }),
+        orders_.end());
+    if (under_way) next();
+    emit changed();
+}
+
 void AnswerStore::cancel() {
     breakOff();
     orders_.clear();

@@ -109,6 +109,8 @@ class AnswerStore : public QObject {
     bool busy() const { return !orders_.empty(); }
     bool busy(const AnswerKey& key) const;
     bool busy(const std::string& question) const;
+    /// What nobody looks at any more is not made; it is begun again when it is next asked for.
+    void forgo(const AnswerKey& key);
     /// Breaks off everything under way and waiting.
     void cancel();
     /// The same, to be begun again when it is next asked for.

@@ -262,6 +262,11 @@ void Session::wantFit(const Sweep& sweep, bool looked_at) {
                             });
 }
 
+void Session::forgoFitOf(const Configuration& configuration) {
+    if (fitSweep() == nullptr || fitSweep()->configuration != configuration)
+        answers_.forgo({"fit", configuration});
+}
+
 void Session::wantFit() {
     if (fitSweep() != nullptr) wantFit(*fitSweep(), true);
 }

@@ -118,6 +118,8 @@ class Session : public QObject {
     void wantFit();
     /// The same of another sweep, after it.
     void wantFitOf(const Sweep& sweep) { wantFit(sweep, false); }
+    /// Nobody looks at that fit any more; the chosen sweep's goes on.
+    void forgoFitOf(const Configuration& configuration);
     /// Breaks off all work in the background.
     void cancelWork() { answers_.cancel(); }
     /// Where stages ask what takes long.

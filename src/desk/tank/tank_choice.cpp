@@ -58,13 +58,31 @@ std::vector<const Acclimation*> TankChoice::ramps() const {
 }
 
 const TankSpot* TankChoice::spot() const { return byId(session_->bench().spots, spot_); }
+
+std::vector<const SpotReading*> TankChoice::readings() const {
+    std::vector<const SpotReading*> out;
+    if (spot() == nullptr) return out;
+    for (const auto& reading : spot()->readings) out.push_back(&reading);
+    // Of times that say the same the later in the list is the latest, as latestAt() has it.
+    std::stable_sort(out.begin(), out.end(), [](const auto* a, const auto* b) { return a->time < b->time; });
+    std::reverse(out.begin(), out.end());
+    return out;
+}
+
+const SpotReading* TankChoice::reading() const { return chosenOf(readings(), reading_); }
+
 const Organism* TankChoice::lives() const { return livesAt(session_->bench(), spot_); }
 const Rock* TankChoice::rock() const { return chosenOf(rocks(), rock_); }
 const Acclimation* TankChoice::ramp() const { return chosenOf(ramps(), ramp_); }
 
+void TankChoice::chooseSpot(Id spot) {
+    if (spot != spot_) reading_ = 0;
+    spot_ = spot;
+}
+
 void TankChoice::chooseTank(Id tank) {
     tank_ = tank;
-    spot_ = 0;
+    chooseSpot(0);
     before_.clear();
     now_.clear();
     settle();

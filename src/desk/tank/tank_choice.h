@@ -22,13 +22,18 @@ class TankChoice {
     std::vector<const Acclimation*> ramps() const;
 
     const TankSpot* spot() const;
+    /// The spot's readings, the latest first.
+    std::vector<const SpotReading*> readings() const;
+    /// The chosen one; the latest unless another was chosen.
+    const SpotReading* reading() const;
     /// Who lives at the spot.
     const Organism* lives() const;
     const Rock* rock() const;
     const Acclimation* ramp() const;
 
     void chooseTank(Id tank);
-    void chooseSpot(Id spot) { spot_ = spot; }
+    void chooseSpot(Id spot);
+    void chooseReading(Id reading) { reading_ = reading; }
     void chooseRock(Id rock) { rock_ = rock; }
     void chooseRamp(Id ramp) { ramp_ = ramp; }
     /// Moves what is gone to something that is there.
@@ -47,6 +52,7 @@ class TankChoice {
     Session* session_;
     Id tank_ = 0;
     Id spot_ = 0;
+    Id reading_ = 0;
     Id rock_ = 0;
     Id ramp_ = 0;
     std::string before_;

@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/living/ramp.h"
 #include "core/verdicts/goals.h"
 #include "core/words/typed.h"
 #include "desk/shared/photo.h"
@@ -16,9 +17,18 @@ namespace glumet {
 namespace {
 
 constexpr int kPhotoWidth = 220;
+constexpr int kHeadHeight = 34;
+constexpr int kRowHeight = 22;
+constexpr int kMostReadings = 6;   // without scrolling
 constexpr double kRockMm = 120.0;  // of a new rock, either way
 
 QString number(double value) { return QString::number(value, 'g', 4); }
+
+/// "2026-11-16 18:00" of an ISO time.
+QString whenText(const std::string& time) {
+    constexpr int kToTheMinute = 16;
+    return text(time).left(kToTheMinute).replace(QLatin1Char('T'), QLatin1Char(' '));
+}
 
 QString notANumber(const QString& typed) { return TankForm::tr("\"%1\" is not a number.").arg(typed); }
 
@@ -156,27 +166,78 @@ void TankForm::addSpotRows() {
         });
 }
 
-const SpotReading* TankForm::lastReading() const {
-    return choice_.spot() == nullptr ? nullptr : latestAt(*choice_.spot());
-}
-
 FormColumn::Write TankForm::readingWriter(Change<SpotReading> change) {
     return [this, change = std::move(change)](const QString& typed) {
-        if (lastReading() == nullptr) return typed.isEmpty() ? QString() : tr("Read the spot first.");
+        if (choice_.reading() == nullptr) return typed.isEmpty() ? QString() : tr("Read the spot first.");
         auto spot = *choice_.spot();
-        auto* reading = byId(spot.readings, lastReading()->id);
+        auto* reading = byId(spot.readings, choice_.reading()->id);
         if (auto wrong = change(*reading, typed); !wrong.isEmpty()) return wrong;
         return session_.edit([&](Project& project) { return project.save(spot); });
     };
 }
 
-/// What else is known of the last reading, and a picture of the place; folded away.
+/// Every reading of the spot by its date; the rows below speak of the chosen one. Folded away.
 void TankForm::addReadingRows() {
-    addFold(tr("its last reading"));
+    addFold(tr("its readings"));
+    addReadingsTable();
+    named(addText(
+              tr("read on"),
+              [this] { return choice_.reading() == nullptr ? QString() : whenText(choice_.reading()->time); },
+              readingWriter([](SpotReading& reading, const QString& typed) {
+                  const auto time = typed.trimmed().replace(QLatin1Char(' '), QLatin1Char('T')).toStdString();
+                  if (daysAfter(time, 0).empty())
+                      return tr("\"%1\" is not a date such as 2026-11-24.").arg(typed);
+                  reading.time = time;
+                  return QString();
+              }),
+              tr("year-month-day")),
+          "readingTime");
+    addHowReadRows();
+    addPhotoRows();
+}
+
+void TankForm::addReadingsTable() {
+    readings_ = new FigureTable(tr("Readings of the spot"));
+    readings_->setObjectName(QStringLiteral("spotReadings"));
+    readings_->setHeads({tr("day"), tr("PPFD"), tr("noted")});
+    const auto choose = [this](int row) {
+        const auto all = choice_.readings();
+        if (row < 0 || row >= static_cast<int>(all.size())) return;
+        choice_.chooseReading(all[static_cast<std::size_t>(row)]->id);
+        emit chosen();
+    };
+    // Queued: the table is filled anew by it, which it must not be while it tells of the move.
+    connect(readings_, &QTableWidget::currentCellChanged, this, choose, Qt::QueuedConnection);
+    addWide(readings_);
+    onRefresh([this] { showReadings(); });
+}
+
+void TankForm::showReadings() {
+    const auto all = choice_.readings();
+    std::vector<QStringList> rows;
+    for (const auto* reading : all) {
+        QStringList noted;
+        if (reading->shaded) noted << tr("in the way");
+        if (reading->tilt_deg > 0.0) noted << tr("turned %1°").arg(reading->tilt_deg);
+        if (!reading->note.empty()) noted << text(reading->note);
+        rows.push_back(
+            {text(dateOf(reading->time)), text(ppfdFigure(reading->mean)), noted.join(QStringLiteral(", "))});
+    }
+    const auto at = std::find(all.begin(), all.end(), choice_.reading());
+    const int row = at == all.end() ? -1 : static_cast<int>(at - all.begin());
+    readings_->setRows(rows, row, session_.palette());
+    const QSignalBlocker quiet(readings_);
+    readings_->setCurrentCell(row, 0);
+    readings_->setFixedHeight(kHeadHeight +
+                              kRowHeight * std::clamp(static_cast<int>(rows.size()), 1, kMostReadings));
+}
+
+/// How the chosen reading was taken.
+void TankForm::addHowReadRows() {
     named(addText(
               tr("swing"),
               [this] {
-                  const auto* last = lastReading();
+                  const auto* last = choice_.reading();
                   return last == nullptr ? QString() : spanText(last->min, last->max);
               },
               readingWriter([](SpotReading& reading, const QString& typed) {
@@ -192,20 +253,21 @@ void TankForm::addReadingRows() {
               }),
               tr("least–most")),
           "readingSwing");
-    named(addText(
-              tr("turned, °"),
-              [this] { return lastReading() == nullptr ? QString() : number(lastReading()->tilt_deg); },
-              readingWriter([](SpotReading& reading, const QString& typed) {
-                  const auto value = typed.trimmed().isEmpty() ? 0.0 : parseNumber(typed.toStdString());
-                  if (!value) return notANumber(typed);
-                  reading.tilt_deg = *value;
-                  return QString();
-              }),
-              tr("0: level")),
-          "readingTilt");
+    named(
+        addText(
+            tr("turned, °"),
+            [this] { return choice_.reading() == nullptr ? QString() : number(choice_.reading()->tilt_deg); },
+            readingWriter([](SpotReading& reading, const QString& typed) {
+                const auto value = typed.trimmed().isEmpty() ? 0.0 : parseNumber(typed.toStdString());
+                if (!value) return notANumber(typed);
+                reading.tilt_deg = *value;
+                return QString();
+            }),
+            tr("0: level")),
+        "readingTilt");
     addChoice(
         tr("in the way"), {tr("nothing"), tr("something")},
-        [this] { return lastReading() != nullptr && lastReading()->shaded ? 1 : 0; },
+        [this] { return choice_.reading() != nullptr && choice_.reading()->shaded ? 1 : 0; },
         [this](int index) {
             return readingWriter([index](SpotReading& reading, const QString&) {
                 reading.shaded = index == 1;
@@ -213,14 +275,14 @@ void TankForm::addReadingRows() {
             })(QStringLiteral("x"));
         })
         ->setObjectName(QStringLiteral("readingShaded"));
-    named(
-        addText(
-            tr("noted"), [this] { return lastReading() == nullptr ? QString() : text(lastReading()->note); },
-            readingWriter([](SpotReading& reading, const QString& typed) {
-                reading.note = typed.trimmed().toStdString();
-                return QString();
-            })),
-        "readingNote");
+    named(addText(
+              tr("noted"),
+              [this] { return choice_.reading() == nullptr ? QString() : text(choice_.reading()->note); },
+              readingWriter([](SpotReading& reading, const QString& typed) {
+                  reading.note = typed.trimmed().toStdString();
+                  return QString();
+              })),
+          "readingNote");
     addPhotoRows();
 }
 
@@ -229,8 +291,8 @@ void TankForm::addPhotoRows() {
     auto* take_back = quietButton(tr("take this reading back"));
     take_back->setObjectName(QStringLiteral("removeReading"));
     connect(take_back, &QPushButton::clicked, this, [this] {
-        if (lastReading() == nullptr) return session_.warn(tr("The spot was not read yet."));
-        const Id gone = lastReading()->id;
+        if (choice_.reading() == nullptr) return session_.warn(tr("The spot was not read yet."));
+        const Id gone = choice_.reading()->id;
         session_.edit([&](Project& project) { return project.removeSpotReading(gone); });
     });
     addWide(take_back);
@@ -278,7 +340,11 @@ QString TankForm::typeReading(const QString& typed) {
     reading.mean = Ppfd(*value);
     reading.time = session_.now().toStdString();
     const Id spot = choice_.spot()->id;
-    return session_.edit([&](Project& project) { return project.readSpot(spot, reading); });
+    return session_.edit([&](Project& project) {
+        auto stored = project.readSpot(spot, reading);
+        if (stored) choice_.chooseReading(*stored);
+        return stored;
+    });
 }
 
 FormColumn::Write TankForm::organismWriter(Change<Organism> change) {

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "desk/shared/figure_table.h"
 #include "desk/shared/form_column.h"
 #include "desk/tank/tank_choice.h"
 #include "desk/tank/tank_light.h"
@@ -46,6 +47,7 @@ class TankForm : public FormColumn {
     void addTankRow();
     void addSpotRows();
     void addReadingRows();
+    void addHowReadRows();
     void addPhotoRows();
     void addOrganismRows();
     void addGoalRow();
@@ -57,12 +59,14 @@ class TankForm : public FormColumn {
     void addLampFigures();
     void headed(const QString& heading, const char* object, const QString& text, void (TankForm::*work)());
     QLineEdit* named(QLineEdit* edit, const char* object);
-    const SpotReading* lastReading() const;
+    void addReadingsTable();
+    void showReadings();
     void showPhoto();
 
     Session& session_;
     TankChoice& choice_;
     TankLight& light_;
+    FigureTable* readings_ = nullptr;
     QLabel* photo_ = nullptr;
     std::string shown_photo_;
     std::vector<Configuration> offered_;

@@ -1,8 +1,15 @@
 #include "desk/tank/tank_light.h"
 
+#include <utility>
+
 #include "core/fit/bench_scene.h"
 
 namespace glumet {
+
+void TankLight::hang(std::optional<LampsAsIf> lamps) {
+    const auto before = std::exchange(lamps_, std::move(lamps));
+    if (before && (!lamps_ || before->of != lamps_->of)) session_->forgoFitOf(before->of);
+}
 
 std::optional<TankLight::Source> TankLight::readOver(const Tank& tank) {
     const Sweep* over = nullptr;
@@ -17,7 +24,7 @@ std::optional<TankLight::Source> TankLight::readOver(const Tank& tank) {
     auto stated = sceneByFit(result, session_->bench(), over->runs.back(), tank);
     auto scene = sceneWith(result.model, stated);
     if (!scene) return std::nullopt;
-    return Source{&result, std::move(stated), std::move(*scene), result.model};
+    return Source{&result, std::move(stated), std::move(*scene), result.model, single.configuration.read_by};
 }
 
 std::optional<TankLight::Source> TankLight::hungOver(const Tank& tank) {
@@ -31,7 +38,7 @@ std::optional<TankLight::Source> TankLight::hungOver(const Tank& tank) {
         hangInRow(stated, lamps_->count, lamps_->height, 1.0, {});
         auto scene = sceneWith(model, stated);
         if (!scene) return std::nullopt;
-        return Source{&**fit, std::move(stated), std::move(*scene), std::move(model)};
+        return Source{&**fit, std::move(stated), std::move(*scene), std::move(model), lamps_->of.read_by};
     }
     return std::nullopt;
 }
@@ -55,6 +62,7 @@ bool TankLight::settle(const Tank* tank) {
     stated_ = std::move(found->stated);
     stated_.obstacles = rocky.obstacles;
     model_ = std::move(found->model);
+    read_by_ = std::move(found->read_by);
     if (rocky_ != nullptr && rocky_->scene() == rocky) return false;
     with_values_.clear();
     without_values_.clear();

@@ -25,7 +25,7 @@ class TankLight {
   public:
     explicit TankLight(Session& session) : session_(&session) {}
 
-    void hang(std::optional<LampsAsIf> lamps) { lamps_ = std::move(lamps); }
+    void hang(std::optional<LampsAsIf> lamps);
     const std::optional<LampsAsIf>& lamps() const { return lamps_; }
     /// Takes over what has changed: asks for the fit it needs, and makes the fields anew where it is another;
     /// whether it was.
@@ -37,6 +37,8 @@ class TankLight {
     const LightScene& scene() const { return rocky_->scene(); }
     /// The name of the fixture that speaks.
     QString fixture() const;
+    /// Whoever published the readings it speaks by; empty for one's own.
+    const std::string& readBy() const { return read_by_; }
 
     /// Empty while nothing is known.
     ExpectedLight with();
@@ -54,6 +56,7 @@ class TankLight {
         LightScene stated;  ///< fixtures without emitters, for predict()
         LightScene scene;
         LightModel model;
+        std::string read_by;
     };
     std::optional<Source> source(const Tank& tank);
     std::optional<Source> readOver(const Tank& tank);
@@ -64,6 +67,7 @@ class TankLight {
     std::optional<LampsAsIf> lamps_;
     LightScene stated_;
     LightModel model_;
+    std::string read_by_;
     std::unique_ptr<FastField> rocky_;
     std::unique_ptr<FastField> bare_;  ///< nullptr without rocks: the same
     Values with_values_;

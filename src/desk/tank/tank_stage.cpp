@@ -368,7 +368,7 @@ void TankStage::showPictures() {
             figure_.empty.clear();
             for (auto& mark : figure_.marks) mark.mark = SpotMark::Unread;
         }
-        estimate();
+        makeEstimate();
     }
     const auto& c = colours();
     sayOfDepth({});
@@ -386,9 +386,10 @@ void TankStage::sayOfDepth(std::optional<QPointF> at) {
     if (in == nullptr) return depth_name_->setText({});
     if (!at || map_.readings() == 0)
         return depth_name_->setText(
-            light_.asIf()    ? tr("light at %1 as if %2 hung there").arg(deep, light_.fixture())
-            : light_.known() ? tr("light at %1, between the spots by the fit").arg(deep)
-                             : tr("light at %1, between the spots as they tell it").arg(deep));
+            light_.asIf()          ? tr("as if %1 hung there, at the spots only").arg(light_.fixture())
+            : map_.readings() == 0 ? tr("where nothing was read nothing is coloured")
+            : light_.known()       ? tr("light at %1, between the spots by the fit").arg(deep)
+                                   : tr("light at %1, between the spots as they tell it").arg(deep));
     const auto here = map_.at(at->x(), at->y(), depth.value());
     const auto figure = [](double ppfd) { return text(ppfdFigure(Ppfd(ppfd))); };
     depth_name_->setText(
@@ -398,7 +399,7 @@ void TankStage::sayOfDepth(std::optional<QPointF> at) {
 }
 
 /// Spots that nobody has read, and all of them under lamps as if, carry what the model says, marked as such.
-void TankStage::estimate() {
+void TankStage::makeEstimate() {
     estimate_.reset();
     std::vector<BasisField::Point> places;
     std::vector<std::size_t> marks;
@@ -429,6 +430,8 @@ void TankStage::refresh() {
         depth_->setPageStep(5 * kDepthStepMm);
         if (!depth_by_hand_ && choice_.spot() != nullptr)
             depth_->setValue(static_cast<int>(choice_.spot()->depth.value()));
+        else if (!depth_by_hand_)
+            depth_->setValue(depth_->maximum() / 2);
     }
     form_->refresh();
     showPictures();
@@ -505,6 +508,18 @@ void TankStage::showHistories() {
         [histories, &c](QPainter& p, const QRectF& area) { paintHistories(p, area, histories, c); });
 }
 
+Sentence TankStage::whereTheEstimateIsFrom() const {
+    const auto fixture = light_.fixture().toStdString();
+    const auto& by = light_.readBy();
+    const auto from =
+        by.empty() ? say(GLUMET_SAY("Core", "Estimated by the fit of {}, not read"), fixture)
+                   : say(GLUMET_SAY("Core", "Estimated by what {} published of {}, not read"), by, fixture);
+    return say(GLUMET_SAY("Core",
+                          "{}: the interval is the fit's own, without your lamps' age, your water and what "
+                          "stands in the way. Read it before livestock depends on it."),
+               from);
+}
+
 /// What stands over the chosen spot, how much higher lamps would spare it, and the zones of its depth.
 std::vector<Finding> TankStage::aboutThePlace() {
     const auto* at = choice_.spot();
@@ -513,17 +528,10 @@ std::vector<Finding> TankStage::aboutThePlace() {
     std::vector<Finding> out;
     const auto* last = latestAt(*at);
     if (estimate_)
-        out.push_back(finding(
-            FindingKind::Doubt,
-            say(GLUMET_SAY("Core", "{} would have about {} ({})"), at->name, Ppfd(estimate_->ppfd),
-                PpfdSpan{Ppfd(estimate_->lo), Ppfd(estimate_->hi)}),
-            say(GLUMET_SAY(
-                    "Core",
-                    "Estimated by the fit of {}, not read: the interval is the fit's own, without your "
-                    "lamps' age, your water and what stands in the way. Read it before livestock "
-                    "depends on it."),
-                light_.fixture().toStdString()),
-            EvidenceView::None));
+        out.push_back(finding(FindingKind::Doubt,
+                              say(GLUMET_SAY("Core", "{} would have about {} ({})"), at->name,
+                                  Ppfd(estimate_->ppfd), PpfdSpan{Ppfd(estimate_->lo), Ppfd(estimate_->hi)}),
+                              whereTheEstimateIsFrom(), EvidenceView::None));
     if (light_.known() && !light_.asIf()) {
         for (const auto& shade : shadesIn(session().bench(), in->id, light_.with(), light_.without()))
             if (shade.spot == at->id && shade.worthSaying())

@@ -44,6 +44,8 @@ class TankStage : public Stage {
     /// From spot to spot with the probe; ends one that is under way.
     void walkOrEnd();
     SpotWalk& walk() { return walk_; }
+    /// What the chosen spot would have, by the model.
+    const std::optional<Predicted>& estimate() const { return estimate_; }
     WalkPanel& walkPanel() { return *panel_; }
 
   protected:
@@ -60,7 +62,8 @@ class TankStage : public Stage {
     std::vector<CalendarDay> calendar() const;
     void sayOfDepth(std::optional<QPointF> at);
     void showPictures();
-    void estimate();
+    void makeEstimate();
+    Sentence whereTheEstimateIsFrom() const;
     std::vector<Finding> aboutThePlace();
     const ReachUnder& reachOf(const TankSpot& spot);
     const std::optional<Raise>& raiseOf(const TankSpot& spot, Ppfd read);
