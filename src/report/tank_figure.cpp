@@ -169,7 +169,7 @@ double middleOfSpots(const Bench& bench, const Tank& tank) {
 /// The light between the spots, from above at that depth and along the middle of the spots.
 void addMap(TankFigure& out, const Bench& bench, const Tank& tank, Millimetre depth, const TankMap& map) {
     if (map.readings() == 0) {
-        if (out.marks.empty()) out.empty = tr("No spot was read yet");
+        out.empty = tr("No spot was read yet");
         return;
     }
     out.columns = cellsAlong(tank.length);
@@ -302,7 +302,9 @@ void paintTankPlan(QPainter& p, const QRectF& area, const TankFigure& figure, co
     if (figure.empty.isEmpty()) return;
     p.setFont(houseFont(14));
     p.setPen(c.muted);
-    p.drawText(foot, Qt::AlignCenter, figure.empty);
+    // Over spots that nobody has read it would hide their names.
+    const auto at = figure.marks.empty() ? Qt::AlignCenter : Qt::AlignHCenter | Qt::AlignBottom;
+    p.drawText(foot.adjusted(0, 0, 0, -6), at, figure.empty);
 }
 
 void paintTankSide(QPainter& p, const QRectF& area, const TankFigure& figure, const Palette& c) {

@@ -8,6 +8,7 @@
 #include <vector>
 
 #include "files/failing_disk.h"
+#include "project/project.h"
 
 namespace {
 
@@ -83,7 +84,9 @@ class TestFullDisk : public QObject {
                 QVERIFY2(writer->exitCode() == 0, writer->readAllStandardError().constData());
             }
             QCOMPARE(readingsIn(target), 72);
-            QCOMPARE(contents(path("look"))[QStringLiteral("bench.json")].count("\"name\": \"Fern 20\""), 1);
+            const auto shared = glumet::Project::open(target);
+            QVERIFY(shared);
+            QCOMPARE((*shared)->bench().fixtures.size(), std::size_t{1});
             // No half-made project is left lying about.
             QVERIFY(QDir(dir_->path())
                         .entryList({QStringLiteral(".shared*")}, QDir::Files | QDir::Hidden)
@@ -159,9 +162,8 @@ class TestFullDisk : public QObject {
     }
 
     int readingsIn(const QString& project) {
-        const auto done = run({QStringLiteral("export"), project, QStringLiteral("--out"), path("look")});
-        if (done.code != 0) return -1;
-        return static_cast<int>(contents(path("look"))[QStringLiteral("readings.csv")].count('\n')) - 1;
+        const auto opened = glumet::Project::open(project);
+        return opened ? static_cast<int>(glumet::readingCount((*opened)->bench())) : -1;
     }
 
     Result run(const QStringList& arguments, const QString& how = {}, int at = 0, const QString& under = {}) {

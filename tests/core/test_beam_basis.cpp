@@ -187,6 +187,57 @@ class TestBeamBasis : public QObject {
         }
     }
 
+    /// A beam's cubics worked out before are the same beam.
+    void aCurveIsItsBells() {
+        for (const auto shape : kShapes) {
+            const auto beam = beamOf(shape, 17);
+            const BeamCurve curve(shape, beam);
+            for (double theta = 0.0; theta <= 95.0; theta += 1.3)
+                for (double phi = -4.0; phi <= 4.0; phi += 0.31)
+                    QVERIFY(std::abs(curve.at(theta, phi) - BeamBasis::intensity(shape, beam, theta, phi)) <
+                            1e-9);
+        }
+    }
+
+    /// What comes by derivative is what a small step gives, a black wall's first mirror image included.
+    void slopesAreThoseOfSmallSteps() {
+        constexpr double kStep = 1e-4;
+        const auto points = somePoints(3, 30);
+        for (const auto shape : kShapes) {
+            const auto model = modelOf(shape, 19);
+            const std::vector<BasisField::Lean> leans{{-1.0, 0.5}, {0.7, 0.0}};
+            const auto lit = [&](double attenuation, double lighter, double along, double across) {
+                auto scene = pool();
+                for (auto& wall : scene.walls)
+                    if (!wall.clear()) wall.reflectance += lighter;
+                auto emitters = model.emitters;
+                for (std::size_t i = 0; i < emitters.size(); ++i)
+                    emitters[i].share *= std::exp(along * leans[i].along + across * leans[i].across);
+                return BasisField(scene, emitters, attenuation, shape).values(points, model.beam);
+            };
+            std::vector<BasisField::Slopes> slopes;
+            const BasisField field(pool(), model.emitters, 0.1, shape);
+            QCOMPARE(field.rows(points, model.beam, leans, slopes), field.rows(points));
+            QCOMPARE(slopes.size(), points.size());
+            const auto here = lit(0.1, 0.0, 0.0, 0.0);
+            const auto agree = [&](const std::vector<double>& moved, double BasisField::Slopes::*slope) {
+                for (std::size_t i = 0; i < points.size(); ++i) {
+                    const double stepped = (moved[i] - here[i]) / kStep;
+                    const double off = std::abs(slopes[i].*slope - stepped);
+                    if (off > 2e-3 * (std::abs(stepped) + here[i])) return false;
+                }
+                return true;
+            };
+            QVERIFY(agree(lit(0.1 + kStep, 0.0, 0.0, 0.0), &BasisField::Slopes::attenuation));
+            QVERIFY(agree(lit(0.1, kStep, 0.0, 0.0), &BasisField::Slopes::reflectance));
+            QVERIFY(agree(lit(0.1, 0.0, kStep, 0.0), &BasisField::Slopes::uneven_along));
+            QVERIFY(agree(lit(0.1, 0.0, 0.0, kStep), &BasisField::Slopes::uneven_across));
+            for (const auto& slope : slopes) QVERIFY(slope.attenuation < 0.0 && slope.reflectance >= 0.0);
+            QVERIFY(std::count_if(slopes.begin(), slopes.end(),
+                                  [](const auto& slope) { return slope.reflectance > 0.0; }) > 10);
+        }
+    }
+
     void aPredictionKnowsWhatTheFitDoesNot() {
         auto model = modelOf(BeamShape::Round, 13);
         const auto points = somePoints(2, 20);

@@ -129,6 +129,33 @@ class TestAnswerStore : public QObject {
         QCOMPARE(progress.count(), 1);
     }
 
+    /// Work that does not look whether it is to stop holds nobody up, and what follows it waits for its end.
+    void whoAsksAnewDoesNotWaitForWhatEnds() {
+        AnswerStore store;
+        std::atomic<bool> may_end = false;
+        std::atomic<int> at_once = 0;
+        std::atomic<int> most_at_once = 0;
+        const auto ask = [&](Revision revision, int answer) {
+            store.want<int>({"deaf"}, revision, false, [&, answer](const Asked&) -> Expected<int> {
+                most_at_once = std::max(most_at_once.load(), ++at_once);
+                while (!may_end) std::this_thread::yield();
+                --at_once;
+                return answer;
+            });
+        };
+        ask({1}, 1);
+        QTRY_COMPARE(at_once.load(), 1);
+        ask({2}, 2);  // comes back while the first still runs
+        QVERIFY(!may_end && store.busy());
+        store.stop();
+        QVERIFY(!store.busy());
+        ask({3}, 3);
+        may_end = true;
+        QTRY_VERIFY(!store.busy());
+        QCOMPARE(*store.value<int>({"deaf"}), 3);
+        QCOMPARE(most_at_once.load(), 1);
+    }
+
     void whatNobodyLooksAtAnyMoreIsNotMade() {
         AnswerStore store;
         std::atomic<int> begun = 0;

@@ -2,6 +2,9 @@
 
 #include <fmt/format.h>
 
+#include <QCryptographicHash>
+#include <QString>
+
 #include <string>
 
 #include "core/bench/bench.h"
@@ -37,6 +40,13 @@ inline std::string described(const Bench& bench) {
         }
     }
     return out;
+}
+
+/// The same as one short word.
+inline QString hashOf(const Bench& bench) {
+    return QString::fromLatin1(
+        QCryptographicHash::hash(QByteArray::fromStdString(described(bench)), QCryptographicHash::Sha1)
+            .toHex());
 }
 
 }  // namespace glumet

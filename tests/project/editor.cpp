@@ -1,7 +1,6 @@
 // Edits a project step by step, as a reviewer does, and says after each what it holds, or that it was
 // refused.
 #include <QCoreApplication>
-#include <QCryptographicHash>
 #include <cstdio>
 #include <functional>
 
@@ -13,9 +12,7 @@ namespace {
 using namespace glumet;  // NOLINT: one small program
 
 void tell(bool done, const Project& project) {
-    const auto hash = QCryptographicHash::hash(QByteArray::fromStdString(described(project.bench())),
-                                               QCryptographicHash::Sha1);
-    std::printf("%s %s\n", done ? "stored" : "refused", hash.toHex().constData());
+    std::printf("%s %s\n", done ? "stored" : "refused", qPrintable(hashOf(project.bench())));
     std::fflush(stdout);
 }
 

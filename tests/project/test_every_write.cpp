@@ -5,6 +5,7 @@
 #include <QTest>
 
 #include "files/failing_disk.h"
+#include "project/described.h"
 #include "project/project_maker.h"
 
 using namespace glumet;
@@ -20,7 +21,7 @@ class TestEveryWrite : public QObject {
         projectWithRun(path_).reset();
         sound_ = bytesOf(path_);
         // The states that the edits lead through, one after the other.
-        for (const auto& line : edited({}, 0, {}).lines) states_ << line.last();  // a state may come again
+        for (const auto& line : edited(0, {}).lines) states_ << line.last();  // a state may come again
         QVERIFY(states_.size() >= 11);
         QVERIFY(QSet<QString>(states_.begin(), states_.end()).size() >= 8);
     }
@@ -39,7 +40,7 @@ class TestEveryWrite : public QObject {
         int killed = 0;
         for (int at = 1;; at += step) {
             QVERIFY(at < 1'000);
-            const auto done = edited({}, at, how);
+            const auto done = edited(at, how);
             // Not even opened: nothing was said, and nothing is changed.
             const auto last = done.lines.isEmpty() ? states_.front() : done.lines.last().last();
             const auto now = stateOf();
@@ -67,22 +68,13 @@ class TestEveryWrite : public QObject {
         bool killed = false;
     };
 
-    Edited edited(const QStringList& more, int at, const QString& how) {
+    Edited edited(int at, const QString& how) {
         for (const char* end : {"-wal", "-shm"}) QFile::remove(path_ + QLatin1String(end));
         writeBytes(path_, sound_);
-        return run(more, at, how);
-    }
 
-    /// What the project holds when it is opened again with a sound disk.
-    QString stateOf() {
-        const auto seen = run({QStringLiteral("look")}, 0, {});
-        return seen.lines.isEmpty() ? QString() : seen.lines.front().last();
-    }
-
-    Edited run(const QStringList& more, int at, const QString& how) {
         QProcess process;
         process.setProcessEnvironment(failingDisk(how, at, path_));
-        process.start(QStringLiteral(GLUMET_BINARY_DIR "/editor"), QStringList{path_} + more);
+        process.start(QStringLiteral(GLUMET_BINARY_DIR "/editor"), {path_});
         process.waitForFinished(-1);
         Edited done;
         done.killed = process.exitStatus() == QProcess::CrashExit;
@@ -90,6 +82,12 @@ class TestEveryWrite : public QObject {
              QString::fromUtf8(process.readAllStandardOutput()).split(QLatin1Char('\n'), Qt::SkipEmptyParts))
             done.lines << line.split(QLatin1Char(' '));
         return done;
+    }
+
+    /// What the project holds when it is opened again with a sound disk.
+    QString stateOf() {
+        const auto seen = Project::open(path_);
+        return seen ? hashOf((*seen)->bench()) : QString();
     }
 
     QTemporaryDir dir_;

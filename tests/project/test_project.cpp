@@ -417,7 +417,7 @@ class TestProject : public QObject {
             writer.start(QStringLiteral(GLUMET_BINARY_DIR "/reading_writer"), {path_});
             QVERIFY(writer.waitForStarted());
             QByteArray acknowledged;
-            const int wanted = static_cast<int>(QRandomGenerator::global()->bounded(20U, 160U));
+            const int wanted = static_cast<int>(QRandomGenerator::global()->bounded(3U, 50U));
             while (acknowledged.count('\n') < wanted) {
                 QVERIFY(writer.waitForReadyRead());
                 acknowledged += writer.readAll();

@@ -4,6 +4,7 @@
 #include <cmath>
 #include <map>
 #include <numbers>
+#include <optional>
 
 #include "core/base/parallel.h"
 #include "core/light/obstruction.h"
@@ -14,23 +15,50 @@ namespace {
 
 constexpr double kStepMm = 2.0;
 constexpr double kDegrees = 180.0 / std::numbers::pi;
+constexpr double kMovedMm = 32.0;
+constexpr double kRunStepMm = 64.0;
+/// A black wall's images are followed all the same, for the slope by its reflectance.
+constexpr double kLeastReflectance = 1e-6;
 
-double wallsLeft(const LightScene& scene, const AxisImage& along, const AxisImage& across, double cos_x,
-                 double cos_y) {
-    double left = 1.0;
+SceneWall lightened(const SceneWall& wall) {
+    return wall.clear() ? wall : SceneWall::opaque(std::max(wall.reflectance, kLeastReflectance));
+}
+
+/// What walls send back of a ray: all of them, opaque ones alone, and the slope of that by their reflectance.
+struct SentBack {
+    double clear = 1.0;
+    double opaque = 1.0;
+    double opaque_slope = 0.0;
+};
+
+SentBack sentBack(const LightScene& scene, const AxisImage& along, const AxisImage& across, double cos_x,
+                  double cos_y) {
+    SentBack out;
     const auto cross = [&](Side side, int times, double cosine) {
         if (times == 0) return;
         const auto& wall = scene.wall(side);
-        const double once = wall.clear()
-                                ? paneReflectance(cosine, scene.water.refractive_index, wall.refractive_index)
-                                : wall.reflectance;
-        for (int i = 0; i < times; ++i) left *= once;
+        if (wall.clear()) {
+            const double once = paneReflectance(cosine, scene.water.refractive_index, wall.refractive_index);
+            for (int i = 0; i < times; ++i) out.clear *= once;
+            return;
+        }
+        for (int i = 0; i < times; ++i) {
+            out.opaque_slope = out.opaque_slope * wall.reflectance + out.opaque;
+            out.opaque *= wall.reflectance;
+        }
     };
     cross(Side::Left, along.low_crossings, cos_x);
     cross(Side::Right, along.high_crossings, cos_x);
     cross(Side::Front, across.low_crossings, cos_y);
     cross(Side::Back, across.high_crossings, cos_y);
-    return left;
+    return out;
+}
+
+/// Whether a run from a source along one axis can enter the footprint 0…size: the share run in air is at
+/// least that on the axis.
+bool mayEnter(double source, double run, double least_air_share, double size) {
+    const double nearest = source + run * least_air_share;
+    return run > 0.0 ? nearest <= size : nearest >= 0.0;
 }
 
 }  // namespace
@@ -41,33 +69,40 @@ struct RayTables::Table {
         double theta_deg;
         double sine_per_mm;  ///< sin θw / r
         double air_share;
+        double path_m;  ///< in the water
     };
     double height = 0.0;
     double depth = 0.0;
+    double farthest = 0.0;
     std::vector<Entry> entries;
 
-    Table(double h, double d, double n, double attenuation, double farthest) : height(h), depth(d) {
+    Table(double h, double d, double n, double attenuation, double air_run) : height(h), depth(d) {
+        // The share run in air is never less than on the axis: farther rays enter beyond the footprint.
+        farthest = air_run * (h + d / n) / h;
         const auto count = static_cast<std::size_t>(farthest / kStepMm) + 3;
         entries.reserve(count);
+        double tangent = 0.0;
         for (std::size_t i = 0; i < count; ++i) {
             const double r = static_cast<double>(i) * kStepMm;
-            const auto ray = crossSurface(h, d, r * r, n);
+            tangent = tangentPerMm(h, d, r * r, n, tangent);
+            const auto ray = crossSurface<double>(h, d, r * r, n, tangent);
             const double path_m = d * 1e-3 / ray.cos_water;
             entries.push_back({spreading(ray, h, d, n) * std::exp(-attenuation * path_m),
                                std::acos(std::min(1.0, ray.cos_air)) * kDegrees, ray.sine_per_mm,
-                               ray.air_share});
+                               ray.air_share, path_m});
         }
     }
 
+    /// 0 ≤ r ≤ farthest.
     Entry at(double r) const {
         const double u = r / kStepMm;
         const auto i = std::min(static_cast<std::size_t>(u), entries.size() - 2);
         const double t = u - static_cast<double>(i);
         const auto& a = entries[i];
         const auto& b = entries[i + 1];
-        return {a.light + t * (b.light - a.light), a.theta_deg + t * (b.theta_deg - a.theta_deg),
-                a.sine_per_mm + t * (b.sine_per_mm - a.sine_per_mm),
-                a.air_share + t * (b.air_share - a.air_share)};
+        const auto between = [&](double Entry::*member) { return a.*member + t * (b.*member - a.*member); };
+        return {between(&Entry::light), between(&Entry::theta_deg), between(&Entry::sine_per_mm),
+                between(&Entry::air_share), between(&Entry::path_m)};
     }
 };
 
@@ -79,7 +114,7 @@ const RayTables::Table& RayTables::at(const Key& key) {
     auto& table = tables_[key];
     if (!table)
         table = std::make_unique<Table>(key.height, key.depth, key.refractive_index, key.attenuation,
-                                        key.farthest);
+                                        key.air_run);
     return *table;
 }
 
@@ -94,10 +129,15 @@ BasisField::BasisField(const LightScene& scene, std::vector<ModelEmitter> emitte
         const auto& fixture = scene.fixtures[f];
         clear_ = clear_ && !fixture.shroud;
         const double turn = fixture.rotation_deg / kDegrees;
-        for (const auto& e : emitters)
+        for (std::size_t i = 0; i < emitters.size(); ++i) {
+            const auto& e = emitters[i];
             sources_.push_back({fixture.x_mm + e.dx_mm * std::cos(turn) - e.dy_mm * std::sin(turn),
                                 fixture.y_mm + e.dx_mm * std::sin(turn) + e.dy_mm * std::cos(turn),
-                                fixture.height_mm, fixture.level * e.share, turn, f, e});
+                                fixture.height_mm, fixture.level * e.share, turn, f, i, e});
+            const auto& at = sources_.back();
+            run_x_ = std::max({run_x_, at.x, scene.length_mm - at.x});
+            run_y_ = std::max({run_y_, at.y, scene.width_mm - at.y});
+        }
         if (std::find(heights_.begin(), heights_.end(), fixture.height_mm) == heights_.end())
             heights_.push_back(fixture.height_mm);
     }
@@ -118,25 +158,22 @@ double BasisField::passes(const Source& source, const AxisImage& along, const Ax
 }
 
 template <class See>
-void BasisField::forEachRay(const Point& point, const std::vector<const Table*>& tables, See see) const {
-    static const Beam everywhere = *Beam::cosinePower(0.0);
+void BasisField::forEachRay(const Point& point, const std::vector<Setting>& settings, See see) const {
     const double n = scene_.water.refractive_index;
-    for (const auto* table : tables) {
-        const auto images = [&](double size, Side low, Side high) {
-            return axisImages(size, waterReach(everywhere, table->height, point.depth_mm, n, size),
-                              scene_.wall(low), scene_.wall(high));
-        };
-        const auto along = images(scene_.length_mm, Side::Left, Side::Right);
-        const auto across = images(scene_.width_mm, Side::Front, Side::Back);
-        for (const auto& a : along)
-            for (const auto& b : across) {
+    for (const auto& [table, along, across] : settings) {
+        const double least = table->height / (table->height + point.depth_mm / n);
+        for (const auto& source : sources_) {
+            if (source.height != table->height) continue;
+            for (const auto& a : along) {
                 const double x = a.sign * point.x_mm + a.offset;
-                const double y = b.sign * point.y_mm + b.offset;
-                for (const auto& source : sources_) {
-                    if (source.height != table->height) continue;
-                    const double dx = x - source.x;
+                const double dx = x - source.x;
+                if (!mayEnter(source.x, dx, least, scene_.length_mm)) continue;
+                for (const auto& b : across) {
+                    const double y = b.sign * point.y_mm + b.offset;
                     const double dy = y - source.y;
+                    if (!mayEnter(source.y, dy, least, scene_.width_mm)) continue;
                     const double r = std::sqrt(dx * dx + dy * dy);
+                    if (r > table->farthest) continue;
                     const auto ray = table->at(r);
                     const double entry_x = source.x + dx * ray.air_share;
                     const double entry_y = source.y + dy * ray.air_share;
@@ -144,39 +181,72 @@ void BasisField::forEachRay(const Point& point, const std::vector<const Table*>&
                         entry_y > scene_.width_mm)
                         continue;
                     double light = source.share * ray.light;
+                    SentBack walls;
                     if (a.index != 0 || b.index != 0)
-                        light *= wallsLeft(scene_, a, b, ray.sine_per_mm * std::abs(dx),
-                                           ray.sine_per_mm * std::abs(dy));
+                        walls = sentBack(scene_, a, b, ray.sine_per_mm * std::abs(dx),
+                                         ray.sine_per_mm * std::abs(dy));
+                    light *= walls.clear;
                     if (!clear_)
                         light *= passes(source, a, b, {entry_x, entry_y, 0.0}, {x, y, point.depth_mm});
+                    if (!(light > 0.0)) continue;
                     const double phi = shape_ == BeamShape::Round ? 0.0 : std::atan2(dy, dx) - source.turn;
-                    if (light > 0.0) see(ray.theta_deg, phi, light);
+                    see(Ray{source, ray.theta_deg, phi, light * walls.opaque, light * walls.opaque_slope,
+                            ray.path_m});
                 }
             }
+        }
     }
 }
 
-BasisField::Tables BasisField::tablesFor(const std::vector<Point>& points, RayTables& tables) const {
-    const double farthest = 2.2 * std::hypot(scene_.length_mm, scene_.width_mm) + 4.0 * scene_.water_depth_mm;
-    Tables out;
+BasisField::Settings BasisField::settingsFor(const std::vector<Point>& points, RayTables& tables) const {
+    static const Beam everywhere = *Beam::cosinePower(0.0);
+    const double n = scene_.water.refractive_index;
+    // Sources that move a little share their table.
+    const auto rounded = [](double run) { return std::ceil((run + kMovedMm) / kRunStepMm) * kRunStepMm; };
+    const double run_x = rounded(run_x_);
+    const double run_y = rounded(run_y_);
+    const double air_run = std::hypot(run_x, run_y);
+    Settings out;
     for (const auto& point : points) {
         auto& of_depth = out[point.depth_mm];
         if (!of_depth.empty()) continue;
-        for (const double height : heights_)
-            of_depth.push_back(
-                &tables.at({height, point.depth_mm, scene_.water.refractive_index, attenuation_, farthest}));
+        for (const double height : heights_) {
+            const auto images = [&](double size, double run, Side low, Side high) {
+                return axisImages(size, waterReach(everywhere, height, point.depth_mm, n, run),
+                                  lightened(scene_.wall(low)), lightened(scene_.wall(high)));
+            };
+            of_depth.push_back({&tables.at({height, point.depth_mm, n, attenuation_, air_run}),
+                                images(scene_.length_mm, run_x, Side::Left, Side::Right),
+                                images(scene_.width_mm, run_y, Side::Front, Side::Back)});
+        }
     }
     return out;
 }
 
 std::vector<double> BasisField::rows(const std::vector<Point>& points) const {
+    std::vector<Slopes> none;
+    return rows(points, {}, {}, none);
+}
+
+std::vector<double> BasisField::rows(const std::vector<Point>& points, std::span<const double> beam,
+                                     const std::vector<Lean>& leans, std::vector<Slopes>& slopes) const {
     RayTables own;
-    const auto tables = tablesFor(points, tables_ != nullptr ? *tables_ : own);
+    const auto settings = settingsFor(points, tables_ != nullptr ? *tables_ : own);
     const auto size = static_cast<std::size_t>(BeamBasis::size(shape_));
+    const auto curve = beam.empty() ? std::nullopt : std::optional<BeamCurve>(std::in_place, shape_, beam);
+    slopes.assign(curve ? points.size() : 0, {});
     std::vector<double> out(points.size() * size, 0.0);
     forEachIndex(points.size(), 0, [&](std::size_t i) {
-        forEachRay(points[i], tables.at(points[i].depth_mm), [&](double theta_deg, double phi, double light) {
-            BeamBasis::addTo(shape_, theta_deg, phi, light, out.data() + i * size);
+        forEachRay(points[i], settings.at(points[i].depth_mm), [&](const Ray& ray) {
+            BeamBasis::addTo(shape_, ray.theta_deg, ray.phi, ray.light, out.data() + i * size);
+            if (!curve) return;
+            const double intensity = curve->at(ray.theta_deg, ray.phi);
+            const double ppfd = ray.light * intensity;
+            const auto& lean = leans[ray.source.index];
+            slopes[i].attenuation -= ray.path_m * ppfd;
+            slopes[i].reflectance += ray.by_reflectance * intensity;
+            slopes[i].uneven_along += lean.along * ppfd;
+            slopes[i].uneven_across += lean.across * ppfd;
         });
     });
     return out;
@@ -184,12 +254,12 @@ std::vector<double> BasisField::rows(const std::vector<Point>& points) const {
 
 std::vector<double> BasisField::values(const std::vector<Point>& points, std::span<const double> beam) const {
     RayTables own;
-    const auto tables = tablesFor(points, tables_ != nullptr ? *tables_ : own);
+    const auto settings = settingsFor(points, tables_ != nullptr ? *tables_ : own);
+    const BeamCurve curve(shape_, beam);
     std::vector<double> out(points.size(), 0.0);
     forEachIndex(points.size(), 0, [&](std::size_t i) {
-        forEachRay(points[i], tables.at(points[i].depth_mm), [&](double theta_deg, double phi, double light) {
-            out[i] += light * BeamBasis::intensity(shape_, beam, theta_deg, phi);
-        });
+        forEachRay(points[i], settings.at(points[i].depth_mm),
+                   [&](const Ray& ray) { out[i] += ray.light * curve.at(ray.theta_deg, ray.phi); });
     });
     return out;
 }

@@ -33,7 +33,7 @@ class RayTables {
     friend class BasisField;
     struct Table;
     struct Key {
-        double height, depth, refractive_index, attenuation, farthest;
+        double height, depth, refractive_index, attenuation, air_run;
         auto operator<=>(const Key&) const = default;
     };
     const Table& at(const Key& key);
@@ -43,6 +43,7 @@ class RayTables {
 /// A tank with fixtures over it, their beam left open: what the light at a point is, bell by bell. The same
 /// model as ExactField (Snell, Fresnel, mirror images through the real footprint, shrouds, what is in the
 /// way), with the ray's quantities read from a table every 2 mm of distance (relative error below 10⁻⁴).
+/// Rays that enter beyond the footprint are not followed.
 class BasisField {
   public:
     /// Fixtures' heights, places, turns, levels and shrouds are those of the scene; its emitters and beams
@@ -62,19 +63,51 @@ class BasisField {
     /// The same rows times one beam's coefficients: PPFD at each point.
     std::vector<double> values(const std::vector<Point>& points, std::span<const double> beam) const;
 
+    /// How the PPFD at a point answers to what is believed of the tank and the fixture, by derivative.
+    struct Slopes {
+        double attenuation = 0.0;   ///< dE/dK, K in 1/m
+        double reflectance = 0.0;   ///< dE/dρ of all opaque walls together
+        double uneven_along = 0.0;  ///< dE/du, every emitter brighter by u · lean
+        double uneven_across = 0.0;
+    };
+    /// By how much each emitter's light answers to unevenness along and across: d ln share / du.
+    struct Lean {
+        double along = 0.0;
+        double across = 0.0;
+    };
+    /// rows(), and the slopes under one beam. `leans` as the emitters.
+    std::vector<double> rows(const std::vector<Point>& points, std::span<const double> beam,
+                             const std::vector<Lean>& leans, std::vector<Slopes>& slopes) const;
+
   private:
     using Table = RayTables::Table;
-    using Tables = std::map<double, std::vector<const Table*>>;
-    Tables tablesFor(const std::vector<Point>& points, RayTables& tables) const;
-    /// Calls `see` with angle, azimuth and light without the beam of every ray that reaches a point.
-    template <class See>
-    void forEachRay(const Point& point, const std::vector<const Table*>& tables, See see) const;
+    /// What all rays from one height to one depth have in common.
+    struct Setting {
+        const Table* table;
+        std::vector<AxisImage> along;
+        std::vector<AxisImage> across;
+    };
+    using Settings = std::map<double, std::vector<Setting>>;  ///< by depth
+    Settings settingsFor(const std::vector<Point>& points, RayTables& tables) const;
     struct Source {
         double x, y, height, share;
         double turn;  ///< of its fixture, radians
         std::size_t fixture;
+        std::size_t index;  ///< of its emitter
         ModelEmitter emitter;
     };
+    /// A ray that reaches a point.
+    struct Ray {
+        const Source& source;
+        double theta_deg;
+        double phi;
+        double light;           ///< without the beam
+        double by_reflectance;  ///< its derivative by the opaque walls' reflectance
+        double path_m;          ///< in the water
+    };
+    /// Calls `see` with every ray that reaches a point.
+    template <class See>
+    void forEachRay(const Point& point, const std::vector<Setting>& settings, See see) const;
     /// Share of a ray that no shroud and nothing in the way keeps back.
     double passes(const Source& source, const AxisImage& along, const AxisImage& across,
                   const std::array<double, 3>& entry, const std::array<double, 3>& receiver) const;
@@ -84,7 +117,9 @@ class BasisField {
     std::vector<double> heights_;  ///< distinct
     double attenuation_;
     BeamShape shape_;
-    bool clear_ = true;  ///< neither shroud nor obstacle
+    double run_x_ = 0.0;  ///< the longest run in air along the tank from a source into the footprint, mm
+    double run_y_ = 0.0;  ///< the same across it
+    bool clear_ = true;   ///< neither shroud nor obstacle
     RayTables* tables_;
 };
 

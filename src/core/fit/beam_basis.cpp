@@ -114,6 +114,37 @@ double BeamBasis::intensity(BeamShape shape, std::span<const double> beam, doubl
     return sum;
 }
 
+BeamCurve::BeamCurve(BeamShape shape, std::span<const double> beam) : shape_(shape) {
+    constexpr int kIntervals = BeamBasis::kIntervals;
+    for (int azimuth = 0; azimuth < BeamBasis::azimuths(shape); ++azimuth) {
+        const double* of = beam.data() + azimuth * BeamBasis::kSize;
+        for (int k = 0; k < kIntervals; ++k) {
+            const double a = of[std::abs(k - 1)];
+            const double b = of[k];
+            const double c = of[k + 1];
+            const double d = of[k + 2];
+            pieces_.push_back({(a + 4.0 * b + c) / 6.0, (c - a) / 2.0, (a - 2.0 * b + c) / 2.0,
+                               (d - a + 3.0 * (b - c)) / 6.0});
+        }
+    }
+}
+
+double BeamCurve::at(double theta_deg, double phi) const {
+    constexpr int kIntervals = BeamBasis::kIntervals;
+    const double u = std::min(theta_deg, 90.0) * kIntervals / 90.0;
+    const int interval = std::min(static_cast<int>(u), kIntervals - 1);
+    const double t = u - interval;
+    const auto outward = [&](int azimuth) {
+        const auto& k = pieces_[static_cast<std::size_t>(azimuth * kIntervals + interval)];
+        return k[0] + t * (k[1] + t * (k[2] + t * k[3]));
+    };
+    if (shape_ == BeamShape::Round) return outward(0);
+    const auto azimuth = overAzimuth(shape_, phi);
+    double sum = 0.0;
+    for (std::size_t j = 0; j < 4; ++j) sum += azimuth.height[j] * outward(azimuth.at[j]);
+    return sum;
+}
+
 const std::vector<double>& BeamBasis::fluxes(BeamShape shape) {
     static const std::array<std::vector<double>, 3> values{
         fluxesOf(BeamShape::Round), fluxesOf(BeamShape::TwoPlanes), fluxesOf(BeamShape::Free)};

@@ -38,4 +38,17 @@ class BeamBasis {
     static Expected<Beam> tableOf(BeamShape shape, std::span<const double> beam);
 };
 
+/// BeamBasis::intensity() of one beam for many directions: the cubic of every interval is worked out before.
+class BeamCurve {
+  public:
+    BeamCurve(BeamShape shape, std::span<const double> beam);
+    /// As BeamBasis::intensity().
+    double at(double theta_deg, double phi) const;
+
+  private:
+    using Cubic = std::array<double, 4>;  ///< coefficients of 1, t, t², t³ in an interval
+    BeamShape shape_;
+    std::vector<Cubic> pieces_;  ///< kIntervals an azimuth, those of one azimuth together
+};
+
 }  // namespace glumet

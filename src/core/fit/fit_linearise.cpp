@@ -1,13 +1,32 @@
 #include <algorithm>
 #include <cmath>
+#include <span>
 
 #include "core/fit/fitter.h"
 
 namespace glumet {
 namespace {
 
-/// Steps of the shared nuisances' slopes, in their units.
-constexpr std::array<double, kSharedCount> kSteps{1.0, 2.0, 2.0, 0.02, 0.02, 0.02, 0.02, 0.05, 0.05};
+/// A nuisance whose slope is taken by a step, in its unit; the others' come with the rows by derivative.
+struct Stepped {
+    Shared nuisance;
+    double step;
+};
+constexpr std::array kStepped{Stepped{kHeight, 1.0}, Stepped{kX, 2.0}, Stepped{kY, 2.0},
+                              Stepped{kSpreadAlong, 0.05}, Stepped{kSpreadAcross, 0.05}};
+
+constexpr std::array kDerived{kAttenuation, kReflectance, kUnevenAlong, kUnevenAcross};
+
+/// A datum's slopes: those of its points, summed with that weight.
+void addDerived(Eigen::MatrixXd& slopes, Eigen::Index row, double weight,
+                std::span<const BasisField::Slopes> points) {
+    for (const auto& point : points) {
+        slopes(row, kAttenuation) += weight * point.attenuation;
+        slopes(row, kReflectance) += weight * point.reflectance;
+        slopes(row, kUnevenAlong) += weight * point.uneven_along;
+        slopes(row, kUnevenAcross) += weight * point.uneven_across;
+    }
+}
 
 /// A body whose emitters spread less from its middle has no halves to tell apart.
 constexpr double kLeastSpreadMm = 15.0;
@@ -47,19 +66,30 @@ void Fitter::forEachRun(const std::array<double, kSharedCount>& shared, Take tak
     }
 }
 
-Eigen::MatrixXd Fitter::designAt(const std::array<double, kSharedCount>& shared) const {
+Eigen::MatrixXd Fitter::designAt(const std::array<double, kSharedCount>& shared,
+                                 Eigen::MatrixXd* slopes) const {
     Eigen::MatrixXd design(static_cast<Eigen::Index>(data_.size()), bells());
+    const std::span<const double> beam(beam_.data(), slopes ? static_cast<std::size_t>(beam_.size()) : 0);
+    const auto lean = leans(shared);
     forEachRun(shared, [&](const BasisField& field, const auto& points, const auto& at, double level) {
-        const auto rows = field.rows(points);
+        std::vector<BasisField::Slopes> by_point;
+        const auto rows = field.rows(points, beam, lean, by_point);
         const Eigen::Map<const Eigen::Matrix<double, Eigen::Dynamic, Eigen::Dynamic, Eigen::RowMajor>> all(
             rows.data(), static_cast<Eigen::Index>(points.size()), bells());
         Eigen::Index next = 0;
         for (const auto i : at) {
             const auto count = static_cast<Eigen::Index>(data_[static_cast<std::size_t>(i)].points.size());
             design.row(i) = level * all.middleRows(next, count).colwise().mean();
+            if (slopes != nullptr)
+                addDerived(*slopes, i, level / static_cast<double>(count),
+                           std::span(by_point).subspan(static_cast<std::size_t>(next),
+                                                       static_cast<std::size_t>(count)));
             next += count;
         }
     });
+    if (slopes == nullptr) return design;
+    for (const auto j : kDerived)
+        if (!matters(j)) slopes->col(j).setZero();
     return design;
 }
 
@@ -79,30 +109,34 @@ Eigen::VectorXd Fitter::modelAt(const std::array<double, kSharedCount>& shared) 
     return model;
 }
 
+void Fitter::addStepped(Eigen::MatrixXd& slopes, const Eigen::VectorXd& model) const {
+    for (const auto& [j, step] : kStepped) {
+        if (!matters(j)) continue;
+        auto moved = nuisances_.shared;
+        moved[static_cast<std::size_t>(j)] += step;
+        slopes.col(j) = (modelAt(moved) - model) / step;
+    }
+}
+
 void Fitter::addRow() {
     const auto now = nuisances_;
     nuisances_ = at_linearisation_;
     const auto whole = std::move(data_);
     data_ = {whole.back()};
-    const Eigen::MatrixXd row = designAt(nuisances_.shared);
-    const double value = (row * beam_)(0);
-    Eigen::RowVectorXd slope = Eigen::RowVectorXd::Zero(slopes_.cols());
-    for (Eigen::Index j = 0; j < kSharedCount; ++j) {
-        if (!matters(j)) continue;
-        auto moved = nuisances_.shared;
-        moved[static_cast<std::size_t>(j)] += kSteps[static_cast<std::size_t>(j)];
-        slope(j) = (modelAt(moved)(0) - value) / kSteps[static_cast<std::size_t>(j)];
-    }
+    Eigen::MatrixXd slope = Eigen::MatrixXd::Zero(1, slopes_.cols());
+    const Eigen::MatrixXd row = designAt(nuisances_.shared, &slope);
+    const Eigen::VectorXd value = row * beam_;
+    addStepped(slope, value);
     const auto run = static_cast<Eigen::Index>(whole.back().run);
-    slope(kSharedCount + 2 * run) = slope(kHeight);
-    slope(kSharedCount + 2 * run + 1) = value;
+    slope(0, kSharedCount + 2 * run) = slope(0, kHeight);
+    slope(0, kSharedCount + 2 * run + 1) = value(0);
     data_ = whole;
     nuisances_ = now;
     const auto n = design_.rows();
     design_.conservativeResize(n + 1, Eigen::NoChange);
     slopes_.conservativeResize(n + 1, Eigen::NoChange);
     design_.row(n) = row.row(0);
-    slopes_.row(n) = slope;
+    slopes_.row(n) = slope.row(0);
     model_ = design_ * beam_ + slopes_ * (nuisanceVector() - linearised_);
 }
 
@@ -110,16 +144,10 @@ void Fitter::linearise() {
     at_linearisation_ = nuisances_;
     tables_.clear();
     linearised_ = nuisanceVectorOf(kSharedCount + 2 * static_cast<Eigen::Index>(runs_.size()));
-    design_ = designAt(nuisances_.shared);
+    slopes_.setZero(static_cast<Eigen::Index>(data_.size()), linearised_.size());
+    design_ = designAt(nuisances_.shared, &slopes_);
     model_ = design_ * beam_;
-    slopes_.resize(design_.rows(), kSharedCount + 2 * static_cast<Eigen::Index>(runs_.size()));
-    slopes_.setZero();
-    for (Eigen::Index j = 0; j < kSharedCount; ++j) {
-        if (!matters(j)) continue;
-        auto moved = nuisances_.shared;
-        moved[static_cast<std::size_t>(j)] += kSteps[static_cast<std::size_t>(j)];
-        slopes_.col(j) = (modelAt(moved) - model_) / kSteps[static_cast<std::size_t>(j)];
-    }
+    addStepped(slopes_, model_);
     for (Eigen::Index i = 0; i < design_.rows(); ++i) {
         const auto run = static_cast<Eigen::Index>(data_[static_cast<std::size_t>(i)].run);
         slopes_(i, kSharedCount + 2 * run) = slopes_(i, kHeight);
@@ -134,20 +162,45 @@ double Fitter::halfSpread(double ModelEmitter::*axis) const {
     return most;
 }
 
-std::vector<ModelEmitter> Fitter::emittersBy(const std::array<double, kSharedCount>& shared) const {
+double Fitter::brightened(const ModelEmitter& emitter, const std::array<double, kSharedCount>& shared) const {
+    const auto [x, y] = leanOf(emitter);
+    return std::max(0.0, 1.0 + shared[kUnevenAlong] * x + shared[kUnevenAcross] * y);
+}
+
+/// Where on the body an emitter sits, −1…1 along and across.
+BasisField::Lean Fitter::leanOf(const ModelEmitter& emitter) const {
     const double along = halfSpread(&ModelEmitter::dx_mm);
     const double across = halfSpread(&ModelEmitter::dy_mm);
+    return {along > 0.0 ? emitter.dx_mm / along : 0.0, across > 0.0 ? emitter.dy_mm / across : 0.0};
+}
+
+std::vector<ModelEmitter> Fitter::emittersBy(const std::array<double, kSharedCount>& shared) const {
     auto out = emitters_;
     double sum = 0.0;
     for (auto& emitter : out) {
-        const double x = along > 0.0 ? emitter.dx_mm / along : 0.0;
-        const double y = across > 0.0 ? emitter.dy_mm / across : 0.0;
-        emitter.share *= std::max(0.0, 1.0 + shared[kUnevenAlong] * x + shared[kUnevenAcross] * y);
+        emitter.share *= brightened(emitter, shared);
         sum += emitter.share;
         emitter.dx_mm *= std::exp(shared[kSpreadAlong]);
         emitter.dy_mm *= std::exp(shared[kSpreadAcross]);
     }
     for (auto& emitter : out) emitter.share /= sum;
+    return out;
+}
+
+/// Of share = s b / Σ s b with b = 1 + u x: d ln share / du = x/b − Σ share x/b.
+std::vector<BasisField::Lean> Fitter::leans(const std::array<double, kSharedCount>& shared) const {
+    const auto uneven = emittersBy(shared);
+    std::vector<BasisField::Lean> out;
+    BasisField::Lean mean;
+    for (std::size_t i = 0; i < emitters_.size(); ++i) {
+        const double b = brightened(emitters_[i], shared);
+        auto lean = b > 0.0 ? leanOf(emitters_[i]) : BasisField::Lean{};
+        if (b > 0.0) lean = {lean.along / b, lean.across / b};
+        mean.along += uneven[i].share * lean.along;
+        mean.across += uneven[i].share * lean.across;
+        out.push_back(lean);
+    }
+    for (auto& lean : out) lean = {lean.along - mean.along, lean.across - mean.across};
     return out;
 }
 

@@ -67,7 +67,7 @@ void Fitter::posterior() {
     Eigen::VectorXd g;
     // What the readings say is worth as much as their scatter shows; the priors are worth what they were.
     noise_ *= std::sqrt(std::max(0.5, result_.reduced_chi_square));
-    normal(h, g);
+    normal(sums(), h, g);
     // A coefficient at its bound is known to be there, where the readings see it at all.
     const Eigen::VectorXd seen = whitened().leftCols(bells()).colwise().squaredNorm();
     for (Eigen::Index k = 0; k < bells(); ++k)

@@ -1,4 +1,5 @@
 #include <algorithm>
+#include <atomic>
 #include <cmath>
 #include <numbers>
 
@@ -33,26 +34,24 @@ const Eigen::MatrixXd& outwardDifferences() {
     return d;
 }
 
-}  // namespace
-
-Eigen::MatrixXd Fitter::prior(const Smoothness& smoothness) const {
+/// Precision of the coefficients of a beam whose mean coefficient is 1.
+Eigen::MatrixXd smoothPrecision(BeamShape shape, double outward, double about) {
     constexpr Eigen::Index kBells = BeamBasis::kSize;
-    const double mean = std::max(beam_.mean(), 1e-9);
-    const auto shares = BeamBasis::turnShares(shape_);
+    const auto shares = BeamBasis::turnShares(shape);
     const auto azimuths = static_cast<Eigen::Index>(shares.size());
     const Eigen::MatrixXd one =
-        outwardDifferences().transpose() * outwardDifferences() / std::pow(smoothness.outward * mean, 2) +
-        Eigen::MatrixXd::Identity(kBells, kBells) / std::pow(20.0 * mean, 2);
-    Eigen::MatrixXd out = Eigen::MatrixXd::Zero(bells(), bells());
+        outwardDifferences().transpose() * outwardDifferences() / std::pow(outward, 2) +
+        Eigen::MatrixXd::Identity(kBells, kBells) / std::pow(20.0, 2);
+    Eigen::MatrixXd out = Eigen::MatrixXd::Zero(BeamBasis::size(shape), BeamBasis::size(shape));
     // Each azimuth counts by its share of the turn: with all alike this is the prior of a round beam.
     for (Eigen::Index a = 0; a < azimuths; ++a)
         out.block(a * kBells, a * kBells, kBells, kBells) = shares[static_cast<std::size_t>(a)] * one;
-    const Eigen::Index neighbours = shape_ == BeamShape::Free ? azimuths : azimuths - 1;
+    const Eigen::Index neighbours = shape == BeamShape::Free ? azimuths : azimuths - 1;
     for (Eigen::Index a = 0; a < neighbours; ++a)
         for (Eigen::Index k = 0; k < kBells; ++k) {
             const double theta = 90.0 * static_cast<double>(k) / BeamBasis::kIntervals;
             const double freedom = std::clamp(theta / kFreeFromDeg, kTiedOnAxis, 1.0);
-            const double precision = 1.0 / std::pow(smoothness.about * mean * freedom, 2);
+            const double precision = 1.0 / std::pow(about * freedom, 2);
             const auto i = a * kBells + k;
             const auto j = (a + 1) % azimuths * kBells + k;
             out(i, i) += precision;
@@ -63,31 +62,51 @@ Eigen::MatrixXd Fitter::prior(const Smoothness& smoothness) const {
     return out;
 }
 
-double Fitter::chooseSmoothness() {
-    const Eigen::MatrixXd x = whitened();
-    const Eigen::VectorXd y = weights_.cwiseSqrt().cwiseQuotient(noise_).cwiseProduct(values()) +
-                              x.rightCols(slopes_.cols()) * linearised_;
-    const Eigen::MatrixXd xx = x.transpose() * x;
-    const Eigen::VectorXd xy = x.transpose() * y;
+double logDeterminant(const Eigen::LLT<Eigen::MatrixXd>& factor) {
+    return 2.0 * factor.matrixLLT().diagonal().array().log().sum();
+}
+
+/// Of smoothPrecision() at the tried strengths, each worked out once: it depends on nothing that was read.
+double priorDeterminant(BeamShape shape, std::size_t outward, std::size_t about) {
+    constexpr auto kAll = 3 * kOutward.size() * kAbout.size();
+    static std::array<std::atomic<double>, kAll> known{};  // 0: not yet
+    auto& one = known[(static_cast<std::size_t>(shape) * kOutward.size() + outward) * kAbout.size() + about];
+    if (one == 0.0)
+        one = logDeterminant(
+            Eigen::LLT<Eigen::MatrixXd>(smoothPrecision(shape, kOutward[outward], kAbout[about])));
+    return one;
+}
+
+}  // namespace
+
+Eigen::MatrixXd Fitter::prior(const Smoothness& smoothness) const {
+    return smoothPrecision(shape_, smoothness.outward, smoothness.about) / std::pow(meanCoefficient(), 2);
+}
+
+double Fitter::evidenceUnder(const Sums& sums, std::size_t outward, std::size_t about) const {
+    Eigen::MatrixXd whole = sums.xx;
+    whole.topLeftCorner(bells(), bells()) += prior({kOutward[outward], kAbout[about]});
+    double before = priorDeterminant(shape_, outward, about) -
+                    2.0 * static_cast<double>(bells()) * std::log(meanCoefficient());
+    for (Eigen::Index j = 0; j < slopes_.cols(); ++j) {
+        whole(bells() + j, bells() + j) += 1.0 / std::pow(priorError(j), 2);
+        before -= 2.0 * std::log(priorError(j));
+    }
+    const Eigen::LLT<Eigen::MatrixXd> factor(whole);
     // The same for every strength, not for every layout.
-    const double constant = -0.5 * y.squaredNorm() - noise_.array().log().sum();
+    const double constant = -0.5 * sums.yy - noise_.array().log().sum();
+    return constant + 0.5 * (sums.xy.dot(factor.solve(sums.xy)) + before - logDeterminant(factor));
+}
+
+double Fitter::chooseSmoothness(const Sums& sums) {
     double best = -1e300;
     const std::size_t turns = shape_ == BeamShape::Round ? 1 : kAbout.size();
-    for (const double outward : kOutward)
-        for (std::size_t turn = 0; turn < turns; ++turn) {
-            const Smoothness tried{outward, kAbout[turn]};
-            Eigen::MatrixXd precision = Eigen::MatrixXd::Zero(xx.rows(), xx.cols());
-            precision.topLeftCorner(bells(), bells()) = prior(tried);
-            for (Eigen::Index j = 0; j < slopes_.cols(); ++j)
-                precision(bells() + j, bells() + j) = 1.0 / std::pow(priorError(j), 2);
-            const Eigen::LLT<Eigen::MatrixXd> whole(xx + precision);
-            const Eigen::LLT<Eigen::MatrixXd> before(precision);
-            const double determinants = 2.0 * (before.matrixLLT().diagonal().array().log().sum() -
-                                               whole.matrixLLT().diagonal().array().log().sum());
-            const double evidence = constant + 0.5 * (xy.dot(whole.solve(xy)) + determinants);
+    for (std::size_t outward = 0; outward < kOutward.size(); ++outward)
+        for (std::size_t about = 0; about < turns; ++about) {
+            const double evidence = evidenceUnder(sums, outward, about);
             if (evidence <= best) continue;
             best = evidence;
-            smoothness_ = tried;
+            smoothness_ = {kOutward[outward], kAbout[about]};
         }
     return best;
 }
@@ -109,14 +128,14 @@ void Fitter::considerShapes() {
     const auto round = beam_;
     const auto round_smoothness = smoothness_;
     // The same linearisation and the same weights for all: only the beam's freedom differs.
-    const double plain = chooseSmoothness();
+    const double plain = chooseSmoothness(sums());
     double best = plain + kRoundBelieved;
     auto taken = BeamShape::Round;
     Eigen::VectorXd beam = round;
     Smoothness smoothness = round_smoothness;
     for (const auto shape : {BeamShape::TwoPlanes, BeamShape::Free}) {
         setShape(shape);
-        const double evidence = chooseSmoothness();
+        const double evidence = chooseSmoothness(sums());
         result_.shape_evidence.push_back({shape, evidence - plain});
         // Two planes of symmetry are the more usual: none must beat them as they beat a round beam.
         if (evidence > best) {

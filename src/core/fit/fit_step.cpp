@@ -53,25 +53,31 @@ Eigen::MatrixXd Fitter::whitened() const {
     return scale.asDiagonal() * x;
 }
 
-void Fitter::normal(Eigen::MatrixXd& h, Eigen::VectorXd& g) const {
+Fitter::Sums Fitter::sums() const {
     const Eigen::MatrixXd x = whitened();
-    const Eigen::VectorXd& q = linearised_;
-    Eigen::VectorXd y = weights_.cwiseSqrt().cwiseQuotient(noise_).cwiseProduct(values());
-    y += x.rightCols(q.size()) * q;
-    h = x.transpose() * x;
-    g = x.transpose() * y;
+    const Eigen::VectorXd y = weights_.cwiseSqrt().cwiseQuotient(noise_).cwiseProduct(values()) +
+                              x.rightCols(linearised_.size()) * linearised_;
+    Eigen::MatrixXd xx = Eigen::MatrixXd::Zero(x.cols(), x.cols());
+    xx.selfadjointView<Eigen::Lower>().rankUpdate(x.transpose());
+    xx.triangularView<Eigen::StrictlyUpper>() = xx.transpose();
+    return {std::move(xx), x.transpose() * y, y.squaredNorm()};
+}
+
+void Fitter::normal(const Sums& sums, Eigen::MatrixXd& h, Eigen::VectorXd& g) const {
+    h = sums.xx;
+    g = sums.xy;
     h.topLeftCorner(bells(), bells()) += prior(smoothness_);
-    for (Eigen::Index j = 0; j < q.size(); ++j) {
+    for (Eigen::Index j = 0; j < linearised_.size(); ++j) {
         const double precision = 1.0 / std::pow(priorError(j), 2);
         h(bells() + j, bells() + j) += precision;
         g(bells() + j) += precision * priorMean(j);
     }
 }
 
-void Fitter::step() {
+void Fitter::step(const Sums& sums) {
     Eigen::MatrixXd h;
     Eigen::VectorXd g;
-    normal(h, g);
+    normal(sums, h, g);
     Eigen::VectorXd low = Eigen::VectorXd::Constant(g.size(), -1e300);
     low.head(bells()).setZero();
     low(bells() + kAttenuation) = 0.0;
@@ -95,8 +101,9 @@ bool Fitter::settle(bool& converged) {
     converged = false;
     for (int round = 0; round < options_.most_iterations && !converged; ++round) {
         if (options_.stop.stop_requested()) return false;
-        if (round < kRoundsOfChoice) chooseSmoothness();
-        step();
+        const auto sums = this->sums();
+        if (round < kRoundsOfChoice) chooseSmoothness(sums);
+        step(sums);
         const Eigen::VectorXd before = model_;
         linearise();
         ++result_.iterations;
@@ -120,7 +127,7 @@ Expected<FitResult> Fitter::fit() {
     if (shape_ != BeamShape::Round && !settle(converged)) return tl::make_unexpected(cancelled);
     if (!beam_.allFinite())
         return problem("", say(GLUMET_SAY("Core", "the readings contradict each other: no beam gives them")));
-    result_.evidence = chooseSmoothness();
+    result_.evidence = chooseSmoothness(sums());
     finish();
     if (!converged)
         result_.cannot_tell.push_back(
@@ -145,7 +152,7 @@ Expected<FitResult> Fitter::add(Id run_id, Millimetre depth, const Reading& read
         return problem("", say(GLUMET_SAY("Core", "the reading does not count or lies outside the tank")));
     addRow();
     weigh();
-    step();
+    step(sums());
     model_ = design_ * beam_ + slopes_ * (nuisanceVector() - linearised_);
     const auto model = result_.model;
     const auto shapes = result_.shape_evidence;

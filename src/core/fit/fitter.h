@@ -96,14 +96,22 @@ class Fitter {
     /// The emitters as these nuisances have them: one half brighter than the other, and spread wider or less
     /// wide, along the body and across it.
     std::vector<ModelEmitter> emittersBy(const std::array<double, kSharedCount>& shared) const;
+    BasisField::Lean leanOf(const ModelEmitter& emitter) const;
+    /// What unevenness makes of an emitter's light, 1 without any; and how the emitters' shares answer to it.
+    double brightened(const ModelEmitter& emitter, const std::array<double, kSharedCount>& shared) const;
+    std::vector<BasisField::Lean> leans(const std::array<double, kSharedCount>& shared) const;
     /// Half of what the emitters spread over along an axis, mm.
     double halfSpread(double ModelEmitter::*axis) const;
     /// Whether a nuisance can make a difference here.
     bool matters(Eigen::Index shared) const;
     LightScene sceneOfRun(std::size_t run, const std::array<double, kSharedCount>& shared) const;
     /// Rows of all data for some nuisances, each run's level applied; and the same times the present beam.
-    Eigen::MatrixXd designAt(const std::array<double, kSharedCount>& shared) const;
+    /// Where they are asked for, those slopes by the shared nuisances that come with a row by derivative.
+    Eigen::MatrixXd designAt(const std::array<double, kSharedCount>& shared,
+                             Eigen::MatrixXd* slopes = nullptr) const;
     Eigen::VectorXd modelAt(const std::array<double, kSharedCount>& shared) const;
+    /// The other slopes by the shared nuisances, by a step from what the model gives.
+    void addStepped(Eigen::MatrixXd& slopes, const Eigen::VectorXd& model) const;
     template <class Take>
     void forEachRun(const std::array<double, kSharedCount>& shared, Take take) const;
     /// Row and slopes of the datum that came last, where the others were linearised.
@@ -130,9 +138,19 @@ class Fitter {
     /// Precision of the coefficients under it.
     Eigen::MatrixXd prior(const Smoothness& smoothness) const;
     Eigen::MatrixXd whitened() const;
+    double meanCoefficient() const { return std::max(beam_.mean(), 1e-9); }
+    /// What the least squares make of the whitened data: xᵀx, xᵀy and yᵀy, the nuisances as they are.
+    struct Sums {
+        Eigen::MatrixXd xx;
+        Eigen::VectorXd xy;
+        double yy;
+    };
+    Sums sums() const;
+    /// Logarithm of the probability of the readings under a strength, beam and nuisances integrated out.
+    double evidenceUnder(const Sums& sums, std::size_t outward, std::size_t about) const;
     /// The strength under which the readings are most probable, beam and nuisances integrated out; the
     /// logarithm of that evidence is returned.
-    double chooseSmoothness();
+    double chooseSmoothness(const Sums& sums);
     /// Takes a beam that turns about its axis where the readings are more probable under it.
     void considerShapes();
     void setShape(BeamShape shape);
@@ -141,8 +159,8 @@ class Fitter {
     Eigen::VectorXd nuisanceVector() const { return nuisanceVectorOf(slopes_.cols()); }
     Eigen::VectorXd nuisanceVectorOf(Eigen::Index size) const;
     /// Normal equations in (beam, nuisances), the nuisances as they are, not their change.
-    void normal(Eigen::MatrixXd& h, Eigen::VectorXd& g) const;
-    void step();
+    void normal(const Sums& sums, Eigen::MatrixXd& h, Eigen::VectorXd& g) const;
+    void step(const Sums& sums);
     void start();
     void finish();
     void posterior();

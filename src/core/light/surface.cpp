@@ -1,5 +1,7 @@
 #include "core/light/surface.h"
 
+#include <algorithm>
+
 namespace glumet {
 namespace {
 
@@ -9,9 +11,9 @@ constexpr int kMostSteps = 60;
 
 }  // namespace
 
-double tangentPerMm(double h_mm, double d_mm, double s_mm2, double n) {
+double tangentPerMm(double h_mm, double d_mm, double s_mm2, double n, double from) {
     const double extra = n * n - 1.0;
-    double g = 1.0 / (h_mm + d_mm / n);
+    double g = std::max(from, 1.0 / (h_mm + d_mm / n));
     for (int i = 0; i < kMostSteps; ++i) {
         const double root = std::sqrt(n * n + extra * g * g * s_mm2);
         const double miss = g * (h_mm + d_mm / root) - 1.0;

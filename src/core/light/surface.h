@@ -33,8 +33,9 @@ struct Crossing {
 /// tan θ / r for h > 0, d ≥ 0 in mm, squared horizontal distance s ≥ 0 in mm², index n ≥ 1. Solves
 ///   g (h + d / √(n² + (n² − 1) g² s)) = 1,   g = tan θ / r,
 /// which is r = h tan θ + d tan θw with sin θ = n sin θw. The left side is rising and concave in g, and the
-/// start 1/(h + d/n), exact on the axis, lies below the root: Newton's method ascends to it.
-double tangentPerMm(double h_mm, double d_mm, double s_mm2, double n);
+/// start 1/(h + d/n), exact on the axis, lies below the root: Newton's method ascends to it. So does it from
+/// the root of any smaller s: `from` may be that.
+double tangentPerMm(double h_mm, double d_mm, double s_mm2, double n, double from = 0.0);
 
 /// The whole crossing. T is double, or a type with derivatives for `h_mm` and `s_mm2`.
 template <class T>

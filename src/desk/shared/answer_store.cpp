@@ -58,23 +58,21 @@ void AnswerStore::order(const AnswerKey& key, const Revision& revision, bool urg
     entry.asked = revision;
     entry.failed.reset();
     const auto same = [&](const Order& order) { return order.key == key; };
-    const bool under_way = !orders_.empty() && same(orders_.front());
-    if (under_way) breakOff();
+    if (underWay() && same(orders_.front())) breakOff();
     orders_.erase(std::remove_if(orders_.begin(), orders_.end(), same), orders_.end());
-    const bool running = thread_.joinable();
     // The one under way is finished first.
-    const auto place = !urgent ? orders_.end() : orders_.begin() + (running && !orders_.empty() ? 1 : 0);
+    const auto place = !urgent ? orders_.end() : orders_.begin() + (underWay() ? 1 : 0);
     orders_.insert(place, {key, revision, std::move(work)});
-    if (!running) next();
+    next();
     emit changed();
 }
 
+/// Begins the front, unless the thread is still at something: then it follows when that has ended.
 void AnswerStore::next() {
-    if (thread_.joinable()) thread_.join();
-    thread_ = std::jthread();
+    if (thread_.joinable()) return;
     progress_ = 0.0;
     if (orders_.empty()) return;
-    const int number = ++number_;
+    const int number = working_ = ++number_;
     thread_ = std::jthread([this, number, work = orders_.front().work](const std::stop_token& stop) {
         const auto tell = [this, number](double share) {
             QMetaObject::invokeMethod(
@@ -102,7 +100,8 @@ void AnswerStore::next() {
 }
 
 void AnswerStore::take(int number, Expected<Value> made) {
-    if (number != number_ || orders_.empty()) return;
+    thread_.join();  // this was the last it did
+    if (number != number_ || orders_.empty()) return next();
     auto& entry = entries_[orders_.front().key];
     entry.serial = ++serial_;
     if (made) {
@@ -117,24 +116,20 @@ void AnswerStore::take(int number, Expected<Value> made) {
     emit changed();
 }
 
-/// Ends the thread; what it still brings is dropped.
+/// What the thread still brings is dropped. Nobody waits for its end: work that looks seldom whether it is to
+/// stop would hold up whoever types.
 void AnswerStore::breakOff() {
     ++number_;
-    if (!thread_.joinable()) return;
     thread_.request_stop();
-    thread_.join();
-    thread_ = std::jthread();
 }
 
 void AnswerStore::forgo(const AnswerKey& key) {
     if (!busy(key)) return;
-    const bool under_way = orders_.front().key == key;
-    if (under_way) breakOff();
+    if (underWay() && orders_.front().key == key) breakOff();
     entries_[key].asked.reset();
     orders_.erase(
         std::remove_if(orders_.begin(), orders_.end(), [&](const Order& order) { return order.key == key; }),
         orders_.end());
-    if (under_way) next();
     emit changed();
 }
 

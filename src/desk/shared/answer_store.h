@@ -56,6 +56,7 @@ class AnswerStore : public QObject {
 
   public:
     AnswerStore() = default;
+    /// Waits for what was begun.
     ~AnswerStore() override { stop(); }
 
     /// The answer at this revision, made at once by `compute(T* earlier) → T` where it is not there;
@@ -157,6 +158,8 @@ class AnswerStore : public QObject {
     };
 
     void order(const AnswerKey& key, const Revision& revision, bool urgent, Work work);
+    /// Whether the front is being worked on, and not what was broken off before it.
+    bool underWay() const { return thread_.joinable() && working_ == number_; }
     void next();
     void take(int number, Expected<Value> made);
     void breakOff();
@@ -164,7 +167,8 @@ class AnswerStore : public QObject {
     std::map<AnswerKey, Entry> entries_;
     std::deque<Order> orders_;  ///< the front is under way
     std::jthread thread_;
-    int number_ = 0;  ///< of the work under way; what another brings is dropped
+    int number_ = 0;    ///< of the work that counts; what another brings is dropped
+    int working_ = -1;  ///< of the work the thread is at
     double progress_ = 0.0;
     int computed_ = 0;
     std::int64_t serial_ = 0;

@@ -92,10 +92,10 @@ class TaggedPdf::Impl {
         nameFonts();
         // Qt numbers fonts in the order of their places in memory. Written once, objects are numbered by
         // where the pages use them; only then may they be packed together, which goes by number.
-        const auto plain = written(pdf_, qpdf_o_disable);
+        const auto plain = written(pdf_, qpdf_o_disable, false);
         QPDF numbered;
         numbered.processMemoryFile("page", plain.constData(), static_cast<std::size_t>(plain.size()));
-        return written(numbered, qpdf_o_generate);
+        return written(numbered, qpdf_o_generate, true);
     }
 
   private:
@@ -129,12 +129,12 @@ class TaggedPdf::Impl {
         QString url;
     };
 
-    static QByteArray written(QPDF& pdf, qpdf_object_stream_e packed) {
+    static QByteArray written(QPDF& pdf, qpdf_object_stream_e packed, bool compressed) {
         QPDFWriter out(pdf);
         out.setOutputMemory();
         out.setDeterministicID(true);
         out.setObjectStreamMode(packed);
-        out.setCompressStreams(true);
+        out.setCompressStreams(compressed);
         out.write();
         const auto bytes = out.getBufferSharedPointer();
         return {reinterpret_cast<const char*>(bytes->getBuffer()), static_cast<qsizetype>(bytes->getSize())};
