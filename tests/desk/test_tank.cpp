@@ -308,6 +308,9 @@ class TestTank : public QObject {
         const auto& spot = *byId(bench().spots, stage()->spot());
         const auto before = spot.readings;
         QVERIFY(before.size() >= 2);
+        for (auto* fold : stage()->form().findChildren<QPushButton*>())
+            if (fold->accessibleName() == QLatin1String("its readings")) fold->click();
+        w_->settle();
         auto* list = w_->find<QTableWidget>("spotReadings");
         QCOMPARE(list->rowCount(), static_cast<int>(before.size()));
         for (int row = 1; row < list->rowCount(); ++row)

@@ -69,6 +69,7 @@ bool FigureTable::event(QEvent* event) {
 /// A table that was filled while hidden has no size to scroll in until now.
 void FigureTable::showEvent(QShowEvent* event) {
     QTableWidget::showEvent(event);
+    emit shown();
     QMetaObject::invokeMethod(this, &FigureTable::scrollToEmphasised, Qt::QueuedConnection);
 }
 

@@ -17,6 +17,9 @@ class FigureTable : public QTableWidget {
     /// Shows these rows; the emphasised one (−1: none) in the accent.
     void setRows(const std::vector<QStringList>& rows, int emphasised, const Palette& palette);
 
+  signals:
+    void shown();  ///< what was filled only in sight is filled now
+
   protected:
     bool event(QEvent* event) override;
     void showEvent(QShowEvent* event) override;

@@ -208,11 +208,14 @@ void TankForm::addReadingsTable() {
     };
     // Queued: the table is filled anew by it, which it must not be while it tells of the move.
     connect(readings_, &QTableWidget::currentCellChanged, this, choose, Qt::QueuedConnection);
+    connect(readings_, &FigureTable::shown, this, &TankForm::showReadings);
     addWide(readings_);
     onRefresh([this] { showReadings(); });
 }
 
+/// Years of readings are listed only where they are in sight.
 void TankForm::showReadings() {
+    if (readings_->isHidden()) return;
     const auto all = choice_.readings();
     std::vector<QStringList> rows;
     for (const auto* reading : all) {
