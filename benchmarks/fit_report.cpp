@@ -342,6 +342,10 @@ void oneMore() {
 
 int main(int argc, char** argv) {
     const int fixtures = argc > 1 ? std::atoi(argv[1]) : 20;
+    if (fixtures < 1) {
+        std::fprintf(stderr, "fit_report [FIXTURES [SEED [RULER_MM [unknown|rings|wrong [KIND]]]]]\n");
+        return 1;
+    }
     const auto seed = argc > 2 ? static_cast<std::uint64_t>(std::atoll(argv[2])) : 1U;
     ruler_mm = argc > 3 ? std::atof(argv[3]) : 0.0;
     unknown_layout = argc > 4 && std::string(argv[4]) == "unknown";
