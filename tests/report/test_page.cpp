@@ -10,6 +10,7 @@
 #include "report/page/markdown.h"
 #include "report/page/pdf_page.h"
 #include "report/page/pictures.h"
+#include "report/page/png.h"
 #include "report/text.h"
 
 using namespace glumet;
@@ -277,6 +278,20 @@ class TestPage : public QObject {
         const auto png = QImage::fromData(pngOf(square("one"), LengthUnit::Cm, QStringLiteral("from here")));
         QCOMPARE(png.width(), 400);
         QVERIFY(png.height() > 200);
+    }
+
+    /// Every pixel comes back, in the colour it had; an empty picture is none.
+    void aPackedPictureIsThePicture() {
+        QImage picture(37, 23, QImage::Format_RGB32);
+        for (int y = 0; y < picture.height(); ++y)
+            for (int x = 0; x < picture.width(); ++x)
+                picture.setPixel(x, y, qRgb(7 * x % 256, 11 * y % 256, (x * y) % 256));
+        picture.setDotsPerMeterX(11811);
+        picture.setDotsPerMeterY(11811);
+        const auto back = QImage::fromData(packedPng(picture), "PNG");
+        QCOMPARE(back.convertToFormat(QImage::Format_RGB32), picture);
+        QCOMPARE(back.dotsPerMeterX(), 11811);
+        QVERIFY(packedPng(QImage()).isEmpty());
     }
 
     void aCardIsAPictureOfItsSize() {

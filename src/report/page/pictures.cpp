@@ -8,6 +8,7 @@
 
 #include "report/page/card_painter.h"
 #include "report/page/page_fonts.h"
+#include "report/page/png.h"
 #include "report/page/prose_layout.h"
 #include "report/text.h"
 
@@ -16,7 +17,6 @@ namespace {
 
 constexpr double kFootWidthLeast = 240.0;
 constexpr double kPad = 10.0;
-constexpr int kPngQuality = 75;  // for Qt: nothing is lost, it is packed in half the time
 
 /// Caption and provenance under a picture that stands alone.
 struct Foot {
@@ -71,10 +71,7 @@ QByteArray pngBytes(QSize size, int scale, const std::function<void(QPainter&)>&
     QPainter painter(&image);
     work(painter);
     painter.end();
-    QBuffer buffer;
-    buffer.open(QIODevice::WriteOnly);
-    image.save(&buffer, "PNG", kPngQuality);
-    return buffer.data();
+    return packedPng(image);
 }
 
 /// The house font for a picture that stands alone; the same for all of a publication.
