@@ -15,6 +15,8 @@ namespace {
 
 constexpr double kStepMm = 2.0;
 constexpr double kDegrees = 180.0 / std::numbers::pi;
+/// Runs in air are rounded up by this much at least, to steps: a source that is moved a little, for a slope,
+/// keeps its table.
 constexpr double kMovedMm = 32.0;
 constexpr double kRunStepMm = 64.0;
 /// A black wall's images are followed all the same, for the slope by its reflectance.
@@ -201,7 +203,6 @@ void BasisField::forEachRay(const Point& point, const std::vector<Setting>& sett
 BasisField::Settings BasisField::settingsFor(const std::vector<Point>& points, RayTables& tables) const {
     static const Beam everywhere = *Beam::cosinePower(0.0);
     const double n = scene_.water.refractive_index;
-    // Sources that move a little share their table.
     const auto rounded = [](double run) { return std::ceil((run + kMovedMm) / kRunStepMm) * kRunStepMm; };
     const double run_x = rounded(run_x_);
     const double run_y = rounded(run_y_);

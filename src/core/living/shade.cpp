@@ -1,4 +1,5 @@
 #include "core/living/shade.h"
+#include "core/base/median.h"
 
 #include <algorithm>
 #include <array>
@@ -14,12 +15,6 @@ constexpr int kStripEmitters = 12;
 constexpr double kEdgeMm = 40.0;      // of a strip from the pane
 constexpr double kStripFlux = 100.0;  // only shares are told
 constexpr double kSeen = 0.95;        // of its light: less is a shade
-
-double median(std::vector<double> values) {
-    const auto middle = values.begin() + static_cast<std::ptrdiff_t>(values.size() / 2);
-    std::nth_element(values.begin(), middle, values.end());
-    return *middle;
-}
 
 double lightAt(LightScene scene, double x, double y, Millimetre depth) {
     const std::array<std::array<double, 2>, 1> place{{{x, y}}};
@@ -88,7 +83,7 @@ std::vector<SpotShade> shadesIn(const Bench& bench, Id tank, const ExpectedLight
         }
         out.push_back(shade);
     }
-    const double level = levels.empty() ? 0.0 : median(levels);
+    const double level = levels.empty() ? 0.0 : medianOf(levels);
     for (auto& shade : out) {
         if (!shade.as_read) continue;
         if (!(level > 0.0)) {

@@ -5,6 +5,8 @@
 #include <string_view>
 #include <tuple>
 
+#include "core/base/median.h"
+
 namespace glumet {
 namespace {
 
@@ -13,13 +15,6 @@ constexpr double kSpreads = 3.0;
 constexpr double kLeastChange = 1.0 / 7.0;
 constexpr double kMadToSd = 1.4826;
 constexpr std::size_t kDateLetters = 10;
-
-double medianOf(std::vector<double> values) {
-    const auto middle = values.begin() + static_cast<std::ptrdiff_t>(values.size() / 2);
-    std::nth_element(values.begin(), middle, values.end());
-    if (values.size() % 2 == 1) return *middle;
-    return 0.5 * (*middle + *std::max_element(values.begin(), middle));
-}
 
 const TankSurvey* onDay(const std::vector<TankSurvey>& surveys, const std::string& day) {
     for (const auto& survey : surveys)

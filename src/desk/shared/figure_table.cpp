@@ -3,6 +3,7 @@
 #include <QHeaderView>
 #include <QKeyEvent>
 #include <QSignalBlocker>
+#include <algorithm>
 
 namespace glumet {
 namespace {
@@ -48,6 +49,11 @@ void FigureTable::setRows(const std::vector<QStringList>& rows, int emphasised, 
     }
     emphasised_ = emphasised;
     scrollToEmphasised();
+}
+
+void FigureTable::showAtMost(int rows) {
+    setFixedHeight(2 * frameWidth() + horizontalHeader()->sizeHint().height() +
+                   std::clamp(rowCount(), 1, rows) * verticalHeader()->defaultSectionSize());
 }
 
 void FigureTable::scrollToEmphasised() {

@@ -17,6 +17,9 @@ class FigureTable : public QTableWidget {
     /// Shows these rows; the emphasised one (−1: none) in the accent.
     void setRows(const std::vector<QStringList>& rows, int emphasised, const Palette& palette);
 
+    /// As tall as its rows, and one at least; more than these scroll.
+    void showAtMost(int rows);
+
   signals:
     void shown();  ///< what was filled only in sight is filled now
 

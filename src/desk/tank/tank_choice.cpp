@@ -69,7 +69,11 @@ std::vector<const SpotReading*> TankChoice::readings() const {
     return out;
 }
 
-const SpotReading* TankChoice::reading() const { return chosenOf(readings(), reading_); }
+const SpotReading* TankChoice::reading() const {
+    if (spot() == nullptr) return nullptr;
+    const auto* chosen = byId(spot()->readings, reading_);
+    return chosen != nullptr ? chosen : latestAt(*spot());
+}
 
 const Organism* TankChoice::lives() const { return livesAt(session_->bench(), spot_); }
 const Rock* TankChoice::rock() const { return chosenOf(rocks(), rock_); }

@@ -17,10 +17,17 @@ namespace glumet {
 namespace {
 
 constexpr int kPhotoWidth = 220;
-constexpr int kHeadHeight = 34;
-constexpr int kRowHeight = 22;
 constexpr int kMostReadings = 6;   // without scrolling
 constexpr double kRockMm = 120.0;  // of a new rock, either way
+
+/// Takes what was typed, without the blanks about it.
+template <class Row>
+auto typedInto(std::string Row::*member) {
+    return [member](Row& row, const QString& typed) {
+        row.*member = typed.trimmed().toStdString();
+        return QString();
+    };
+}
 
 QString number(double value) { return QString::number(value, 'g', 4); }
 
@@ -231,8 +238,7 @@ void TankForm::showReadings() {
     readings_->setRows(rows, row, session_.palette());
     const QSignalBlocker quiet(readings_);
     readings_->setCurrentCell(row, 0);
-    readings_->setFixedHeight(kHeadHeight +
-                              kRowHeight * std::clamp(static_cast<int>(rows.size()), 1, kMostReadings));
+    readings_->showAtMost(kMostReadings);
 }
 
 /// How the chosen reading was taken.
@@ -281,10 +287,7 @@ void TankForm::addHowReadRows() {
     named(addText(
               tr("noted"),
               [this] { return choice_.reading() == nullptr ? QString() : text(choice_.reading()->note); },
-              readingWriter([](SpotReading& reading, const QString& typed) {
-                  reading.note = typed.trimmed().toStdString();
-                  return QString();
-              })),
+              readingWriter(typedInto(&SpotReading::note))),
           "readingNote");
     addPhotoRows();
 }
@@ -371,11 +374,7 @@ void TankForm::addOrganismRows() {
     named(addText(
               tr("species"),
               [this] { return choice_.lives() == nullptr ? QString() : text(choice_.lives()->name); },
-              organismWriter([](Organism& organism, const QString& typed) {
-                  organism.name = typed.trimmed().toStdString();
-                  return QString();
-              }),
-              tr("nobody")),
+              organismWriter(typedInto(&Organism::name)), tr("nobody")),
           "organismName");
     addGoalRow();
     named(addText(
@@ -452,10 +451,7 @@ void TankForm::addRockRows() {
     named(addText(
               tr("called"),
               [this] { return choice_.rock() == nullptr ? QString() : text(choice_.rock()->name); },
-              rockWriter([](Rock& rock, const QString& typed) {
-                  rock.name = typed.trimmed().toStdString();
-                  return QString();
-              })),
+              rockWriter(typedInto(&Rock::name))),
           "rockName");
     const auto span = [&](const QString& name, const char* object, Millimetre Rock::*from,
                           Millimetre Rock::*to) {
@@ -520,10 +516,7 @@ void TankForm::addRampRows() {
     named(addText(
               tr("called"),
               [this] { return choice_.ramp() == nullptr ? QString() : text(choice_.ramp()->name); },
-              rampWriter([](Acclimation& ramp, const QString& typed) {
-                  ramp.name = typed.trimmed().toStdString();
-                  return QString();
-              })),
+              rampWriter(typedInto(&Acclimation::name))),
           "rampCalled");
     addChannelRow();
     addRampFigures();
@@ -567,10 +560,7 @@ void TankForm::addRampFigures() {
     named(addText(
               tr("begins"),
               [this] { return choice_.ramp() == nullptr ? QString() : text(choice_.ramp()->start); },
-              rampWriter([](Acclimation& changed, const QString& typed) {
-                  changed.start = typed.trimmed().toStdString();
-                  return QString();
-              })),
+              rampWriter(typedInto(&Acclimation::start))),
           "rampStart");
     addChoice(
         tr("rises by"), {tr("equal points"), tr("equal shares")},

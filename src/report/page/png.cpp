@@ -17,8 +17,9 @@ void append(png_structp png, png_bytep bytes, png_size_t count) {
 
 }  // namespace
 
-QByteArray packedPng(const QImage& image) {
-    if (image.isNull()) return {};
+QByteArray packedPng(const QImage& picture) {
+    if (picture.isNull()) return {};
+    const auto image = picture.convertToFormat(QImage::Format_RGB32);
     QByteArray out;
     auto* png = png_create_write_struct(PNG_LIBPNG_VER_STRING, nullptr, nullptr, nullptr);
     auto* info = png_create_info_struct(png);
