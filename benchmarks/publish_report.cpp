@@ -54,7 +54,7 @@ int main(int argc, char** argv) {
     for (const auto& run : bench.runs) planes += run.planes.size();
     std::printf("%zu fixtures, %zu planes, %zu readings\n", question.configurations.size(), planes,
                 readingCount(bench));
-    KeptFits fits([&](const Sweep& sweep) { return fitAsDescribed(bench, sweep.forFit()); });
+    KeptFits fits([&](const Sweep& sweep) { return fitAsDescribed(bench, sweep); });
     const auto fitting = secondsOf([&] {
         const auto sweeps = sweepsOf(bench);
         forEachIndex(sweeps.size(), 0, [&](std::size_t i) { fits.of(sweeps[i]); });

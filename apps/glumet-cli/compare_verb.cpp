@@ -153,7 +153,7 @@ Expected<Output> compare(const CompareQuestion& question) {
     if (!height) return tl::make_unexpected(height.error());
     const auto tank = tankFrom(bench, question.tank);
     if (!tank) return tl::make_unexpected(tank.error());
-    KeptFits fits([&](const Sweep& sweep) { return fitAsDescribed(bench, sweep.forFit()); });
+    KeptFits fits([&](const Sweep& sweep) { return fitAsDescribed(bench, sweep); });
     glumet::CompareQuestion asked;
     asked.place = {*tank, *height};
     asked.all_figures = *tank != 0;

@@ -5,6 +5,7 @@
 
 #include "core/bench/grid.h"
 #include "core/bench/sweep.h"
+#include "core/fit/fit_as_described.h"
 #include "core/light/exact_field.h"
 #include "core/verdicts/array.h"
 #include "core/words/sentence.h"
@@ -165,14 +166,42 @@ Json countsJson(const std::vector<CountRow>& rows) {
 
 Json percent(const std::optional<double>& share) { return share ? Json(*share * 100.0) : Json(nullptr); }
 
-/// The runs of the first configuration: one model is of one fixture as it was set. Others' means speak of it
-/// too, at whatever level they were read.
-std::vector<Id> runsToFit(const Bench& bench) {
-    auto runs = sweepsOf(bench).front().forFit();
+/// One model is of one fixture as it was set: the sweep of the preset asked for, else the first.
+Expected<Sweep> sweepToFit(const Bench& bench, const std::string& preset) {
+    const auto sweeps = sweepsOf(bench);
+    if (preset.empty()) return sweeps.front();
+    std::vector<std::string> names;
+    for (const auto& sweep : sweeps) {
+        names.push_back(presetName(bench, sweep.configuration));
+        if (names.back() == preset) return sweep;
+    }
+    std::erase(names, "");
+    return problem("--preset",
+                   verbatim(fmt::format("no run has the preset \"{}\"; there {} {}", preset,
+                                        names.size() == 1 ? "is" : "are",
+                                        names.empty() ? "none" : fmt::format("{}", fmt::join(names, ", ")))));
+}
+
+/// The sweep's runs. Others' means speak of it too, at whatever level they were read.
+std::vector<Id> runsToFit(const Bench& bench, const Sweep& sweep) {
+    auto runs = sweep.forFit();
     for (const auto& run : bench.runs)
         if (run.byOthers() && std::find(runs.begin(), runs.end(), run.id) == runs.end())
             runs.push_back(run.id);
     return runs;
+}
+
+/// The fit of a sweep, by itself or leaning on what was read more.
+Expected<FitResult> fitted(const Bench& bench, const Sweep& sweep, bool layout_known, FitOptions options) {
+    const auto by_itself = [&](const std::vector<Id>& runs) {
+        return layout_known ? fitFixture(bench, runs, options) : fitUnknownLayout(bench, runs, options);
+    };
+    if (const auto on = leansOn(bench, sweep))
+        if (auto borne = by_itself(on->forFit())) {
+            options.leans_on = std::make_shared<const FitResult>(std::move(*borne));
+            return fitFixture(bench, sweep.forFit(), options);
+        }
+    return by_itself(runsToFit(bench, sweep));
 }
 
 /// Whether the bench holds runs that were left out.
@@ -185,9 +214,10 @@ Expected<Output> fit(const FitQuestion& q) {
     bool layout_known = false;
     const auto bench = benchFor(q, options, layout_known);
     if (!bench) return tl::make_unexpected(bench.error());
-    const auto runs = runsToFit(*bench);
-    const auto fit =
-        layout_known ? fitFixture(*bench, runs, options) : fitUnknownLayout(*bench, runs, options);
+    const auto sweep = sweepToFit(*bench, q.preset);
+    if (!sweep) return tl::make_unexpected(sweep.error());
+    const auto runs = runsToFit(*bench, *sweep);
+    const auto fit = fitted(*bench, *sweep, layout_known, options);
     if (!fit) return tl::make_unexpected(inFile(q.files.front(), fit.error()));
     if (!q.out.empty())
         if (const auto done = writeText(path(q.out), writeModel(fit->model)); !done)
@@ -199,7 +229,7 @@ Expected<Output> fit(const FitQuestion& q) {
         doubts.push_back(
             fmt::format("{:.0f} µmol/s from {:.0f} W cannot be: a unit seems off by a factor of {:g}.",
                         fit->model.flux(), fixture.rated_power->value(), *factor));
-    if (leftSome(*bench, runs))
+    if (q.preset.empty() && leftSome(*bench, runs))
         doubts.push_back("The file holds several configurations; the first was fitted.");
     const Json json{{"fixture", fit->model.fixture},
                     {"configuration", fit->model.configuration},

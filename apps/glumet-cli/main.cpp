@@ -207,6 +207,8 @@ void addFitVerbs(CLI::App& app, Arguments& a, Verbs& verbs) {
                         kManyFiles);
     fit->add_option("--tank", a.fit.tank, "tank file")->required();
     fit->add_option("--fixture", a.fit.fixture, "fixture file: its emitters");
+    fit->add_option("--preset", a.fit.preset,
+                    "fit the runs of this preset; read at few points they lean on the others");
     fit->add_option("-o,--out", a.fit.out, "model file to write");
     verbs.push_back({fit, [&a] {
                          a.fit.files = a.files;

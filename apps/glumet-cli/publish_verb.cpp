@@ -80,7 +80,7 @@ Expected<Published> publishOne(const std::string& name, const std::string& folde
     const auto last = editionIn(path(folder));
     if (!last) return tl::make_unexpected(last.error());
     asked.last = *last;
-    KeptFits fits([&](const Sweep& sweep) { return fitAsDescribed(bench, sweep.forFit()); });
+    KeptFits fits([&](const Sweep& sweep) { return fitAsDescribed(bench, sweep); });
     const auto publication = publicationOf(bench, fits.asked(), asked);
     if (!publication) return problem(name, verbatim(english(publication.error())));
     const auto files = publishTo(path(folder), *publication);

@@ -85,6 +85,7 @@ struct FitQuestion {
     std::vector<std::string> files;  ///< readings, or ring figures of others
     std::string tank;
     std::string fixture;  ///< empty: the layout is chosen by what fits
+    std::string preset;   ///< of the runs to fit; empty: of the first configuration
     std::string out;
 };
 Expected<Output> fit(const FitQuestion& question);

@@ -5360,6 +5360,32 @@
         <source>{}: the interval is the fit&apos;s own, without your lamps&apos; age, your water and what stands in the way. Read it before livestock depends on it.</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>The readings look as if the fixture hung turned by 90° against what all runs say. Look at its turn in Plan: until then predictions allow {} for it.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The likeliest cause is the run at {}: it reads as if the fixture hung turned by 90° there. Look at its turn in Plan.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>{} readings are too few even beside those of other channels: {} are needed</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>The light ends as within a shroud round the body that drops about {} below the emitters, and none is described: it is taken so. Describe it in Bench.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message numerus="yes">
+        <source>Read at {} points only, its light leans on that of {}: from there come height, place and walls, and its beam is taken to be like that one within a tenth.</source>
+        <translation type="unfinished">
+            <numerusform></numerusform>
+            <numerusform></numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>Described</name>

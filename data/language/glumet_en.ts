@@ -192,6 +192,20 @@
             <numerusform></numerusform>
         </translation>
     </message>
+    <message numerus="yes">
+        <source>{} readings are too few even beside those of other channels: {} are needed</source>
+        <translation>
+            <numerusform>{} reading is too few even beside those of other channels: {} are needed</numerusform>
+            <numerusform>{} readings are too few even beside those of other channels: {} are needed</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>Read at {} points only, its light leans on that of {}: from there come height, place and walls, and its beam is taken to be like that one within a tenth.</source>
+        <translation>
+            <numerusform>Read at {} point only, its light leans on that of {}: from there come height, place and walls, and its beam is taken to be like that one within a tenth.</numerusform>
+            <numerusform>Read at {} points only, its light leans on that of {}: from there come height, place and walls, and its beam is taken to be like that one within a tenth.</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>glumet::DayLogDialog</name>

@@ -3,8 +3,9 @@
 #include <QFile>
 #include <QJsonDocument>
 #include <QJsonObject>
-#include <QProcess>
 #include <QTemporaryDir>
+
+#include "files/started.h"
 
 namespace glumet::testing {
 
@@ -15,13 +16,16 @@ struct CliResult {
     QJsonObject json() const { return QJsonDocument::fromJson(out).object(); }
 };
 
+/// The command line program, for any number of runs.
+inline Started& startedCli() {
+    static Started started(QStringLiteral("glumet-cli"));
+    return started;
+}
+
 /// Runs the command line program to its end.
 inline CliResult runCli(const QStringList& arguments) {
-    QProcess process;
-    process.start(QStringLiteral(GLUMET_BINARY_DIR "/glumet-cli"), arguments);
-    process.waitForFinished(-1);
-    return {process.exitCode(), process.readAllStandardOutput(),
-            QString::fromUtf8(process.readAllStandardError())};
+    const auto ended = startedCli().run(arguments);
+    return {ended.killed ? -1 : ended.code, ended.out, QString::fromUtf8(ended.err)};
 }
 
 inline QStringList cliWords(const QString& line) { return line.split(QLatin1Char(' ')); }

@@ -2,7 +2,6 @@
 #include <QJsonArray>
 #include <QJsonDocument>
 #include <QJsonObject>
-#include <QProcess>
 #include <QTemporaryDir>
 #include <QTest>
 #include <cmath>
@@ -26,6 +25,15 @@ class TestCli : public QObject {
 
   private slots:
     void init() { dir_ = std::make_unique<QTemporaryDir>(); }
+
+    /// Started as users start it; all other runs come from one that is loaded once.
+    void itStartsByItself() {
+        QProcess process;
+        process.start(QStringLiteral(GLUMET_BINARY_DIR "/glumet-cli"), {QStringLiteral("--help")});
+        QVERIFY(process.waitForFinished());
+        QCOMPARE(process.exitCode(), 0);
+        QCOMPARE(run({QStringLiteral("--help")}).out, process.readAllStandardOutput());
+    }
 
     void statsGiveRingsAndBand() {
         QByteArray csv = "run,fixture,height_mm,depth_mm,x_mm,y_mm,ppfd\n";

@@ -7,8 +7,11 @@
 #include <memory>
 #include <vector>
 
+#include "cli/cli_runner.h"
 #include "files/failing_disk.h"
 #include "project/project.h"
+
+using glumet::testing::startedCli;
 
 namespace {
 
@@ -167,13 +170,8 @@ class TestFullDisk : public QObject {
     }
 
     Result run(const QStringList& arguments, const QString& how = {}, int at = 0, const QString& under = {}) {
-        QProcess process;
-        process.setProcessEnvironment(glumet::failingDisk(how, at, under));
-        process.start(QStringLiteral(GLUMET_BINARY_DIR "/glumet-cli"), arguments);
-        process.waitForFinished(-1);
-        return {process.exitCode(), process.exitStatus() == QProcess::CrashExit,
-                QString::fromUtf8(process.readAllStandardOutput()),
-                QString::fromUtf8(process.readAllStandardError())};
+        const auto ended = startedCli().run(arguments, glumet::failingDisk(how, at, under));
+        return {ended.code, ended.killed, QString::fromUtf8(ended.out), QString::fromUtf8(ended.err)};
     }
     QString path(const char* name) const { return dir_->filePath(QLatin1String(name)); }
     bool write(const char* name, const QByteArray& bytes) const {

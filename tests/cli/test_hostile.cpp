@@ -6,6 +6,10 @@
 #include <QTemporaryDir>
 #include <QTest>
 
+#include "files/started.h"
+
+using glumet::testing::Started;
+
 namespace {
 
 struct Result {
@@ -206,7 +210,9 @@ class TestHostile : public QObject {
     static QString program() { return QStringLiteral(GLUMET_BINARY_DIR "/glumet-cli"); }
 
     Result run(const QString& command) {
-        return runShell(QStringLiteral("exec ") + program() + QLatin1Char(' ') + command);
+        const auto ended =
+            cli_.run(QProcess::splitCommand(command), QProcessEnvironment::systemEnvironment(), dir_->path());
+        return {!ended.killed, ended.code, ended.out, ended.err};
     }
 
     Result runShell(const QString& command) {
@@ -250,6 +256,7 @@ class TestHostile : public QObject {
     }
 
     std::unique_ptr<QTemporaryDir> dir_;
+    Started cli_{QStringLiteral("glumet-cli"), &limit};
 };
 
 QTEST_GUILESS_MAIN(TestHostile)

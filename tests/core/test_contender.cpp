@@ -22,7 +22,7 @@ struct Demo {
     const FitResult* fitOf(const Sweep& sweep) {
         const auto at = fits.find(sweep.configuration);
         if (at != fits.end()) return &at->second;
-        auto fit = fitAsDescribed(*bench, sweep.forFit());
+        auto fit = fitAsDescribed(*bench, sweep);
         return fit ? &fits.emplace(sweep.configuration, std::move(*fit)).first->second : nullptr;
     }
     const Sweep& sweep(const char* fixture) const {
@@ -111,7 +111,7 @@ class TestContender : public QObject {
         const auto place = ComparePlace{0, Millimetre(200)};
         const auto read = contenderOf(bench, sweep, place, nullptr);
         std::erase(sweep.runs, read.run);
-        const auto fit = fitAsDescribed(bench, sweep.runs);
+        const auto fit = fitAsDescribed(bench, sweep);
         QVERIFY(fit.has_value());
         const auto modelled = contenderOf(bench, sweep, place, &*fit, &read);
         QCOMPARE(modelled.basis, LightBasis::Modelled);

@@ -150,6 +150,54 @@ class TestFitTruth : public QObject {
                      "The painted walls reflect"));
     }
 
+    /// A bar that hung across in one run, or in all of them, and nobody noted it.
+    void aTurnNobodyNotedIsNamed() {
+        Truth truth;
+        truth.beam = linearLens();
+        const auto along = benchUnder(lattice(10, 1, 40, 0));
+        auto bench = readOver(along, truth, 0.02, {150, 270}, {150, 300});
+        truth.turn_deg = 90.0;
+        bench = readOver(std::move(bench), truth, 0.02, {210}, {150, 300});
+        bench.runs.back().turn_deg = 0.0;
+        const auto one = fitFixture(bench, allRuns(bench));
+        QVERIFY(one);
+        QVERIFY(saysOf(*one, "the run at 210 mm: it reads as if the fixture hung turned by 90° there"));
+        truth.turn_deg = 0.0;
+        const auto error = arrayError(bench, truth, one->model);
+        QVERIFY2(error.inside > 0.85, qPrintable(QString::number(error.inside)));
+        truth.turn_deg = 90.0;
+        truth.beam = *Beam::halfAngle(35.0);
+        auto all = readOver(along, truth, 0.02, kHeights, {150, 300});
+        for (auto& run : all.runs) run.turn_deg = 0.0;
+        const auto fit = fitFixture(all, allRuns(all));
+        QVERIFY(fit);
+        QVERIFY(saysOf(*fit, "hung turned by 90° against what all runs say"));
+    }
+
+    void aShroudNobodyDescribedIsNamed() {
+        auto bench = benchUnder(lattice(10, 6, 34, 34));
+        auto& fixture = bench.fixtures.front();
+        fixture.length = fixture.shroud_length = Millimetre(360);
+        fixture.width = fixture.shroud_width = Millimetre(224);
+        fixture.shroud_drop = Millimetre(45);
+        Truth truth;
+        truth.beam = *Beam::cosinePower(1.1);
+        bench = readOver(std::move(bench), truth, 0.01, kHeights, kDepths);
+        const auto told = fitFixture(bench, allRuns(bench));
+        QVERIFY(told && !saysOf(*told, "shroud"));
+        auto untold = bench;
+        untold.fixtures.front().shroud_length = untold.fixtures.front().shroud_width = Millimetre(0);
+        const auto fit = fitFixture(untold, allRuns(untold));
+        QVERIFY(fit);
+        QVERIFY(saysOf(*fit, "and none is described"));
+        QVERIFY(fit->model.shroud);
+        QVERIFY2(std::abs(fit->model.shroud->drop_mm - 45.0) < 10.0,
+                 qPrintable(QString::number(fit->model.shroud->drop_mm)));
+        const auto error = arrayError(bench, truth, fit->model);
+        QVERIFY2(error.median < 0.02, qPrintable(QString::number(error.median)));
+        QVERIFY2(error.inside > 0.85, qPrintable(QString::number(error.inside)));
+    }
+
     /// A run with the fixture turned a quarter belongs to the same fit, and is seen as turned.
     void aTurnedRunIsFittedAsTurned() {
         Truth truth;

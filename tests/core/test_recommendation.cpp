@@ -42,7 +42,7 @@ struct Fitted {
     Bench bench = demoReadings(11);
     std::vector<Sweep> sweeps = sweepsOf(bench);
     const Sweep& sweep = sweeps.front();
-    FitResult fit = *fitAsDescribed(bench, sweep.forFit());
+    FitResult fit = *fitAsDescribed(bench, sweep);
 };
 const Fitted& demo() {
     static const Fitted fitted;

@@ -1,14 +1,15 @@
 #include <QFile>
-#include <QProcess>
 #include <QSet>
 #include <QTemporaryDir>
 #include <QTest>
 
 #include "files/failing_disk.h"
+#include "files/started.h"
 #include "project/described.h"
 #include "project/project_maker.h"
 
 using namespace glumet;
+using glumet::testing::Started;
 
 /// A reviewer's edits with the disk failing, or the program killed, at every write: what was said to be
 /// stored is there, what was refused is not half there.
@@ -72,14 +73,10 @@ class TestEveryWrite : public QObject {
         for (const char* end : {"-wal", "-shm"}) QFile::remove(path_ + QLatin1String(end));
         writeBytes(path_, sound_);
 
-        QProcess process;
-        process.setProcessEnvironment(failingDisk(how, at, path_));
-        process.start(QStringLiteral(GLUMET_BINARY_DIR "/editor"), {path_});
-        process.waitForFinished(-1);
+        const auto ended = editor_.run({path_}, failingDisk(how, at, path_));
         Edited done;
-        done.killed = process.exitStatus() == QProcess::CrashExit;
-        for (const auto& line :
-             QString::fromUtf8(process.readAllStandardOutput()).split(QLatin1Char('\n'), Qt::SkipEmptyParts))
+        done.killed = ended.killed;
+        for (const auto& line : QString::fromUtf8(ended.out).split(QLatin1Char('\n'), Qt::SkipEmptyParts))
             done.lines << line.split(QLatin1Char(' '));
         return done;
     }
@@ -90,6 +87,7 @@ class TestEveryWrite : public QObject {
         return seen ? hashOf((*seen)->bench()) : QString();
     }
 
+    Started editor_{QStringLiteral("editor")};
     QTemporaryDir dir_;
     QString path_;
     QByteArray sound_;

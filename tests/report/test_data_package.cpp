@@ -194,7 +194,7 @@ class TestDataPackage : public QObject {
         QVERIFY(readTm27(spectrum->bytes));
         const auto sweep = sweepsOf(demo()).front();
         PackageAbout about;
-        about.fits = {{"Osier 60", *fitAsDescribed(demo(), sweep.runs)}};
+        about.fits = {{"Osier 60", *fitAsDescribed(demo(), sweep)}};
         const auto with_model = *unzipped(*dataPackageOf(demo(), about));
         const auto model = readModel(bytesOf(with_model, "models/01-osier-60.json"));
         QVERIFY(model);

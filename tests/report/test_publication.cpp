@@ -20,7 +20,7 @@ namespace {
 struct Demo {
     Bench bench = demoReadings(11);
     std::vector<Sweep> sweeps = sweepsOf(bench);
-    KeptFits fits{[this](const Sweep& sweep) { return fitAsDescribed(bench, sweep.forFit()); }};
+    KeptFits fits{[this](const Sweep& sweep) { return fitAsDescribed(bench, sweep); }};
 
     Configuration of(const std::string& name) const {
         for (const auto& sweep : sweeps)

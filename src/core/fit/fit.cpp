@@ -17,15 +17,53 @@ class StreamingFit::Impl : public Fitter {
 
 namespace {
 
-/// Doubts the layout of a fit that took one as given, candidates themselves excepted; fails when it was
+/// Doubts the picture of a fit that took one as given, candidates themselves excepted; fails when it was
 /// cancelled meanwhile. What is doubted is returned.
 Expected<std::vector<Words>> doubted(FitResult& fit, const Bench& bench, const std::vector<Id>& runs,
-                                     const FitOptions& options) {
-    if (options.spread > 0.0) return {};
+                                     const FitOptions& options, const std::optional<FitResult>& turned) {
+    if (options.spread > 0.0 || options.leans_on) return {};
     const auto before = static_cast<std::ptrdiff_t>(fit.cannot_tell.size());
-    doubtLayout(fit, bench, runs, options);
+    if (turned) {
+        fit.model.misfit = std::max(fit.model.misfit, apart(fit, *turned, bench, runs.front()));
+        fit.cannot_tell.push_back(say(
+            GLUMET_SAY("Core",
+                       "The readings look as if the fixture hung turned by 90° against what all runs say. "
+                       "Look at its turn in Plan: until then predictions allow {} for it."),
+            Share{fit.model.misfit}));
+    } else {
+        doubtLayout(fit, bench, runs, options);
+    }
     if (options.stop.stop_requested()) return problem("", say(GLUMET_SAY("Core", "the fit was cancelled")));
     return std::vector<Words>(fit.cannot_tell.begin() + before, fit.cannot_tell.end());
+}
+
+/// A fit, the fitter it came from, and what is doubted of it.
+template <class Workings>
+struct Doubted {
+    std::unique_ptr<Workings> workings;
+    FitResult fit;
+    std::vector<Words> doubts;
+};
+
+/// Fits, takes a shroud where the readings ask for one, and doubts what remains.
+template <class Workings>
+Expected<Doubted<Workings>> fitAndDoubt(const Bench& bench, const std::vector<Id>& runs, FitOptions options) {
+    if (runs.empty()) return problem("", say(GLUMET_SAY("Core", "there is no run to fit")));
+    auto workings = std::make_unique<Workings>(bench, runs, options);
+    auto fit = workings->fit();
+    if (!fit) return tl::make_unexpected(fit.error());
+    std::optional<FitResult> turned;
+    const bool as_given = options.spread == 0.0 && !options.leans_on && !options.shroud;
+    if (auto plainer = as_given ? plainerPicture(*fit, bench, runs, options) : std::nullopt) {
+        if (plainer->shroud) {
+            options.shroud = plainer->shroud;
+            return fitAndDoubt<Workings>(bench, runs, options);
+        }
+        turned = std::move(plainer->fit);
+    }
+    auto doubts = doubted(*fit, bench, runs, options, turned);
+    if (!doubts) return tl::make_unexpected(doubts.error());
+    return Doubted<Workings>{std::move(workings), std::move(*fit), std::move(*doubts)};
 }
 
 }  // namespace
@@ -37,14 +75,11 @@ StreamingFit::~StreamingFit() = default;
 
 Expected<StreamingFit> StreamingFit::begin(const Bench& bench, const std::vector<Id>& runs,
                                            const FitOptions& options) {
-    if (runs.empty()) return problem("", say(GLUMET_SAY("Core", "there is no run to fit")));
-    auto impl = std::make_unique<Impl>(bench, runs, options);
-    auto result = impl->fit();
-    if (!result) return tl::make_unexpected(result.error());
-    auto doubts = doubted(*result, bench, runs, options);
-    if (!doubts) return tl::make_unexpected(doubts.error());
-    impl->doubts = std::move(*doubts);
-    impl->result = std::move(*result);
+    auto made = fitAndDoubt<Impl>(bench, runs, options);
+    if (!made) return tl::make_unexpected(made.error());
+    auto impl = std::move(made->workings);
+    impl->doubts = std::move(made->doubts);
+    impl->result = std::move(made->fit);
     return StreamingFit(std::move(impl));
 }
 
@@ -72,12 +107,9 @@ int FitResult::distrusted() const {
 }
 
 Expected<FitResult> fitFixture(const Bench& bench, const std::vector<Id>& runs, const FitOptions& options) {
-    if (runs.empty()) return problem("", say(GLUMET_SAY("Core", "there is no run to fit")));
-    auto fit = Fitter(bench, runs, options).fit();
-    if (!fit) return fit;
-    if (const auto doubts = doubted(*fit, bench, runs, options); !doubts)
-        return tl::make_unexpected(doubts.error());
-    return fit;
+    auto made = fitAndDoubt<Fitter>(bench, runs, options);
+    if (!made) return tl::make_unexpected(made.error());
+    return std::move(made->fit);
 }
 
 }  // namespace glumet

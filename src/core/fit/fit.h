@@ -11,6 +11,8 @@
 
 namespace glumet {
 
+struct FitResult;
+
 /// What the fit believes before it sees a reading, and how far it goes.
 struct FitOptions {
     double unknown_noise = 0.03;  ///< relative, of a reading without a swing of its own
@@ -31,7 +33,12 @@ struct FitOptions {
     /// Of more readings so many are used, spread evenly over runs and planes, and that is said.
     std::size_t most_readings = limits::kFitReadings;
     std::vector<ModelEmitter> emitters;             ///< instead of the fixture's lattice; shares add up to 1
+    std::optional<SceneShroud> shroud;              ///< that nobody described
     std::optional<double> known_attenuation_per_m;  ///< of the water, where it is described
+    /// A fit of the same fixture with other channels on. What they share is taken over as that fit knows it:
+    /// where light leaves the body, its height and place, the walls. The beam is believed to be like its own,
+    /// so that a few readings do.
+    std::shared_ptr<const FitResult> leans_on;
     std::stop_token stop;
     std::function<void(double)> progress = [](double) {};  ///< told the share done of the rounds at most
 };
@@ -131,12 +138,18 @@ std::vector<Id> runsOf(const FitResult& fit);
 /// reduced chi-square, which counts as 0.5 at least. Rounds end when a step changes nothing any more, else
 /// after `most_iterations`, and then `cannot_tell` says so.
 ///
+/// A beam that comes out not round is held against plainer pictures: within a shroud that nobody described,
+/// which is then taken, and the fixture turned a quarter in every run, which is named and in the misfit.
+///
 /// A described layout whose residuals are larger than they should be is doubted: when another explains the
 /// readings clearly better it is named, and what the two would light differently is in the model's misfit.
 /// Without another, what the residuals hold beyond the readings' noise is.
 ///
-/// Fails in words: no tank, no reading, fewer than 24 readings (9 means) or fewer than 3 rings of distance, a
-/// single plane.
+/// Where it leans on another fit (FitOptions::leans_on), the beam is that fit's, bell by bell, times a ratio
+/// that is smooth and alike within a tenth; its layout and shape are taken as they are.
+///
+/// Fails in words: no tank, no reading; where it leans on nothing also fewer than 24 readings (9 means),
+/// fewer than 3 rings of distance or a single plane; where it does, fewer than 4 readings.
 Expected<FitResult> fitFixture(const Bench& bench, const std::vector<Id>& runs,
                                const FitOptions& options = {});
 

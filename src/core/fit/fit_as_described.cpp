@@ -1,6 +1,47 @@
 #include "core/fit/fit_as_described.h"
 
+#include <set>
+
 namespace glumet {
+namespace {
+
+constexpr int kStandsByItself = 60;  ///< readings, in more than one plane
+
+struct Extent {
+    int readings = 0;
+    std::size_t planes = 0;
+
+    bool stands() const { return readings >= kStandsByItself && planes > 1; }
+    bool bears(const Extent& other) const { return planes > 1 && readings >= 2 * other.readings; }
+};
+
+Extent extentOf(const Bench& bench, const std::vector<Id>& runs) {
+    Extent extent;
+    std::set<std::pair<double, double>> planes;
+    for (const auto id : runs)
+        for (const auto& plane : bench.run(id).planes)
+            for (const auto& reading : plane.readings) {
+                if (!reading.counts()) continue;
+                ++extent.readings;
+                planes.insert({bench.run(id).height.value(), plane.depth.value()});
+            }
+    extent.planes = planes.size();
+    return extent;
+}
+
+/// Whether two sweeps are of the same fixture with other channels on, or the same at another level.
+bool sameButChannels(const Configuration& a, const Configuration& b) {
+    return a.fixture == b.fixture && a.accessory == b.accessory && a.hours == b.hours &&
+           a.read_by == b.read_by && a.fixtures == 1 && b.fixtures == 1 &&
+           (a.preset != b.preset || a.level_pct != b.level_pct);
+}
+
+Expected<FitResult> byItself(const Bench& bench, const Sweep& sweep, const FitOptions& options) {
+    return layoutDescribed(bench, sweep.runs) ? fitFixture(bench, sweep.forFit(), options)
+                                              : fitUnknownLayout(bench, sweep.forFit(), options);
+}
+
+}  // namespace
 
 bool layoutDescribed(const Bench& bench, const std::vector<Id>& runs) {
     const auto* fixture = byId(bench.fixtures, bench.run(runs.front()).fixture);
@@ -8,10 +49,30 @@ bool layoutDescribed(const Bench& bench, const std::vector<Id>& runs) {
            (fixture->emitters.columns * fixture->emitters.rows > 1 || fixture->emitters.size.value() > 0.0);
 }
 
-Expected<FitResult> fitAsDescribed(const Bench& bench, const std::vector<Id>& runs,
-                                   const FitOptions& options) {
-    return layoutDescribed(bench, runs) ? fitFixture(bench, runs, options)
-                                        : fitUnknownLayout(bench, runs, options);
+std::optional<Sweep> leansOn(const Bench& bench, const Sweep& sweep) {
+    const auto own = extentOf(bench, sweep.forFit());
+    if (own.stands() || own.readings == 0) return std::nullopt;
+    std::optional<Sweep> best;
+    int most = 0;
+    for (const auto& other : sweepsOf(bench)) {
+        if (!sameButChannels(sweep.configuration, other.configuration)) continue;
+        const auto extent = extentOf(bench, other.forFit());
+        if (!extent.bears(own) || extent.readings <= most) continue;
+        best = other;
+        most = extent.readings;
+    }
+    return best;
+}
+
+Expected<FitResult> fitAsDescribed(const Bench& bench, const Sweep& sweep, const FitOptions& options,
+                                   const FitOther& other) {
+    const auto on = leansOn(bench, sweep);
+    if (!on) return byItself(bench, sweep, options);
+    auto borne = other ? other(*on) : byItself(bench, *on, options);
+    if (!borne) return byItself(bench, sweep, options);
+    auto leaning = options;
+    leaning.leans_on = std::make_shared<const FitResult>(std::move(*borne));
+    return fitFixture(bench, sweep.forFit(), leaning);
 }
 
 }  // namespace glumet

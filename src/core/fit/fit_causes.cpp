@@ -1,7 +1,9 @@
 #include <algorithm>
 #include <cmath>
+#include <functional>
 #include <map>
 
+#include "core/base/parallel.h"
 #include "core/fit/fitter.h"
 
 namespace glumet {
@@ -22,7 +24,7 @@ FitOptions quick(const FitOptions& options, BeamShape shape) {
 
 /// The runs whose readings lie farthest off, a few: one that spoils a fit is among them.
 std::vector<Id> worstFitted(const FitResult& fit, std::vector<Id> runs) {
-    constexpr std::size_t kTried = 2;
+    constexpr std::ptrdiff_t kTried = 2;
     std::map<Id, double> scatter;
     std::map<Id, int> count;
     for (const auto& r : fit.residuals) {
@@ -32,17 +34,8 @@ std::vector<Id> worstFitted(const FitResult& fit, std::vector<Id> runs) {
     std::stable_sort(runs.begin(), runs.end(), [&](Id a, Id b) {
         return scatter[a] / std::max(1, count[a]) > scatter[b] / std::max(1, count[b]);
     });
-    runs.resize(std::min(runs.size(), kTried));
+    if (std::ssize(runs) > kTried) runs.erase(runs.begin() + kTried, runs.end());
     return runs;
-}
-
-/// A fit without one run, or nothing where the rest cannot be fitted.
-std::optional<FitResult> without(Id left_out, const Bench& bench, const std::vector<Id>& runs,
-                                 const FitOptions& asked) {
-    auto rest = runs;
-    std::erase(rest, left_out);
-    auto fit = Fitter(bench, rest, asked).fit();
-    return fit ? std::optional(std::move(*fit)) : std::nullopt;
 }
 
 /// How a run's readings differ from what the rest says: brighter or dimmer as a whole, if that is it.
@@ -72,6 +65,44 @@ Words wordsOfRun(const FitResult& rest, const Bench& bench, Id id) {
                height);
 }
 
+/// What may be otherwise than described: the bench as it would be, its runs, and how that is said.
+struct Suspect {
+    Bench bench;
+    std::vector<Id> runs;
+    std::function<Words(const FitResult& as_it_would_be)> words;
+    double handicap = 1.0;  ///< times its scatter is what counts: leaving readings out always helps
+};
+
+Suspect leftOut(const Bench& bench, std::vector<Id> runs, Id run) {
+    constexpr double kAlwaysHelps = 1.3;
+    std::erase(runs, run);
+    return {bench, std::move(runs),
+            [&bench, run](const FitResult& rest) { return wordsOfRun(rest, bench, run); }, kAlwaysHelps};
+}
+
+/// This run as if the fixture had hung across in it.
+Suspect turned(const Bench& bench, const std::vector<Id>& runs, Id run) {
+    Suspect suspect{bench, runs, [height = bench.run(run).height](const FitResult&) {
+                        return say(GLUMET_SAY("Core",
+                                              "The likeliest cause is the run at {}: it reads as if the "
+                                              "fixture hung turned by 90° there. Look at its turn in Plan."),
+                                   height);
+                    }};
+    turnQuarter(suspect.bench, {run});
+    return suspect;
+}
+
+std::vector<Suspect> suspectsOf(const FitResult& fit, const Bench& bench, const std::vector<Id>& runs) {
+    std::vector<Suspect> suspects;
+    const bool unround = fit.model.shape != BeamShape::Round || fit.model.emitters.size() > 1;
+    if (runs.size() < kLeastRuns) return suspects;
+    for (const Id run : worstFitted(fit, runs)) {
+        suspects.push_back(leftOut(bench, runs, run));
+        if (unround) suspects.push_back(turned(bench, runs, run));
+    }
+    return suspects;
+}
+
 }  // namespace
 
 double scatterOf(const FitResult& fit) {
@@ -84,18 +115,22 @@ double scatterOf(const FitResult& fit) {
 std::optional<FitCause> likeliestCause(const FitResult& fit, const Bench& bench, const std::vector<Id>& runs,
                                        const FitOptions& options) {
     const auto asked = quick(options, fit.model.shape);
+    const auto suspects = suspectsOf(fit, bench, runs);
+    std::vector<std::optional<FitResult>> fits(suspects.size());
+    forEachIndex(suspects.size(), 0, [&](std::size_t i) {
+        if (auto would_be = Fitter(suspects[i].bench, suspects[i].runs, asked).fit())
+            fits[i] = std::move(*would_be);
+    });
+    if (options.stop.stop_requested()) return std::nullopt;
     std::optional<FitCause> best;
-    const double scattered = scatterOf(fit);
-    const auto explains = [&](const FitResult& other) {
-        const double scatter = scatterOf(other);
-        return scatter < kExplained * scattered && (!best || scatter < best->scatter);
-    };
-    if (runs.size() >= kLeastRuns)
-        for (const Id run : worstFitted(fit, runs)) {
-            if (options.stop.stop_requested()) return std::nullopt;
-            const auto rest = without(run, bench, runs, asked);
-            if (rest && explains(*rest)) best = FitCause{scatterOf(*rest), wordsOfRun(*rest, bench, run)};
-        }
+    double least = kExplained * scatterOf(fit);
+    for (std::size_t i = 0; i < suspects.size(); ++i) {
+        if (!fits[i]) continue;
+        const double scatter = scatterOf(*fits[i]);
+        if (scatter * suspects[i].handicap >= least) continue;
+        least = scatter * suspects[i].handicap;
+        best = FitCause{scatter, suspects[i].words(*fits[i])};
+    }
     return best;
 }
 

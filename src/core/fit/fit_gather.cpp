@@ -12,8 +12,20 @@ namespace {
 
 constexpr int kLeastReadings = 24;
 constexpr int kLeastMeans = 9;
+constexpr int kLeastLeaning = 4;
 constexpr int kLeastRings = 3;
 constexpr double kStartHalfAngle = 50.0;
+
+/// Where the rounds begin, before anything is known of a beam.
+Eigen::VectorXd plainBeam() {
+    const auto plain = *Beam::halfAngle(kStartHalfAngle);
+    Eigen::VectorXd beam(BeamBasis::kSize);
+    for (Eigen::Index k = 0; k < beam.size(); ++k)
+        beam(k) =
+            plain.intensity(std::cos(std::min(90.0, 90.0 * static_cast<double>(k) / BeamBasis::kIntervals) *
+                                     std::numbers::pi / 180.0));
+    return beam;
+}
 
 }  // namespace
 
@@ -36,8 +48,22 @@ void Fitter::setBudget() {
         countOf(readings), countOf(options_.most_readings)));
 }
 
+/// As it was found at the same height over the same tank: as a rule only the channels were switched between.
+std::optional<Fitter::HeightPrior> Fitter::sameHanging(const Run& run) const {
+    constexpr double kHungAgain = 1.0;  // mm
+    if (!options_.leans_on) return std::nullopt;
+    for (const auto& found : options_.leans_on->parameters) {
+        if (found.what != FitQuantity::RunHeight) continue;
+        const auto& other = bench_.run(found.run);
+        if (other.tank == run.tank && other.height == run.height)
+            return HeightPrior{found.value, std::hypot(found.error, kHungAgain)};
+    }
+    return std::nullopt;
+}
+
 /// Measured again before the first reading, a height is the mean of two, and the better known for it.
 Fitter::HeightPrior Fitter::heightAgain(const Run& run) const {
+    if (const auto known = sameHanging(run)) return *known;
     HeightPrior prior{0.0, options_.run_height_mm};
     for (const auto& check : bench_.checks)
         if (check.run == run.id && check.kind == CheckKind::Height)
@@ -57,8 +83,7 @@ std::optional<Problem> Fitter::gather() {
             return Problem{run.label, say(GLUMET_SAY("Core", "its mounting height is not above 0"))};
         LightScene scene = emptyScene(*tank, run.water == WaterState::Dry);
         hangRun(scene, run, run.height, run.level_pct.value_or(100.0) / 100.0, {});
-        if (const auto* fixture = byId(bench_.fixtures, run.fixture))
-            for (auto& hung : scene.fixtures) hung.shroud = sceneShroud(*fixture);
+        for (auto& hung : scene.fixtures) hung.shroud = shroud();
         runs_.push_back({id, scene, heightAgain(run)});
         for (const auto& plane : run.planes) {
             addPlaneTo(runs_.size() - 1, plane, rings, planes);
@@ -72,18 +97,29 @@ std::optional<Problem> Fitter::gather() {
     nuisances_.run_height.assign(runs_.size(), 0.0);
     nuisances_.run_level.assign(runs_.size(), 0.0);
     if (data_.empty()) return Problem{"", say(GLUMET_SAY("Core", "there is no reading to fit"))};
+    return tooLittle(rings.size(), planes.size());
+}
+
+std::optional<Problem> Fitter::tooLittle(std::size_t rings, std::size_t planes) const {
+    if (options_.leans_on && data_.size() < kLeastLeaning)
+        return Problem{
+            "", sayCounted(GLUMET_SAY_N("Core",
+                                        "{} readings are too few even beside those of other channels: {} are "
+                                        "needed"),
+                           Count{static_cast<int>(data_.size())}, Count{kLeastLeaning})};
+    if (options_.leans_on) return std::nullopt;
     if (data_.size() < kLeastReadings && result_.means < kLeastMeans)
         return Problem{
             "",
             sayCounted(
                 GLUMET_SAY_N("Core", "{} readings are too few to tell a beam from its height: {} are needed"),
                 Count{static_cast<int>(data_.size())}, Count{kLeastReadings})};
-    if (rings.size() < kLeastRings)
+    if (rings < kLeastRings)
         return Problem{
             "", say(GLUMET_SAY(
                     "Core",
                     "all readings lie at the same distance from the fixture: they say nothing of its beam"))};
-    if (planes.size() < 2)
+    if (planes < 2)
         return Problem{
             "",
             say(GLUMET_SAY("Core",
@@ -141,15 +177,22 @@ void Fitter::addPlaneTo(std::size_t run_number, const Plane& plane, std::set<lon
     }
 }
 
+/// Found, else as described; one that a fit leans on has it as that has.
+std::optional<SceneShroud> Fitter::shroud() const {
+    if (options_.leans_on) return options_.leans_on->model.shroud;
+    const auto* fixture = byId(bench_.fixtures, bench_.run(run_ids_.front()).fixture);
+    return options_.shroud || fixture == nullptr ? options_.shroud : sceneShroud(*fixture);
+}
+
 void Fitter::layOutEmitters() {
     const auto* fixture = byId(bench_.fixtures, bench_.run(run_ids_.front()).fixture);
-    emitters_ = options_.emitters;
+    emitters_ = options_.leans_on ? options_.leans_on->model.emitters : options_.emitters;
     if (emitters_.empty())
         for (const auto& e : latticeEmitters(fixture == nullptr ? Fixture{} : *fixture, PhotonFlux(1.0), 0))
             emitters_.push_back({e.dx_mm, e.dy_mm, e.flux_umol_s});
     if (fixture == nullptr) return;
     result_.model.fixture = fixture->name;
-    result_.model.shroud = sceneShroud(*fixture);
+    result_.model.shroud = shroud();
     result_.model.body_length_mm = fixture->length.value();
     result_.model.body_width_mm = fixture->width.value();
     const auto configuration = configurationOf(bench_.run(run_ids_.front()));
@@ -161,14 +204,13 @@ void Fitter::start() {
     for (const auto& run : runs_)
         for (const auto& wall : run.scene.walls)
             if (!wall.clear()) described_reflectance_ = wall.reflectance;
-    nuisances_.shared[kReflectance] = described_reflectance_;
-    nuisances_.shared[kAttenuation] = options_.known_attenuation_per_m.value_or(0.0);
-    const auto plain = *Beam::halfAngle(kStartHalfAngle);
-    beam_.resize(bells());
-    for (Eigen::Index k = 0; k < bells(); ++k)
-        beam_(k) =
-            plain.intensity(std::cos(std::min(90.0, 90.0 * static_cast<double>(k) / BeamBasis::kIntervals) *
-                                     std::numbers::pi / 180.0));
+    for (const auto j : {kHeight, kX, kY, kAttenuation, kReflectance}) nuisances_.shared[j] = priorMean(j);
+    if (options_.leans_on) {
+        shape_ = options_.leans_on->model.shape;
+        beam_ = pattern();
+    } else {
+        beam_ = plainBeam();
+    }
     const Eigen::VectorXd unit = designAt(nuisances_.shared) * beam_;
     const double ratio = values().sum() / std::max(unit.sum(), 1e-12);
     beam_ *= ratio;

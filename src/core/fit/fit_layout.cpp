@@ -89,16 +89,6 @@ std::vector<double> arrayBy(const FitResult& fit, const Bench& bench, Id run_id)
     return out;
 }
 
-/// How far the second's array is from the first's, relative, root mean square.
-double apartFrom(const std::vector<Candidate>& two, const Bench& bench, Id run) {
-    const auto own = arrayBy(two.front().fit, bench, run);
-    const auto other = arrayBy(two.back().fit, bench, run);
-    double squares = 0.0;
-    for (std::size_t k = 0; k < own.size(); ++k)
-        squares += std::pow(other[k] / std::max(own[k], 1e-9) - 1.0, 2) / static_cast<double>(own.size());
-    return std::sqrt(squares);
-}
-
 /// What the residuals hold beyond the readings' own noise, relative, twice as much where nobody read.
 double relativeMisfit(const FitResult& fit) {
     constexpr double kBeyondTheReadings = 2.0;
@@ -114,7 +104,7 @@ double disagreement(const std::vector<Candidate>& candidates, const Bench& bench
     for (std::size_t i = 1; i < candidates.size(); ++i) {
         const double worse = best.evidence - candidates[i].fit.evidence;
         const double weight = std::exp(-worse / (kTempered * std::max(1.0, best.reduced_chi_square)));
-        squares += weight * std::pow(apartFrom({candidates.front(), candidates[i]}, bench, run), 2);
+        squares += weight * std::pow(apart(best, candidates[i].fit, bench, run), 2);
         weights += weight;
     }
     return std::sqrt(squares / weights);
@@ -187,6 +177,19 @@ Expected<std::vector<Candidate>> likeliest(const Bench& bench, const std::vector
 
 }  // namespace
 
+double apart(const FitResult& one, const FitResult& other, const Bench& bench, Id run) {
+    const auto a = arrayBy(one, bench, run);
+    const auto b = arrayBy(other, bench, run);
+    double squares = 0.0;
+    for (std::size_t k = 0; k < a.size(); ++k)
+        squares += std::pow(b[k] / std::max(a[k], 1e-9) - 1.0, 2) / static_cast<double>(a.size());
+    return std::sqrt(squares);
+}
+
+double chiSquareAbove(const FitResult& fit) {
+    return (fit.reduced_chi_square - 1.0) / std::sqrt(2.0 / std::max(1, fit.model.readings));
+}
+
 Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<Id>& runs,
                                      const FitOptions& options) {
     const auto candidates = likeliest(bench, runs, options);
@@ -209,7 +212,7 @@ Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<Id>& 
 void doubtLayout(FitResult& fit, const Bench& bench, const std::vector<Id>& runs, const FitOptions& options) {
     if (restsOnMeans(fit)) return;  // rings say too little of a layout
     const bool round = fit.model.shape == BeamShape::Round;
-    const double above = (fit.reduced_chi_square - 1.0) / std::sqrt(2.0 / std::max(1, fit.model.readings));
+    const double above = chiSquareAbove(fit);
     const bool scattered = above >= kCausesFrom || fit.distrusted() > kManyDistrusted * fit.model.readings;
     if (!scattered && above < (round ? kTriedFrom : kTriedFromUnround)) return;
     auto quiet = options;
@@ -234,9 +237,8 @@ void doubtLayout(FitResult& fit, const Bench& bench, const std::vector<Id>& runs
                 Figure{std::sqrt(fit.reduced_chi_square), 1}, Share{fit.model.misfit}));
         return;
     }
-    const std::vector<Candidate> both{{nullptr, fit}, candidates->front()};
-    fit.model.misfit =
-        std::max({fit.model.misfit, relativeMisfit(fit), apartFrom(both, bench, runs.front())});
+    fit.model.misfit = std::max(
+        {fit.model.misfit, relativeMisfit(fit), apart(fit, candidates->front().fit, bench, runs.front())});
     fit.cannot_tell.push_back(
         say(GLUMET_SAY("Core",
                        "The emitters as described do not explain the readings; {} does it better. Look at "

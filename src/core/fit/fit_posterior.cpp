@@ -66,7 +66,8 @@ void Fitter::posterior() {
     Eigen::MatrixXd h;
     Eigen::VectorXd g;
     // What the readings say is worth as much as their scatter shows; the priors are worth what they were.
-    noise_ *= std::sqrt(std::max(0.5, result_.reduced_chi_square));
+    // Few readings may agree by chance.
+    noise_ *= std::sqrt(std::max(options_.leans_on ? 1.0 : 0.5, result_.reduced_chi_square));
     normal(sums(), h, g);
     // A coefficient at its bound is known to be there, where the readings see it at all.
     const Eigen::VectorXd seen = whitened().leftCols(bells()).colwise().squaredNorm();
@@ -80,6 +81,8 @@ void Fitter::posterior() {
     for (const auto i : keep)
         for (const auto j : keep) result_.model.covariance.push_back(covariance(i, j));
     result_.model.misfit = std::max(result_.model.misfit, kNeverExact);
+    if (options_.leans_on)
+        result_.model.misfit = std::max(result_.model.misfit, options_.leans_on->model.misfit);
     // Rings are the same all about: a beam that is not round gives the same means.
     if (restsOnMeans(result_)) result_.model.misfit = std::max(result_.model.misfit, kRoundAssumed);
     addParameters(covariance);

@@ -62,12 +62,31 @@ Eigen::MatrixXd smoothPrecision(BeamShape shape, double outward, double about) {
     return out;
 }
 
+/// How far a beam may be from a factor times the one it leans on: by a tenth, in so many independent
+/// stretches.
+constexpr double kAlike = 0.1;
+constexpr double kStretches = 4.0;
+/// Of the beam leant on, less than this share of its greatest coefficient counts as so much: the other may
+/// shine a little where that one does not.
+constexpr double kLeastOfPattern = 0.01;
+
+/// Precision of a ratio that is believed to be the same everywhere.
+Eigen::MatrixXd alikePrecision(BeamShape shape) {
+    constexpr Eigen::Index kBells = BeamBasis::kSize;
+    const auto shares = BeamBasis::turnShares(shape);
+    Eigen::VectorXd weights(BeamBasis::size(shape));
+    for (std::size_t a = 0; a < shares.size(); ++a)
+        weights.segment(static_cast<Eigen::Index>(a) * kBells, kBells).setConstant(shares[a] / kBells);
+    const Eigen::MatrixXd every = weights.asDiagonal();
+    return (every - weights * weights.transpose()) * kStretches / std::pow(kAlike, 2);
+}
+
 double logDeterminant(const Eigen::LLT<Eigen::MatrixXd>& factor) {
     return 2.0 * factor.matrixLLT().diagonal().array().log().sum();
 }
 
 /// Of smoothPrecision() at the tried strengths, each worked out once: it depends on nothing that was read.
-double priorDeterminant(BeamShape shape, std::size_t outward, std::size_t about) {
+double plainDeterminant(BeamShape shape, std::size_t outward, std::size_t about) {
     constexpr auto kAll = 3 * kOutward.size() * kAbout.size();
     static std::array<std::atomic<double>, kAll> known{};  // 0: not yet
     auto& one = known[(static_cast<std::size_t>(shape) * kOutward.size() + outward) * kAbout.size() + about];
@@ -79,15 +98,30 @@ double priorDeterminant(BeamShape shape, std::size_t outward, std::size_t about)
 
 }  // namespace
 
+Eigen::VectorXd Fitter::pattern() const {
+    if (!options_.leans_on) return Eigen::VectorXd::Ones(bells());
+    const auto& beam = options_.leans_on->model.beam;
+    const Eigen::VectorXd all = Eigen::Map<const Eigen::VectorXd>(beam.data(), bells());
+    return all.cwiseMax(kLeastOfPattern * all.maxCoeff()) / all.maxCoeff();
+}
+
 Eigen::MatrixXd Fitter::prior(const Smoothness& smoothness) const {
-    return smoothPrecision(shape_, smoothness.outward, smoothness.about) / std::pow(meanCoefficient(), 2);
+    Eigen::MatrixXd of_ratio = smoothPrecision(shape_, smoothness.outward, smoothness.about);
+    if (options_.leans_on) of_ratio += alikePrecision(shape_);
+    const Eigen::VectorXd per_ratio = (pattern() * meanCoefficient()).cwiseInverse();
+    return per_ratio.asDiagonal() * of_ratio * per_ratio.asDiagonal();
+}
+
+double Fitter::priorDeterminant(std::size_t outward, std::size_t about) const {
+    const double scale = 2.0 * static_cast<double>(bells()) * std::log(meanCoefficient());
+    if (!options_.leans_on) return plainDeterminant(shape_, outward, about) - scale;
+    return logDeterminant(Eigen::LLT<Eigen::MatrixXd>(prior({kOutward[outward], kAbout[about]})));
 }
 
 double Fitter::evidenceUnder(const Sums& sums, std::size_t outward, std::size_t about) const {
     Eigen::MatrixXd whole = sums.xx;
     whole.topLeftCorner(bells(), bells()) += prior({kOutward[outward], kAbout[about]});
-    double before = priorDeterminant(shape_, outward, about) -
-                    2.0 * static_cast<double>(bells()) * std::log(meanCoefficient());
+    double before = priorDeterminant(outward, about);
     for (Eigen::Index j = 0; j < slopes_.cols(); ++j) {
         whole(bells() + j, bells() + j) += 1.0 / std::pow(priorError(j), 2);
         before -= 2.0 * std::log(priorError(j));

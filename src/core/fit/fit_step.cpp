@@ -1,4 +1,5 @@
 #include <algorithm>
+#include <array>
 #include <cmath>
 
 #include "core/fit/fitter.h"
@@ -13,7 +14,37 @@ constexpr int kRoundsOfChoice = 4;                // after which the smoothness 
 
 }  // namespace
 
+/// What the fit leant on found, and how far this evening's may be from it besides.
+std::optional<Fitter::Belief> Fitter::takenOver(Eigen::Index nuisance) const {
+    struct Common {
+        Eigen::Index nuisance;
+        FitQuantity what;
+        double apart;
+        bool of_tank;
+    };
+    constexpr std::array kTakenOver{Common{kHeight, FitQuantity::HeightOffset, 0.5, false},
+                                    Common{kX, FitQuantity::PlaceAlong, 1.0, true},
+                                    Common{kY, FitQuantity::PlaceAcross, 1.0, true},
+                                    Common{kReflectance, FitQuantity::Reflectance, 0.03, true}};
+    if (!options_.leans_on) return std::nullopt;
+    const auto& on = *options_.leans_on;
+    for (const auto& shared : kTakenOver) {
+        if (shared.nuisance != nuisance || (shared.of_tank && !sameTanks(on))) continue;
+        for (const auto& found : on.parameters)
+            if (found.what == shared.what) return Belief{found.value, std::hypot(found.error, shared.apart)};
+    }
+    return std::nullopt;
+}
+
+/// Whether all runs are in tanks that fit was read in.
+bool Fitter::sameTanks(const FitResult& on) const {
+    return std::all_of(runs_.begin(), runs_.end(), [&](const RunScene& run) {
+        return std::find(on.tanks.begin(), on.tanks.end(), bench_.run(run.id).tank) != on.tanks.end();
+    });
+}
+
 double Fitter::priorError(Eigen::Index nuisance) const {
+    if (const auto known = takenOver(nuisance)) return known->sd;
     switch (nuisance) {
         case kHeight:
             return std::hypot(options_.emitter_offset_mm, options_.ruler_mm);
@@ -40,6 +71,7 @@ const Fitter::HeightPrior& Fitter::heightPrior(Eigen::Index nuisance) const {
 }
 
 double Fitter::priorMean(Eigen::Index nuisance) const {
+    if (const auto known = takenOver(nuisance)) return known->mean;
     if (nuisance == kReflectance) return described_reflectance_;
     if (nuisance == kAttenuation) return options_.known_attenuation_per_m.value_or(0.0);
     const bool of_height = nuisance >= kSharedCount && (nuisance - kSharedCount) % 2 == 0;
@@ -123,8 +155,10 @@ Expected<FitResult> Fitter::fit() {
     linearise();
     bool converged = false;
     if (!settle(converged)) return tl::make_unexpected(cancelled);
-    if (options_.shapes) considerShapes();
-    if (shape_ != BeamShape::Round && !settle(converged)) return tl::make_unexpected(cancelled);
+    if (options_.shapes && !options_.leans_on) {
+        considerShapes();
+        if (shape_ != BeamShape::Round && !settle(converged)) return tl::make_unexpected(cancelled);
+    }
     if (!beam_.allFinite())
         return problem("", say(GLUMET_SAY("Core", "the readings contradict each other: no beam gives them")));
     result_.evidence = chooseSmoothness(sums());

@@ -45,6 +45,19 @@ void Fitter::addParameters(const Eigen::MatrixXd& covariance) {
 }
 
 void Fitter::tellApart(const Eigen::MatrixXd& covariance) {
+    if (options_.shroud)
+        result_.cannot_tell.push_back(
+            say(GLUMET_SAY("Core",
+                           "The light ends as within a shroud round the body that drops about {} below the "
+                           "emitters, and none is described: it is taken so. Describe it in Bench."),
+                Millimetre(options_.shroud->drop_mm)));
+    if (options_.leans_on)
+        result_.cannot_tell.push_back(sayCounted(
+            GLUMET_SAY_N(
+                "Core",
+                "Read at {} points only, its light leans on that of {}: from there come height, place "
+                "and walls, and its beam is taken to be like that one within a tenth."),
+            Count{static_cast<int>(data_.size())}, options_.leans_on->model.configuration));
     if (result_.means > 0)
         result_.cannot_tell.push_back(sayCounted(
             GLUMET_SAY_N("Core",
@@ -60,7 +73,7 @@ void Fitter::tellApart(const Eigen::MatrixXd& covariance) {
     for (const auto& p : result_.parameters)
         if ((p.what == FitQuantity::HeightOffset || p.what == FitQuantity::Attenuation ||
              p.what == FitQuantity::Reflectance) &&
-            p.untold())
+            !options_.leans_on && p.untold())
             result_.cannot_tell.push_back(say(
                 GLUMET_SAY("Core",
                            "The readings do not tell the {}: it stays what was believed before, ± {} {}."),

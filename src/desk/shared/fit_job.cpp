@@ -78,7 +78,8 @@ bool takeAdded(const Bench& bench, const Sweep& sweep, KeptFit& kept) {
 
 Expected<FitResult> beginAnew(const Bench& bench, const Sweep& sweep, KeptFit& kept, const Asked& asked) {
     kept = {bench, sweep, std::nullopt, {}, {}, 0};
-    if (!layoutDescribed(bench, sweep.runs)) return fitAlone(bench, sweep, asked).fit;
+    if (!layoutDescribed(bench, sweep.runs) || leansOn(bench, sweep))
+        return fitAlone(bench, sweep, asked).fit;
     FitOptions options;
     options.stop = asked.stop;
     options.progress = asked.progress;
@@ -118,7 +119,8 @@ SweepFit fittedAlone(const Bench& bench, const Sweep& sweep, const Asked& asked)
     FitOptions options;
     options.stop = asked.stop;
     options.progress = asked.progress;
-    return {fitAsDescribed(bench, sweep.forFit(), options), std::nullopt, {}};
+    const auto other = [&](const Sweep& on) { return fitAlone(bench, on, {asked.stop, [](double) {}}).fit; };
+    return {fitAsDescribed(bench, sweep, options, other), std::nullopt, {}};
 }
 
 }  // namespace
