@@ -220,11 +220,12 @@ class TestBeamBasis : public QObject {
             QCOMPARE(field.rows(points, model.beam, leans, slopes), field.rows(points));
             QCOMPARE(slopes.size(), points.size());
             const auto here = lit(0.1, 0.0, 0.0, 0.0);
-            const auto agree = [&](const std::vector<double>& moved, double BasisField::Slopes::*slope) {
+            const auto agree = [&](const std::vector<double>& moved, double BasisField::Slopes::*slope,
+                                   double of_here = 2e-3) {
                 for (std::size_t i = 0; i < points.size(); ++i) {
                     const double stepped = (moved[i] - here[i]) / kStep;
                     const double off = std::abs(slopes[i].*slope - stepped);
-                    if (off > 2e-3 * (std::abs(stepped) + here[i])) return false;
+                    if (off > of_here * here[i] + 2e-3 * std::abs(stepped)) return false;
                 }
                 return true;
             };
@@ -232,6 +233,29 @@ class TestBeamBasis : public QObject {
             QVERIFY(agree(lit(0.1, kStep, 0.0, 0.0), &BasisField::Slopes::reflectance));
             QVERIFY(agree(lit(0.1, 0.0, kStep, 0.0), &BasisField::Slopes::uneven_along));
             QVERIFY(agree(lit(0.1, 0.0, 0.0, kStep), &BasisField::Slopes::uneven_across));
+            const auto hung = [&](double x, double y, double up) {
+                auto scene = pool();
+                for (auto& fixture : scene.fixtures) {
+                    fixture.x_mm += x;
+                    fixture.y_mm += y;
+                    fixture.height_mm += up;
+                }
+                return BasisField(scene, model.emitters, 0.1, shape).values(points, model.beam);
+            };
+            constexpr double kPerMm = 1e-6;
+            QVERIFY(agree(hung(kStep, 0.0, 0.0), &BasisField::Slopes::place_x, kPerMm));
+            QVERIFY(agree(hung(0.0, kStep, 0.0), &BasisField::Slopes::place_y, kPerMm));
+            QVERIFY(agree(hung(0.0, 0.0, kStep), &BasisField::Slopes::height, kPerMm));
+            const auto spread = [&](double along, double across) {
+                auto emitters = model.emitters;
+                for (auto& emitter : emitters) {
+                    emitter.dx_mm *= std::exp(along);
+                    emitter.dy_mm *= std::exp(across);
+                }
+                return BasisField(pool(), emitters, 0.1, shape).values(points, model.beam);
+            };
+            QVERIFY(agree(spread(kStep, 0.0), &BasisField::Slopes::spread_along));
+            QVERIFY(agree(spread(0.0, kStep), &BasisField::Slopes::spread_across));
             for (const auto& slope : slopes) QVERIFY(slope.attenuation < 0.0 && slope.reflectance >= 0.0);
             QVERIFY(std::count_if(slopes.begin(), slopes.end(),
                                   [](const auto& slope) { return slope.reflectance > 0.0; }) > 10);

@@ -7,13 +7,13 @@
 #include <optional>
 
 #include "core/base/parallel.h"
+#include "core/fit/ray_tables.h"
 #include "core/light/obstruction.h"
 #include "core/light/surface.h"
 
 namespace glumet {
 namespace {
 
-constexpr double kStepMm = 2.0;
 constexpr double kDegrees = 180.0 / std::numbers::pi;
 /// Runs in air are rounded up by this much at least, to steps: a source that is moved a little, for a slope,
 /// keeps its table.
@@ -56,6 +56,22 @@ SentBack sentBack(const LightScene& scene, const AxisImage& along, const AxisIma
     return out;
 }
 
+/// d ln of what clear walls on one axis send back, by the cosine on them. Over a span, as of a move by a
+/// millimetre or two: where total reflection sets in the slope itself has no bound.
+double logSlope(const SceneWall& low, const SceneWall& high, const AxisImage& image, double cosine,
+                double n) {
+    constexpr double kSpan = 0.005;
+    double slope = 0.0;
+    for (const auto& [wall, times] : {std::pair{&low, image.low_crossings}, {&high, image.high_crossings}}) {
+        if (times == 0 || !wall->clear()) continue;
+        const auto back = [&](double c) { return paneReflectance(c, n, wall->refractive_index); };
+        const double from = std::max(0.0, cosine - kSpan);
+        const double to = std::min(1.0, cosine + kSpan);
+        slope += times * std::log(back(to) / back(from)) / (to - from);
+    }
+    return slope;
+}
+
 /// Whether a run from a source along one axis can enter the footprint 0…size: the share run in air is at
 /// least that on the axis.
 bool mayEnter(double source, double run, double least_air_share, double size) {
@@ -64,61 +80,6 @@ bool mayEnter(double source, double run, double least_air_share, double size) {
 }
 
 }  // namespace
-
-struct RayTables::Table {
-    struct Entry {
-        double light;  ///< spreading × attenuation, 1/m²
-        double theta_deg;
-        double sine_per_mm;  ///< sin θw / r
-        double air_share;
-        double path_m;  ///< in the water
-    };
-    double height = 0.0;
-    double depth = 0.0;
-    double farthest = 0.0;
-    std::vector<Entry> entries;
-
-    Table(double h, double d, double n, double attenuation, double air_run) : height(h), depth(d) {
-        // The share run in air is never less than on the axis: farther rays enter beyond the footprint.
-        farthest = air_run * (h + d / n) / h;
-        const auto count = static_cast<std::size_t>(farthest / kStepMm) + 3;
-        entries.reserve(count);
-        double tangent = 0.0;
-        for (std::size_t i = 0; i < count; ++i) {
-            const double r = static_cast<double>(i) * kStepMm;
-            tangent = tangentPerMm(h, d, r * r, n, tangent);
-            const auto ray = crossSurface<double>(h, d, r * r, n, tangent);
-            const double path_m = d * 1e-3 / ray.cos_water;
-            entries.push_back({spreading(ray, h, d, n) * std::exp(-attenuation * path_m),
-                               std::acos(std::min(1.0, ray.cos_air)) * kDegrees, ray.sine_per_mm,
-                               ray.air_share, path_m});
-        }
-    }
-
-    /// 0 ≤ r ≤ farthest.
-    Entry at(double r) const {
-        const double u = r / kStepMm;
-        const auto i = std::min(static_cast<std::size_t>(u), entries.size() - 2);
-        const double t = u - static_cast<double>(i);
-        const auto& a = entries[i];
-        const auto& b = entries[i + 1];
-        const auto between = [&](double Entry::*member) { return a.*member + t * (b.*member - a.*member); };
-        return {between(&Entry::light), between(&Entry::theta_deg), between(&Entry::sine_per_mm),
-                between(&Entry::air_share), between(&Entry::path_m)};
-    }
-};
-
-RayTables::RayTables() = default;
-RayTables::~RayTables() = default;
-void RayTables::clear() { tables_.clear(); }
-
-const RayTables::Table& RayTables::at(const Key& key) {
-    auto& table = tables_[key];
-    if (!table)
-        table = std::make_unique<Table>(key.height, key.depth, key.refractive_index, key.attenuation,
-                                        key.air_run);
-    return *table;
-}
 
 BasisField::BasisField(const LightScene& scene, std::vector<ModelEmitter> emitters, double attenuation_per_m,
                        BeamShape shape, RayTables* tables)
@@ -184,7 +145,8 @@ void BasisField::forEachRay(const Point& point, const std::vector<Setting>& sett
                         continue;
                     double light = source.share * ray.light;
                     SentBack walls;
-                    if (a.index != 0 || b.index != 0)
+                    const bool mirrored = a.index != 0 || b.index != 0;
+                    if (mirrored)
                         walls = sentBack(scene_, a, b, ray.sine_per_mm * std::abs(dx),
                                          ray.sine_per_mm * std::abs(dy));
                     light *= walls.clear;
@@ -193,11 +155,56 @@ void BasisField::forEachRay(const Point& point, const std::vector<Setting>& sett
                     if (!(light > 0.0)) continue;
                     const double phi = shape_ == BeamShape::Round ? 0.0 : std::atan2(dy, dx) - source.turn;
                     see(Ray{source, ray.theta_deg, phi, light * walls.opaque, light * walls.opaque_slope,
-                            ray.path_m});
+                            ray.path_m, table, dx, dy, mirrored ? &a : nullptr, mirrored ? &b : nullptr});
                 }
             }
         }
     }
+}
+
+BasisField::Moved BasisField::moved(const Ray& ray, const BeamCurve::Slopes& beam) const {
+    const double r = std::hypot(ray.dx, ray.dy);
+    const auto entry = ray.table->at(r);
+    const auto bend = ray.table->bendAt(r);
+    const double toward_x = r > 0.0 ? ray.dx / r : 0.0;  // of the run, by the image's place
+    const double toward_y = r > 0.0 ? ray.dy / r : 0.0;
+    // By the run: light, angle and, on clear walls, the cosines.
+    double log_by_run = entry.light > 0.0 ? bend.by_run.light / entry.light : 0.0;
+    double log_by_x = 0.0;
+    double log_by_y = 0.0;
+    double log_by_height = bend.by_height.log_light;
+    if (ray.along != nullptr) {
+        const double n = scene_.water.refractive_index;
+        const double away_x = std::abs(ray.dx);
+        const double away_y = std::abs(ray.dy);
+        const double on_x = logSlope(scene_.wall(Side::Left), scene_.wall(Side::Right), *ray.along,
+                                     entry.sine_per_mm * away_x, n);
+        const double on_y = logSlope(scene_.wall(Side::Front), scene_.wall(Side::Back), *ray.across,
+                                     entry.sine_per_mm * away_y, n);
+        const double both = on_x * away_x + on_y * away_y;
+        log_by_run += both * bend.by_run.sine_per_mm;
+        log_by_height += both * bend.by_height.sine_per_mm;
+        log_by_x = on_x * entry.sine_per_mm * (ray.dx < 0.0 ? -1.0 : 1.0);
+        log_by_y = on_y * entry.sine_per_mm * (ray.dy < 0.0 ? -1.0 : 1.0);
+    }
+    const double by_run = beam.value * log_by_run + beam.by_theta_deg * bend.by_run.theta_deg;
+    const double turn = r > 0.0 ? beam.by_phi / (r * r) : 0.0;
+    // The source moves one way as the image would the other.
+    return {-ray.light * (by_run * toward_x + beam.value * log_by_x - turn * ray.dy),
+            -ray.light * (by_run * toward_y + beam.value * log_by_y + turn * ray.dx),
+            ray.light * (beam.value * log_by_height + beam.by_theta_deg * bend.by_height.theta_deg)};
+}
+
+void BasisField::addMoved(const Ray& ray, const BeamCurve::Slopes& beam, Slopes& slopes) const {
+    const auto by = moved(ray, beam);
+    slopes.place_x += by.x;
+    slopes.place_y += by.y;
+    slopes.height += by.height;
+    const auto& e = ray.source.emitter;
+    const double c = std::cos(ray.source.turn);
+    const double s = std::sin(ray.source.turn);
+    slopes.spread_along += e.dx_mm * (c * by.x + s * by.y);
+    slopes.spread_across += e.dy_mm * (c * by.y - s * by.x);
 }
 
 BasisField::Settings BasisField::settingsFor(const std::vector<Point>& points, RayTables& tables) const {
@@ -241,7 +248,9 @@ std::vector<double> BasisField::rows(const std::vector<Point>& points, std::span
         forEachRay(points[i], settings.at(points[i].depth_mm), [&](const Ray& ray) {
             BeamBasis::addTo(shape_, ray.theta_deg, ray.phi, ray.light, out.data() + i * size);
             if (!curve) return;
-            const double intensity = curve->at(ray.theta_deg, ray.phi);
+            const auto here = curve->slopesAt(ray.theta_deg, ray.phi);
+            const double intensity = here.value;
+            if (clear_) addMoved(ray, here, slopes[i]);
             const double ppfd = ray.light * intensity;
             const auto& lean = leans[ray.source.index];
             slopes[i].attenuation -= ray.path_m * ppfd;

@@ -63,12 +63,18 @@ class BasisField {
     /// The same rows times one beam's coefficients: PPFD at each point.
     std::vector<double> values(const std::vector<Point>& points, std::span<const double> beam) const;
 
-    /// How the PPFD at a point answers to what is believed of the tank and the fixture, by derivative.
+    /// How the PPFD at a point answers to what is believed of the tank and the fixture, by derivative. Where
+    /// shrouds or obstacles cut the light off, place and height are not told: their edges have no derivative.
     struct Slopes {
         double attenuation = 0.0;   ///< dE/dK, K in 1/m
         double reflectance = 0.0;   ///< dE/dρ of all opaque walls together
         double uneven_along = 0.0;  ///< dE/du, every emitter brighter by u · lean
         double uneven_across = 0.0;
+        double height = 0.0;  ///< dE/dh, /mm, of all fixtures together
+        double place_x = 0.0;
+        double place_y = 0.0;
+        double spread_along = 0.0;  ///< dE/ds, the emitters' places times exp(s) along the body
+        double spread_across = 0.0;
     };
     /// By how much each emitter's light answers to unevenness along and across: d ln share / du.
     struct Lean {
@@ -104,7 +110,17 @@ class BasisField {
         double light;           ///< without the beam
         double by_reflectance;  ///< its derivative by the opaque walls' reflectance
         double path_m;          ///< in the water
+        const Table* table;
+        double dx, dy;           ///< from the source to the image it reaches, mm
+        const AxisImage* along;  ///< nullptr for a direct ray
+        const AxisImage* across;
     };
+    /// How a ray's light under a beam answers to its source's place and height, /mm.
+    struct Moved {
+        double x, y, height;
+    };
+    Moved moved(const Ray& ray, const BeamCurve::Slopes& beam) const;
+    void addMoved(const Ray& ray, const BeamCurve::Slopes& beam, Slopes& slopes) const;
     /// Calls `see` with every ray that reaches a point.
     template <class See>
     void forEachRay(const Point& point, const std::vector<Setting>& settings, See see) const;

@@ -12,16 +12,23 @@ constexpr double kDegree = pi / 180.0;
 constexpr int kMirrored = 7;  ///< azimuths at 0, 15 … 90 degrees
 constexpr int kPeriodic = 8;
 
-/// The four bells that are not zero at a place, and their heights.
+/// The four bells that are not zero at a place, their heights, and how those answer to the place.
 struct Bells {
     std::array<int, 4> at;
     std::array<double, 4> height;
+    std::array<double, 4> slope{};
 };
 
 std::array<double, 4> cubicHeights(double t) {
     const double s = 1.0 - t;
     return {s * s * s / 6.0, (3.0 * t * t * t - 6.0 * t * t + 4.0) / 6.0,
             (3.0 * s * s * s - 6.0 * s * s + 4.0) / 6.0, t * t * t / 6.0};
+}
+
+/// Their derivatives by t.
+std::array<double, 4> cubicSlopes(double t) {
+    const double s = 1.0 - t;
+    return {-0.5 * s * s, 1.5 * t * t - 2.0 * t, 2.0 * s - 1.5 * s * s, 0.5 * t * t};
 }
 
 Bells overTheta(double theta_deg) {
@@ -32,6 +39,11 @@ Bells overTheta(double theta_deg) {
     return {{std::abs(interval - 1), interval, interval + 1, interval + 2}, cubicHeights(u - interval)};
 }
 
+std::array<double, 4> scaled(std::array<double, 4> values, double by) {
+    for (auto& value : values) value *= by;
+    return values;
+}
+
 Bells overAzimuth(BeamShape shape, double phi) {
     const double turn = phi / (2.0 * pi) - std::floor(phi / (2.0 * pi));
     if (shape == BeamShape::Free) {
@@ -39,7 +51,8 @@ Bells overAzimuth(BeamShape shape, double phi) {
         const int interval = std::min(static_cast<int>(u), kPeriodic - 1);
         const auto round = [](int bell) { return (bell + kPeriodic) % kPeriodic; };
         return {{round(interval - 1), interval, round(interval + 1), round(interval + 2)},
-                cubicHeights(u - interval)};
+                cubicHeights(u - interval),
+                scaled(cubicSlopes(u - interval), kPeriodic / (2.0 * pi))};
     }
     constexpr int kLast = kMirrored - 1;
     const double half = std::abs(turn - 0.5);                // 0 at 180°, ½ at 0° and 360°
@@ -47,8 +60,11 @@ Bells overAzimuth(BeamShape shape, double phi) {
     const double u = std::min(quarter * 4.0 * kLast, static_cast<double>(kLast));
     const int interval = std::min(static_cast<int>(u), kLast - 1);
     const auto mirrored = [](int bell) { return bell > kLast ? 2 * kLast - bell : std::abs(bell); };
+    // Falling before half a turn and rising behind it, and the other way round beyond a quarter.
+    const double rising = (turn < 0.5 ? -1.0 : 1.0) * (half > 0.25 ? -1.0 : 1.0);
     return {{mirrored(interval - 1), interval, interval + 1, mirrored(interval + 2)},
-            cubicHeights(u - interval)};
+            cubicHeights(u - interval),
+            scaled(cubicSlopes(u - interval), rising * 4.0 * kLast / (2.0 * pi))};
 }
 
 std::vector<double> ringFluxes() {
@@ -134,15 +150,36 @@ double BeamCurve::at(double theta_deg, double phi) const {
     const double u = std::min(theta_deg, 90.0) * kIntervals / 90.0;
     const int interval = std::min(static_cast<int>(u), kIntervals - 1);
     const double t = u - interval;
-    const auto outward = [&](int azimuth) {
-        const auto& k = pieces_[static_cast<std::size_t>(azimuth * kIntervals + interval)];
-        return k[0] + t * (k[1] + t * (k[2] + t * k[3]));
-    };
-    if (shape_ == BeamShape::Round) return outward(0);
+    if (shape_ == BeamShape::Round) return outward(0, interval, t).value;
     const auto azimuth = overAzimuth(shape_, phi);
     double sum = 0.0;
-    for (std::size_t j = 0; j < 4; ++j) sum += azimuth.height[j] * outward(azimuth.at[j]);
+    for (std::size_t j = 0; j < 4; ++j) sum += azimuth.height[j] * outward(azimuth.at[j], interval, t).value;
     return sum;
+}
+
+BeamCurve::Slopes BeamCurve::outward(int azimuth, int interval, double t) const {
+    const auto& k = pieces_[static_cast<std::size_t>(azimuth * BeamBasis::kIntervals + interval)];
+    return {k[0] + t * (k[1] + t * (k[2] + t * k[3])), k[1] + t * (2.0 * k[2] + t * 3.0 * k[3]), 0.0};
+}
+
+BeamCurve::Slopes BeamCurve::slopesAt(double theta_deg, double phi) const {
+    constexpr double kPerDegree = BeamBasis::kIntervals / 90.0;
+    const double u = std::min(theta_deg, 90.0) * kPerDegree;
+    const int interval = std::min(static_cast<int>(u), BeamBasis::kIntervals - 1);
+    Slopes out;
+    if (shape_ == BeamShape::Round) {
+        out = outward(0, interval, u - interval);
+    } else {
+        const auto azimuth = overAzimuth(shape_, phi);
+        for (std::size_t j = 0; j < 4; ++j) {
+            const auto one = outward(azimuth.at[j], interval, u - interval);
+            out.value += azimuth.height[j] * one.value;
+            out.by_theta_deg += azimuth.height[j] * one.by_theta_deg;
+            out.by_phi += azimuth.slope[j] * one.value;
+        }
+    }
+    out.by_theta_deg *= theta_deg < 90.0 ? kPerDegree : 0.0;
+    return out;
 }
 
 const std::vector<double>& BeamBasis::fluxes(BeamShape shape) {

@@ -45,7 +45,18 @@ class BeamCurve {
     /// As BeamBasis::intensity().
     double at(double theta_deg, double phi) const;
 
+    /// An intensity and how it answers to the angle from the axis, per degree, and to the azimuth, per
+    /// radian.
+    struct Slopes {
+        double value = 0.0;
+        double by_theta_deg = 0.0;
+        double by_phi = 0.0;
+    };
+    Slopes slopesAt(double theta_deg, double phi) const;
+
   private:
+    /// Of one azimuth's bells; by_phi is left out.
+    Slopes outward(int azimuth, int interval, double t) const;
     using Cubic = std::array<double, 4>;  ///< coefficients of 1, t, t², t³ in an interval
     BeamShape shape_;
     std::vector<Cubic> pieces_;  ///< kIntervals an azimuth, those of one azimuth together

@@ -7,25 +7,36 @@
 namespace glumet {
 namespace {
 
-/// A nuisance whose slope is taken by a step, in its unit; the others' come with the rows by derivative.
+/// A nuisance whose slope is taken by a step, in its unit; the others' come with the rows by derivative. Over
+/// a step the edges count too where rays by way of a wall begin and end, which move with the fixture's place;
+/// those of shrouds and obstacles move with everything.
 struct Stepped {
     Shared nuisance;
     double step;
+    bool always;
 };
-constexpr std::array kStepped{Stepped{kHeight, 1.0}, Stepped{kX, 2.0}, Stepped{kY, 2.0},
-                              Stepped{kSpreadAlong, 0.05}, Stepped{kSpreadAcross, 0.05}};
+constexpr std::array kStepped{Stepped{kX, 2.0, true}, Stepped{kY, 2.0, true}, Stepped{kHeight, 1.0, false},
+                              Stepped{kSpreadAlong, 0.05, false}, Stepped{kSpreadAcross, 0.05, false}};
 
-constexpr std::array kDerived{kAttenuation, kReflectance, kUnevenAlong, kUnevenAcross};
+struct Derived {
+    Shared nuisance;
+    double BasisField::Slopes::*slope;
+};
+constexpr std::array kDerived{
+    Derived{kAttenuation, &BasisField::Slopes::attenuation},
+    Derived{kReflectance, &BasisField::Slopes::reflectance},
+    Derived{kUnevenAlong, &BasisField::Slopes::uneven_along},
+    Derived{kUnevenAcross, &BasisField::Slopes::uneven_across},
+    Derived{kHeight, &BasisField::Slopes::height},
+    Derived{kSpreadAlong, &BasisField::Slopes::spread_along},
+    Derived{kSpreadAcross, &BasisField::Slopes::spread_across},
+};
 
 /// A datum's slopes: those of its points, summed with that weight.
 void addDerived(Eigen::MatrixXd& slopes, Eigen::Index row, double weight,
                 std::span<const BasisField::Slopes> points) {
-    for (const auto& point : points) {
-        slopes(row, kAttenuation) += weight * point.attenuation;
-        slopes(row, kReflectance) += weight * point.reflectance;
-        slopes(row, kUnevenAlong) += weight * point.uneven_along;
-        slopes(row, kUnevenAcross) += weight * point.uneven_across;
-    }
+    for (const auto& point : points)
+        for (const auto& [nuisance, slope] : kDerived) slopes(row, nuisance) += weight * point.*slope;
 }
 
 /// A body whose emitters spread less from its middle has no halves to tell apart.
@@ -88,8 +99,8 @@ Eigen::MatrixXd Fitter::designAt(const std::array<double, kSharedCount>& shared,
         }
     });
     if (slopes == nullptr) return design;
-    for (const auto j : kDerived)
-        if (!matters(j)) slopes->col(j).setZero();
+    for (const auto& [nuisance, slope] : kDerived)
+        if (!matters(nuisance)) slopes->col(nuisance).setZero();
     return design;
 }
 
@@ -110,12 +121,22 @@ Eigen::VectorXd Fitter::modelAt(const std::array<double, kSharedCount>& shared) 
 }
 
 void Fitter::addStepped(Eigen::MatrixXd& slopes, const Eigen::VectorXd& model) const {
-    for (const auto& [j, step] : kStepped) {
-        if (!matters(j)) continue;
+    const bool cut_off = this->cutOff();
+    for (const auto& [j, step, always] : kStepped) {
+        if (!matters(j) || !(always || cut_off)) continue;
         auto moved = nuisances_.shared;
         moved[static_cast<std::size_t>(j)] += step;
         slopes.col(j) = (modelAt(moved) - model) / step;
     }
+}
+
+/// Whether shrouds or obstacles keep light back.
+bool Fitter::cutOff() const {
+    return std::any_of(runs_.begin(), runs_.end(), [](const RunScene& run) {
+        const auto& hung = run.scene.fixtures;
+        return !run.scene.obstacles.empty() ||
+               std::any_of(hung.begin(), hung.end(), [](const auto& one) { return one.shroud.has_value(); });
+    });
 }
 
 void Fitter::addRow() {

@@ -128,7 +128,8 @@ class Fitter {
     Eigen::MatrixXd designAt(const std::array<double, kSharedCount>& shared,
                              Eigen::MatrixXd* slopes = nullptr) const;
     Eigen::VectorXd modelAt(const std::array<double, kSharedCount>& shared) const;
-    /// The other slopes by the shared nuisances, by a step from what the model gives.
+    bool cutOff() const;
+    /// Slopes by those nuisances that move edges, by a step from what the model gives.
     void addStepped(Eigen::MatrixXd& slopes, const Eigen::VectorXd& model) const;
     template <class Take>
     void forEachRun(const std::array<double, kSharedCount>& shared, Take take) const;

@@ -1,0 +1,68 @@
+#pragma once
+
+#include <algorithm>
+#include <vector>
+
+#include "core/fit/basis_field.h"
+
+namespace glumet {
+
+/// What rays from one height to one depth do, every kStepMm of horizontal distance.
+struct RayTables::Table {
+    static constexpr double kStepMm = 2.0;
+
+    struct Entry {
+        double light;  ///< spreading × attenuation, 1/m²
+        double theta_deg;
+        double sine_per_mm;  ///< sin θw / r
+        double air_share;
+        double path_m;  ///< in the water
+    };
+    /// How an entry answers to the height, /mm.
+    struct ByHeight {
+        double log_light;
+        double theta_deg;
+        double sine_per_mm;
+    };
+    double height = 0.0;
+    double depth = 0.0;
+    double farthest = 0.0;
+    std::vector<Entry> entries;
+    std::vector<ByHeight> by_height;
+
+    Table(double h, double d, double n, double attenuation, double air_run);
+
+    /// 0 ≤ r ≤ farthest.
+    Entry at(double r) const {
+        const double u = r / kStepMm;
+        const auto i = std::min(static_cast<std::size_t>(u), entries.size() - 2);
+        const double t = u - static_cast<double>(i);
+        const auto& a = entries[i];
+        const auto& b = entries[i + 1];
+        const auto between = [&](double Entry::*member) { return a.*member + t * (b.*member - a.*member); };
+        return {between(&Entry::light), between(&Entry::theta_deg), between(&Entry::sine_per_mm),
+                between(&Entry::air_share), between(&Entry::path_m)};
+    }
+
+    /// How the ray answers to its run and to the height.
+    struct Bend {
+        Entry by_run;  ///< of all of it, /mm
+        ByHeight by_height;
+    };
+    Bend bendAt(double r) const {
+        const double u = r / kStepMm;
+        const auto i = std::min(static_cast<std::size_t>(u), entries.size() - 2);
+        const double t = u - static_cast<double>(i);
+        const auto& a = entries[i];
+        const auto& b = entries[i + 1];
+        const auto steep = [&](double Entry::*member) { return (b.*member - a.*member) / kStepMm; };
+        const auto between = [&](double ByHeight::*member) {
+            return by_height[i].*member + t * (by_height[i + 1].*member - by_height[i].*member);
+        };
+        return {
+            {steep(&Entry::light), steep(&Entry::theta_deg), steep(&Entry::sine_per_mm), 0.0, 0.0},
+            {between(&ByHeight::log_light), between(&ByHeight::theta_deg), between(&ByHeight::sine_per_mm)}};
+    }
+};
+
+}  // namespace glumet
