@@ -64,6 +64,8 @@ double logSlope(const SceneWall& low, const SceneWall& high, const AxisImage& im
     double slope = 0.0;
     for (const auto& [wall, times] : {std::pair{&low, image.low_crossings}, {&high, image.high_crossings}}) {
         if (times == 0 || !wall->clear()) continue;
+        // Where all of it comes back, as it does of nearly all rays, nothing changes.
+        if ((cosine + kSpan) * (cosine + kSpan) <= 1.0 - 1.0 / (n * n)) continue;
         const auto back = [&](double c) { return paneReflectance(c, n, wall->refractive_index); };
         const double from = std::max(0.0, cosine - kSpan);
         const double to = std::min(1.0, cosine + kSpan);
@@ -162,49 +164,45 @@ void BasisField::forEachRay(const Point& point, const std::vector<Setting>& sett
     }
 }
 
-BasisField::Moved BasisField::moved(const Ray& ray, const BeamCurve::Slopes& beam) const {
+void BasisField::addMoved(const Ray& ray, const BeamCurve::Slopes& beam, bool places, Slopes& slopes) const {
     const double r = std::hypot(ray.dx, ray.dy);
     const auto entry = ray.table->at(r);
     const auto bend = ray.table->bendAt(r);
-    const double toward_x = r > 0.0 ? ray.dx / r : 0.0;  // of the run, by the image's place
-    const double toward_y = r > 0.0 ? ray.dy / r : 0.0;
-    // By the run: light, angle and, on clear walls, the cosines.
-    double log_by_run = entry.light > 0.0 ? bend.by_run.light / entry.light : 0.0;
-    double log_by_x = 0.0;
-    double log_by_y = 0.0;
-    double log_by_height = bend.by_height.log_light;
-    if (ray.along != nullptr) {
-        const double n = scene_.water.refractive_index;
-        const double away_x = std::abs(ray.dx);
-        const double away_y = std::abs(ray.dy);
-        const double on_x = logSlope(scene_.wall(Side::Left), scene_.wall(Side::Right), *ray.along,
-                                     entry.sine_per_mm * away_x, n);
-        const double on_y = logSlope(scene_.wall(Side::Front), scene_.wall(Side::Back), *ray.across,
-                                     entry.sine_per_mm * away_y, n);
-        const double both = on_x * away_x + on_y * away_y;
-        log_by_run += both * bend.by_run.sine_per_mm;
-        log_by_height += both * bend.by_height.sine_per_mm;
-        log_by_x = on_x * entry.sine_per_mm * (ray.dx < 0.0 ? -1.0 : 1.0);
-        log_by_y = on_y * entry.sine_per_mm * (ray.dy < 0.0 ? -1.0 : 1.0);
-    }
-    const double by_run = beam.value * log_by_run + beam.by_theta_deg * bend.by_run.theta_deg;
-    const double turn = r > 0.0 ? beam.by_phi / (r * r) : 0.0;
+    const double n = scene_.water.refractive_index;
+    const double away_x = std::abs(ray.dx);
+    const double away_y = std::abs(ray.dy);
+    // By the cosines on clear walls, which run and height change, and the place besides.
+    const bool direct = ray.along == nullptr;
+    const double on_x = direct ? 0.0
+                               : logSlope(scene_.wall(Side::Left), scene_.wall(Side::Right), *ray.along,
+                                          entry.sine_per_mm * away_x, n);
+    const double on_y = direct ? 0.0
+                               : logSlope(scene_.wall(Side::Front), scene_.wall(Side::Back), *ray.across,
+                                          entry.sine_per_mm * away_y, n);
+    const double by_sine = on_x * away_x + on_y * away_y;
+    slopes.height +=
+        ray.light * (beam.value * (bend.by_height.log_light + by_sine * bend.by_height.sine_per_mm) +
+                     beam.by_theta_deg * bend.by_height.theta_deg);
+    if (!places || !(r > 0.0)) return;
+    const double log_by_run = bend.by_run.light / std::max(entry.light, 1e-300);
+    const double by_run = beam.value * (log_by_run + by_sine * bend.by_run.sine_per_mm) +
+                          beam.by_theta_deg * bend.by_run.theta_deg;
+    const double turn = beam.by_phi / (r * r);
+    const auto along = [&](double run, double on_wall) {
+        return by_run * run / r + beam.value * on_wall * entry.sine_per_mm * (run < 0.0 ? -1.0 : 1.0);
+    };
     // The source moves one way as the image would the other.
-    return {-ray.light * (by_run * toward_x + beam.value * log_by_x - turn * ray.dy),
-            -ray.light * (by_run * toward_y + beam.value * log_by_y + turn * ray.dx),
-            ray.light * (beam.value * log_by_height + beam.by_theta_deg * bend.by_height.theta_deg)};
+    addPlaced(ray.source, -ray.light * (along(ray.dx, on_x) - turn * ray.dy),
+              -ray.light * (along(ray.dy, on_y) + turn * ray.dx), slopes);
 }
 
-void BasisField::addMoved(const Ray& ray, const BeamCurve::Slopes& beam, Slopes& slopes) const {
-    const auto by = moved(ray, beam);
-    slopes.place_x += by.x;
-    slopes.place_y += by.y;
-    slopes.height += by.height;
-    const auto& e = ray.source.emitter;
-    const double c = std::cos(ray.source.turn);
-    const double s = std::sin(ray.source.turn);
-    slopes.spread_along += e.dx_mm * (c * by.x + s * by.y);
-    slopes.spread_across += e.dy_mm * (c * by.y - s * by.x);
+void BasisField::addPlaced(const Source& source, double by_x, double by_y, Slopes& slopes) const {
+    slopes.place_x += by_x;
+    slopes.place_y += by_y;
+    const double c = std::cos(source.turn);
+    const double s = std::sin(source.turn);
+    slopes.spread_along += source.emitter.dx_mm * (c * by_x + s * by_y);
+    slopes.spread_across += source.emitter.dy_mm * (c * by_y - s * by_x);
 }
 
 BasisField::Settings BasisField::settingsFor(const std::vector<Point>& points, RayTables& tables) const {
@@ -237,7 +235,8 @@ std::vector<double> BasisField::rows(const std::vector<Point>& points) const {
 }
 
 std::vector<double> BasisField::rows(const std::vector<Point>& points, std::span<const double> beam,
-                                     const std::vector<Lean>& leans, std::vector<Slopes>& slopes) const {
+                                     const std::vector<Lean>& leans, std::vector<Slopes>& slopes,
+                                     bool places) const {
     RayTables own;
     const auto settings = settingsFor(points, tables_ != nullptr ? *tables_ : own);
     const auto size = static_cast<std::size_t>(BeamBasis::size(shape_));
@@ -250,7 +249,7 @@ std::vector<double> BasisField::rows(const std::vector<Point>& points, std::span
             if (!curve) return;
             const auto here = curve->slopesAt(ray.theta_deg, ray.phi);
             const double intensity = here.value;
-            if (clear_) addMoved(ray, here, slopes[i]);
+            if (clear_) addMoved(ray, here, places, slopes[i]);
             const double ppfd = ray.light * intensity;
             const auto& lean = leans[ray.source.index];
             slopes[i].attenuation -= ray.path_m * ppfd;

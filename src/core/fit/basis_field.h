@@ -81,9 +81,11 @@ class BasisField {
         double along = 0.0;
         double across = 0.0;
     };
-    /// rows(), and the slopes under one beam. `leans` as the emitters.
+    /// rows(), and the slopes under one beam; those by place and spread only where they are asked for.
+    /// `leans` as the emitters.
     std::vector<double> rows(const std::vector<Point>& points, std::span<const double> beam,
-                             const std::vector<Lean>& leans, std::vector<Slopes>& slopes) const;
+                             const std::vector<Lean>& leans, std::vector<Slopes>& slopes,
+                             bool places = true) const;
 
   private:
     using Table = RayTables::Table;
@@ -115,12 +117,10 @@ class BasisField {
         const AxisImage* along;  ///< nullptr for a direct ray
         const AxisImage* across;
     };
-    /// How a ray's light under a beam answers to its source's place and height, /mm.
-    struct Moved {
-        double x, y, height;
-    };
-    Moved moved(const Ray& ray, const BeamCurve::Slopes& beam) const;
-    void addMoved(const Ray& ray, const BeamCurve::Slopes& beam, Slopes& slopes) const;
+    /// Adds how a ray's light under a beam answers to its source's height, and to its place where that is
+    /// asked.
+    void addMoved(const Ray& ray, const BeamCurve::Slopes& beam, bool places, Slopes& slopes) const;
+    void addPlaced(const Source& source, double by_x, double by_y, Slopes& slopes) const;
     /// Calls `see` with every ray that reaches a point.
     template <class See>
     void forEachRay(const Point& point, const std::vector<Setting>& settings, See see) const;

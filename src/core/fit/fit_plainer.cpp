@@ -8,11 +8,16 @@
 namespace glumet {
 namespace {
 
-constexpr int kQuickRounds = 6;
+constexpr int kFirstRounds = 3;  ///< of all, by which the likeliest is chosen …
+constexpr int kQuickRounds = 6;  ///< … and of that one and its neighbours
+/// Emitters that spread as far across as along look the same turned.
+constexpr double kLongish = 1.5;
 /// A plainer picture must have this much more evidence.
 constexpr double kClearlyBetter = 10.0;
-/// Readings that scatter so many standard deviations of the reduced chi-square make one be looked for.
-constexpr double kScattered = 1.9;
+/// By so much evidence the first rounds may still be short of it.
+constexpr double kStillMoves = 40.0;
+/// Where more of the readings than this share have lost all trust, something else is the matter.
+constexpr double kMostDistrusted = 0.1;
 /// Mean square of the residuals, in standard errors, that it leaves at most: it must explain all of them.
 constexpr double kExplained = 1.5;
 constexpr std::array kDrops{20.0, 35.0, 50.0, 70.0};  // mm
@@ -41,17 +46,27 @@ std::optional<SceneShroud> shroudRound(const Bench& bench, const std::vector<Id>
 }
 
 void tryAll(std::vector<Tried>& all, const Bench& bench, const std::vector<Id>& runs,
-            const FitOptions& options) {
+            const FitOptions& options, int rounds) {
     forEachIndex(all.size(), 0, [&](std::size_t i) {
         auto asked = options;
         asked.shapes = false;
-        asked.most_iterations = kQuickRounds;
+        asked.most_iterations = rounds;
         asked.progress = [](double) {};
         asked.shroud = all[i].shroud;
         auto changed = bench;
         if (!all[i].shroud) turnQuarter(changed, runs);
         if (auto fit = Fitter(changed, runs, asked).fit()) all[i].fit = std::move(*fit);
     });
+}
+
+bool isLongish(const std::vector<ModelEmitter>& emitters) {
+    double along = 0.0;
+    double across = 0.0;
+    for (const auto& e : emitters) {
+        along = std::max(along, std::abs(e.dx_mm));
+        across = std::max(across, std::abs(e.dy_mm));
+    }
+    return std::max(along, across) > kLongish * std::min(along, across);
 }
 
 const Tried& likeliestOf(const std::vector<Tried>& all) {
@@ -71,25 +86,26 @@ void turnQuarter(Bench& bench, const std::vector<Id>& runs) {
 std::optional<PlainerPicture> plainerPicture(const FitResult& fit, const Bench& bench,
                                              const std::vector<Id>& runs, const FitOptions& options) {
     if (restsOnMeans(fit)) return std::nullopt;
-    if (fit.model.shape == BeamShape::Round && chiSquareAbove(fit) < kScattered) return std::nullopt;
+    if (fit.model.shape == BeamShape::Round || fit.distrusted() > kMostDistrusted * fit.model.readings)
+        return std::nullopt;
     std::vector<Tried> tried;
-    if (fit.model.emitters.size() > 1) tried.push_back({});
+    if (isLongish(fit.model.emitters)) tried.push_back({});
     for (const double drop : kDrops)
         if (const auto shroud = shroudRound(bench, runs, drop)) tried.push_back({shroud, {}});
     if (tried.empty()) return std::nullopt;
-    tryAll(tried, bench, runs, options);
+    tryAll(tried, bench, runs, options, kFirstRounds);
     auto best = likeliestOf(tried);
+    if (options.stop.stop_requested() || !best.betterThan(fit.evidence - kStillMoves)) return std::nullopt;
+    tried = {{best.shroud, {}}};
+    if (best.shroud)
+        for (const double by : {-kBetweenDrops, kBetweenDrops})
+            if (const auto shroud = shroudRound(bench, runs, best.shroud->drop_mm + by))
+                tried.push_back({shroud, {}});
+    tryAll(tried, bench, runs, options, kQuickRounds);
+    best = likeliestOf(tried);
     if (options.stop.stop_requested() || !best.betterThan(fit.evidence + kClearlyBetter) ||
         scatterOf(*best.fit) > kExplained)
         return std::nullopt;
-    if (!best.shroud) return PlainerPicture{{}, std::move(*best.fit)};
-    tried = {best};
-    std::vector<Tried> nearby;
-    for (const double drop : {best.shroud->drop_mm - kBetweenDrops, best.shroud->drop_mm + kBetweenDrops})
-        if (const auto shroud = shroudRound(bench, runs, drop)) nearby.push_back({shroud, {}});
-    tryAll(nearby, bench, runs, options);
-    tried.insert(tried.end(), nearby.begin(), nearby.end());
-    best = likeliestOf(tried);
     return PlainerPicture{best.shroud, std::move(*best.fit)};
 }
 

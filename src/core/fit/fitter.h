@@ -58,7 +58,7 @@ struct PlainerPicture {
     std::optional<SceneShroud> shroud;  ///< nothing: it hung turned
     FitResult fit;
 };
-/// Found by trying, where the beam came out not round or the readings scatter; nothing where none is better.
+/// Found by trying, where the beam came out not round; nothing where none is better.
 std::optional<PlainerPicture> plainerPicture(const FitResult& fit, const Bench& bench,
                                              const std::vector<Id>& runs, const FitOptions& options);
 /// How far two fits' light is apart over a tank twice as long, relative, root mean square.
@@ -217,6 +217,7 @@ class Fitter {
     Eigen::MatrixXd design_;
     Eigen::VectorXd model_;
     Eigen::MatrixXd slopes_;
+    Eigen::MatrixXd stepped_;  ///< the columns that are taken by steps
     Eigen::VectorXd noise_;
     Eigen::VectorXd weights_;
     mutable RayTables tables_;
