@@ -21,7 +21,8 @@ Expected<ModelScene> modelScene(const std::string& name) {
     const auto folder = QFileInfo(path(name)).absolutePath();
     return readAs(name, [&](std::string_view bytes) {
         return readModelScene(bytes, [&](const std::string& beside) {
-            return bytesOf((folder + QLatin1Char('/') + path(beside)).toStdString());
+            return bytesOf((folder + QLatin1Char('/') + path(beside)).toStdString(),
+                           limits::kPhotometryBytes);
         });
     });
 }

@@ -18,10 +18,11 @@ Expected<std::string> bytesOf(const std::string& name, std::size_t most = limits
 /// A problem in that file.
 Problem inFile(const std::string& name, const Problem& wrong);
 
-/// A file as what `read` makes of its bytes.
+/// A file of no more bytes as what `read` makes of them; most are descriptions.
 template <class Read>
-auto readAs(const std::string& name, Read read) -> decltype(read(std::string_view())) {
-    const auto bytes = bytesOf(name);
+auto readAs(const std::string& name, Read read, std::size_t most = limits::kJsonBytes)
+    -> decltype(read(std::string_view())) {
+    const auto bytes = bytesOf(name, most);
     if (!bytes) return tl::make_unexpected(bytes.error());
     auto value = read(std::string_view(*bytes));
     if (!value) return tl::make_unexpected(inFile(name, value.error()));

@@ -89,22 +89,25 @@ struct Read {
 };
 
 Expected<bool> readOne(const std::string& file, Read& into) {
-    return readAs(file, [&](std::string_view bytes) -> Expected<bool> {
-        const auto text = splitDelimited(bytes);
-        if (!text) return tl::make_unexpected(text.error());
-        if (looksLikeRings(*text)) {
-            into.rings.push_back(readRings(*text));
-            const auto& rings = into.rings.back();
-            if (!rings.problems.empty()) return tl::make_unexpected(rings.problems.front());
-            if (rings.means == 0) return problem("", verbatim("holds no mean"));
+    return readAs(
+        file,
+        [&](std::string_view bytes) -> Expected<bool> {
+            const auto text = splitDelimited(bytes);
+            if (!text) return tl::make_unexpected(text.error());
+            if (looksLikeRings(*text)) {
+                into.rings.push_back(readRings(*text));
+                const auto& rings = into.rings.back();
+                if (!rings.problems.empty()) return tl::make_unexpected(rings.problems.front());
+                if (rings.means == 0) return problem("", verbatim("holds no mean"));
+                return true;
+            }
+            auto read = readReadings(*text);
+            if (!read.problems.empty()) return tl::make_unexpected(read.problems.front());
+            if (read.rows.empty()) return problem("", verbatim("holds no reading"));
+            std::move(read.rows.begin(), read.rows.end(), std::back_inserter(into.rows));
             return true;
-        }
-        auto read = readReadings(*text);
-        if (!read.problems.empty()) return tl::make_unexpected(read.problems.front());
-        if (read.rows.empty()) return problem("", verbatim("holds no reading"));
-        std::move(read.rows.begin(), read.rows.end(), std::back_inserter(into.rows));
-        return true;
-    });
+        },
+        limits::kTableBytes);
 }
 
 /// Adds others' means to the bench: their runs get ids of their own and the first fixture of the bench, whose

@@ -19,12 +19,12 @@ namespace {
 using Json = nlohmann::ordered_json;
 
 Expected<SceneFile> sceneOfFile(const std::string& name) {
-    const auto bytes = bytesOf(name);
+    const auto bytes = bytesOf(name, limits::kJsonBytes);
     if (!bytes) return tl::make_unexpected(bytes.error());
     // Files that a scene names lie beside it.
     const auto folder = QFileInfo(path(name)).absolutePath();
     auto scene = readScene(*bytes, [&](const std::string& beside) {
-        return bytesOf((folder + QLatin1Char('/') + path(beside)).toStdString());
+        return bytesOf((folder + QLatin1Char('/') + path(beside)).toStdString(), limits::kPhotometryBytes);
     });
     if (!scene) return problem(name + ", " + scene.error().where, scene.error().what);
     return scene;
@@ -104,7 +104,7 @@ Expected<Output> field(const std::string& name, bool with_budget) {
 }
 
 Expected<Output> beam(const std::string& name, const std::string& target) {
-    const auto bytes = bytesOf(name);
+    const auto bytes = bytesOf(name, limits::kPhotometryBytes);
     if (!bytes) return tl::make_unexpected(bytes.error());
     const auto photometry = readLm63(*bytes);
     if (!photometry)

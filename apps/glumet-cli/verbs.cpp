@@ -334,7 +334,7 @@ std::string schoolText(const std::string& school, const std::optional<Millimetre
 
 /// The maker's claim of a fixture file for all fixtures of a readings file.
 Expected<bool> addClaim(Bench& bench, const std::string& file) {
-    const auto bytes = bytesOf(file);
+    const auto bytes = bytesOf(file, limits::kJsonBytes);
     if (!bytes) return tl::make_unexpected(bytes.error());
     const auto described = readFixtureFile(*bytes);
     if (!described) return problem(file + ", " + described.error().where, described.error().what);
