@@ -2,6 +2,8 @@
 
 #include <map>
 #include <nlohmann/json.hpp>
+#include <set>
+#include <utility>
 
 #include "core/bench/grid.h"
 #include "core/bench/sweep.h"
@@ -145,11 +147,12 @@ Expected<Bench> benchFor(const FitQuestion& q, FitOptions& options, bool& layout
     const auto described = readAs(q.fixture, readFixtureFile);
     if (!described) return tl::make_unexpected(described.error());
     for (auto& fixture : bench.fixtures) {
-        const auto id = fixture.id;
-        const auto name = fixture.name;
-        fixture = described->fixture;
-        fixture.id = id;
-        fixture.name = name;
+        // What the readings say of it stays: its name, and the presets that runs are of.
+        const auto as_read = std::exchange(fixture, described->fixture);
+        fixture.id = as_read.id;
+        fixture.name = as_read.name;
+        fixture.channels = as_read.channels;
+        fixture.presets = as_read.presets;
     }
     options.emitters = described->emitters;
     return bench;
@@ -173,12 +176,12 @@ Json percent(const std::optional<double>& share) { return share ? Json(*share * 
 Expected<Sweep> sweepToFit(const Bench& bench, const std::string& preset) {
     const auto sweeps = sweepsOf(bench);
     if (preset.empty()) return sweeps.front();
-    std::vector<std::string> names;
+    std::set<std::string> names;
     for (const auto& sweep : sweeps) {
-        names.push_back(presetName(bench, sweep.configuration));
-        if (names.back() == preset) return sweep;
+        const auto name = presetName(bench, sweep.configuration);
+        if (name == preset) return sweep;
+        if (!name.empty()) names.insert(name);
     }
-    std::erase(names, "");
     return problem("--preset",
                    verbatim(fmt::format("no run has the preset \"{}\"; there {} {}", preset,
                                         names.size() == 1 ? "is" : "are",

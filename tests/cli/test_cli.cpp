@@ -372,6 +372,44 @@ class TestCli : public QObject {
         }
     }
 
+    /// Of a channel nine readings in one plane are enough beside those of all channels.
+    void aChannelReadAtFewPointsLeansOnTheOthers() {
+        const auto all = exportedReadings();
+        QFile file(all);
+        QVERIFY(file.open(QIODevice::ReadOnly));
+        QByteArray few = file.readLine();
+        int met = 0;
+        int kept = 0;
+        while (!file.atEnd()) {
+            const auto line = file.readLine();
+            if (!line.contains(",Osier 60,")) continue;
+            const bool red = line.contains(",deep red,");
+            if (red && (!line.contains(",Osier 60,150,300,") || met++ % 4 != 2)) continue;
+            kept += red ? 1 : 0;
+            few += line;
+        }
+        QCOMPARE(kept, 9);
+        const auto fixture =
+            written("fixture.json", R"({"length_mm":180,"width_mm":130,"emitter_columns":4,"emitter_rows":3,
+            "emitter_pitch_x_mm":28,"emitter_pitch_y_mm":28,"emitter_size_mm":18})");
+        const auto fluxOf = [&](const QString& readings) {
+            const auto result = run({QStringLiteral("fit"), readings, QStringLiteral("--tank"), cube(),
+                                     QStringLiteral("--fixture"), fixture, QStringLiteral("--preset"),
+                                     QStringLiteral("deep red"), QStringLiteral("--json")});
+            return result.json()[QStringLiteral("flux_umol_s")].toDouble();
+        };
+        const double by_nine = fluxOf(written("few.csv", few));
+        const double by_all = fluxOf(all);
+        QVERIFY2(by_all > 0.0 && std::abs(by_nine / by_all - 1.0) < 0.1,
+                 qPrintable(QStringLiteral("%1, %2").arg(by_nine).arg(by_all)));
+        const auto other = run({QStringLiteral("fit"), all, QStringLiteral("--tank"), cube(),
+                                QStringLiteral("--preset"), QStringLiteral("deep rot")});
+        QCOMPARE(other.code, 1);
+        QCOMPARE(other.err.trimmed(),
+                 QStringLiteral("glumet-cli: --preset: no run has the preset \"deep rot\"; there "
+                                "are all channels full, cool white, deep red, warm white"));
+    }
+
     void exportThenImportLosesNothing() {
         QCOMPARE(run({QStringLiteral("export"), kDemo, QStringLiteral("--out"), path("a")}).code, 0);
         QCOMPARE(run({QStringLiteral("import"), path("a/readings.csv"), path("a/bench.json"),
