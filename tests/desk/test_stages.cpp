@@ -303,6 +303,46 @@ class TestStages : public QObject {
         }
     }
 
+    /// A channel that was read at nine points of one plane is fitted beside all channels together.
+    void aChannelReadAtFewPointsIsFitted() {
+        auto& w = *w_;
+        const auto& bench = w.session.bench();
+        const auto red = std::find_if(bench.runs.begin(), bench.runs.end(),
+                                      [&](const Run& run) { return presetName(bench, run) == "deep red"; });
+        QVERIFY(red != bench.runs.end());
+        NewRuns more;
+        Run few = *red;
+        few.id = 0;
+        few.label = "a few";
+        few.preset = more.preset(bench, few.fixture, "red, a few");
+        few.planes.resize(1);
+        few.planes.front().id = 0;
+        few.planes.front().readings.resize(9);
+        for (auto& reading : few.planes.front().readings) reading.id = 0;
+        more.runs = {few};
+        const auto fault =
+            w.session.edit([&](Project& project) { return project.addRuns(more, QStringLiteral("runs")); });
+        QVERIFY2(fault.isEmpty(), qPrintable(fault));
+        w.settle();
+        const auto sweeps = w.session.sweeps();
+        const auto sweep = std::find_if(sweeps.begin(), sweeps.end(), [&](const Sweep& one) {
+            return presetName(w.session.bench(), one.configuration) == "red, a few";
+        });
+        QVERIFY(sweep != sweeps.end());
+        w.session.chooseConfiguration(sweep->configuration);
+        w.window.showStage(QStringLiteral("field"));
+        w.key(Qt::Key_J, Qt::ControlModifier);
+        const auto fitted = [&] { return w.session.fit() != nullptr && !w.session.fitting(); };
+        QVERIFY(QTest::qWaitFor(fitted, 30'000));
+        QVERIFY(*w.session.fit());
+        QCOMPARE((*w.session.fit())->model.readings, 9);
+        goTo(QStringLiteral("field"));
+        for (auto* button : w.window.findChild<FieldStage*>()->findChildren<QPushButton*>())
+            if (button->text() == QStringLiteral("off, %")) QTest::mouseClick(button, Qt::LeftButton);
+        w.settle();
+        QVERIFY(w.find<QLabel>("fitSummary")->text().contains(QStringLiteral("taken over, not read")));
+    }
+
   private:
     void goTo(const QString& stage) {
         w_->window.showStage(stage);

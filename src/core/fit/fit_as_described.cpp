@@ -1,5 +1,6 @@
 #include "core/fit/fit_as_described.h"
 
+#include <algorithm>
 #include <set>
 
 namespace glumet {
@@ -62,6 +63,14 @@ std::optional<Sweep> leansOn(const Bench& bench, const Sweep& sweep) {
         most = extent.readings;
     }
     return best;
+}
+
+std::vector<Id> runsForFit(const Bench& bench, const Sweep& sweep) {
+    auto runs = sweep.forFit();
+    if (const auto on = leansOn(bench, sweep))
+        for (const auto run : on->forFit())
+            if (std::find(runs.begin(), runs.end(), run) == runs.end()) runs.push_back(run);
+    return runs;
 }
 
 Expected<FitResult> fitAsDescribed(const Bench& bench, const Sweep& sweep, const FitOptions& options,

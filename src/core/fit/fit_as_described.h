@@ -16,6 +16,9 @@ bool layoutDescribed(const Bench& bench, const std::vector<Id>& runs);
 /// 60 or a single plane. Nothing where it stands by itself.
 std::optional<Sweep> leansOn(const Bench& bench, const Sweep& sweep);
 
+/// The runs whose readings speak for a sweep's fit: its own, and those of what it leans on.
+std::vector<Id> runsForFit(const Bench& bench, const Sweep& sweep);
+
 /// Another sweep's fit, for one that leans on it.
 using FitOther = std::function<Expected<FitResult>(const Sweep&)>;
 

@@ -90,6 +90,7 @@ void FitReport::refresh(const FitResult& fit) {
 /// Which beam the readings asked for.
 QString FitReport::shapeWords(const FitResult& fit) {
     if (restsOnMeans(fit)) return tr("The light is taken to be round.");
+    if (fit.shape_evidence.empty()) return tr("The shape of its light is taken over, not read.");
     switch (fit.model.shape) {
         case BeamShape::Round:
             return tr("The light is round: no other beam explains the readings better.");

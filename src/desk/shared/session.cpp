@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "core/bench/part_of_bench.h"
+#include "core/fit/fit_as_described.h"
 #include "core/words/finding.h"
 #include "report/plan_figure.h"
 
@@ -255,7 +256,7 @@ void Session::wantFit(const Sweep& sweep, bool looked_at) {
     const AnswerKey key{"fit", sweep.configuration};
     if (answers_.wanted(key, byBench(looked_at ? 1 : 0))) return;
     answers_.want<SweepFit>(key, byBench(looked_at ? 1 : 0), looked_at,
-                            [bench = partOf(bench(), sweep.forFit()), sweep, looked_at,
+                            [bench = partOf(bench(), runsForFit(bench(), sweep)), sweep, looked_at,
                              kept = kept_](const Asked& asked) -> Expected<SweepFit> {
                                 return looked_at ? glumet::fitSweep(bench, sweep, *kept, asked)
                                                  : glumet::fitAlone(bench, sweep, asked);
