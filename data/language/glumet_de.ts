@@ -8371,6 +8371,10 @@ Never look into the emitters while it is read.</source>
         <source>The light is taken to be round.</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>The shape of its light is taken over, not read.</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>glumet::FixtureDrawing</name>

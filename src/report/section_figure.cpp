@@ -139,19 +139,23 @@ class SectionPainter {
         }
     }
 
-    /// The line and, at its right end, its PPFD where it is long enough to carry one.
+    /// The line and its PPFD where it is long enough to carry one: at its right end, or deepest down where
+    /// another line's stands there.
     void isoLine(const SectionData::IsoLine& line) {
         constexpr double kWorthALabel = 70.0;  // px
         QList<QLineF> pieces;
-        QPointF label(-1.0, 0.0);
+        QPointF rightmost(-1.0, 0.0);
+        QPointF deepest(0.0, -1.0);
         double length = 0.0;
         for (const auto& s : line.segments) {
             const QLineF piece(l_.x(s.x0), l_.yOfDepth(Millimetre(s.y0)), l_.x(s.x1),
                                l_.yOfDepth(Millimetre(s.y1)));
             pieces << piece;
             length += piece.length();
-            for (const auto& end : {piece.p1(), piece.p2()})
-                if (end.x() > label.x()) label = end;
+            for (const auto& end : {piece.p1(), piece.p2()}) {
+                if (end.x() > rightmost.x()) rightmost = end;
+                if (end.y() > deepest.y()) deepest = end;
+            }
         }
         p_.setPen(QPen(c_.basin, 3.2, Qt::SolidLine, Qt::RoundCap));
         p_.drawLines(pieces);
@@ -159,13 +163,21 @@ class SectionPainter {
         p_.drawLines(pieces);
         if (length < kWorthALabel) return;
         p_.setFont(houseFont(11, true));
-        const QRectF box(std::min(label.x() - 15.0, l_.x(d_.length.value()) - 33.0), label.y() - 8.0, 30.0,
-                         16.0);
+        auto box = labelAt(rightmost);
+        for (const auto& other : labels_)
+            if (box.intersects(other)) box = labelAt(deepest);
+        labels_ << box;
         p_.setPen(Qt::NoPen);
         p_.setBrush(c_.basin);
         p_.drawRoundedRect(box, 3, 3);
         p_.setPen(c_.text);
         p_.drawText(box, Qt::AlignCenter, QString::fromStdString(ppfdFigure(line.level)));
+    }
+
+    /// Within the tank and under the surface.
+    QRectF labelAt(QPointF place) const {
+        return {std::min(place.x() - 15.0, l_.x(d_.length.value()) - 33.0),
+                std::max(place.y() - 8.0, l_.yOfDepth(Millimetre(0)) + 2.0), 30.0, 16.0};
     }
 
     void profile(const SectionData::Shelf& shelf, double y, double room) {
@@ -231,7 +243,8 @@ class SectionPainter {
     const SectionData& d_;
     const Palette& c_;
     const SectionLayout& l_;
-    double shared_room_;  ///< px that profile_top is drawn high, on every shelf
+    QList<QRectF> labels_;  ///< of lines, where they stand
+    double shared_room_;    ///< px that profile_top is drawn high, on every shelf
 };
 
 double smallestRoom(const SectionData& data, double scale) {

@@ -334,6 +334,7 @@ class TestStages : public QObject {
         w.key(Qt::Key_J, Qt::ControlModifier);
         const auto fitted = [&] { return w.session.fit() != nullptr && !w.session.fitting(); };
         QVERIFY(QTest::qWaitFor(fitted, 30'000));
+        QVERIFY(QTest::qWaitFor([&] { return w.lastWord() == QStringLiteral("The fit is up to date."); }));
         QVERIFY(*w.session.fit());
         QCOMPARE((*w.session.fit())->model.readings, 9);
         goTo(QStringLiteral("field"));

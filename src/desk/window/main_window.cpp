@@ -73,6 +73,10 @@ MainWindow::MainWindow(Session& session, std::vector<StageEntry> stages)
     connect(&session_, &Session::evidenceWanted, this, &MainWindow::showEvidence);
     connect(&session_, &Session::projectChanged, this, &MainWindow::scheduleRefresh);
     connect(&session_, &Session::fitChanged, this, [this] {
+        if (fit_asked_ && !session_.fitting()) {
+            fit_asked_ = false;
+            session_.say(tr("The fit is up to date."));
+        }
         if (entries_[at()].follows_fit) scheduleRefresh();
     });
     connect(&session_, &Session::dataChanged, this, &MainWindow::scheduleRefresh);
@@ -190,7 +194,8 @@ void MainWindow::makeEditCommands() {
     command(tr("Lengths in inches"), {}, [this] { session_.setUnit(LengthUnit::Inch); });
     command(tr("Fit the fixture to its readings"), QKeySequence(tr("Ctrl+J")), [this] {
         session_.wantFit();
-        session_.say(session_.fitting() ? tr("Fitting …") : tr("The fit is up to date."));
+        fit_asked_ = session_.fitting();
+        session_.say(fit_asked_ ? tr("Fitting …") : tr("The fit is up to date."));
     });
     command(tr("Stop work in the background"), {}, [this] { session_.cancelWork(); });
     command(tr("Findings in a narrow window"), QKeySequence(tr("F6")),

@@ -125,6 +125,7 @@ class MainWindow : public QMainWindow {
     std::vector<Stage*> stages_;
     QList<QAction*> commands_;
     QList<QAction*> in_menu_;  ///< of the project's button
+    bool fit_asked_ = false;   ///< by the command, and not ready yet
     const Palette* dressed_ = nullptr;
     bool refresh_due_ = false;
 };
