@@ -86,7 +86,8 @@ void turnQuarter(Bench& bench, const std::vector<Id>& runs) {
 std::optional<PlainerPicture> plainerPicture(const FitResult& fit, const Bench& bench,
                                              const std::vector<Id>& runs, const FitOptions& options) {
     if (restsOnMeans(fit)) return std::nullopt;
-    if (fit.model.shape == BeamShape::Round || fit.distrusted() > kMostDistrusted * fit.model.readings)
+    // Either is alike to both sides of the fixture.
+    if (fit.model.shape != BeamShape::TwoPlanes || fit.distrusted() > kMostDistrusted * fit.model.readings)
         return std::nullopt;
     std::vector<Tried> tried;
     if (isLongish(fit.model.emitters)) tried.push_back({});

@@ -58,7 +58,7 @@ struct PlainerPicture {
     std::optional<SceneShroud> shroud;  ///< nothing: it hung turned
     FitResult fit;
 };
-/// Found by trying, where the beam came out not round; nothing where none is better.
+/// Found by trying, where the beam came out with two planes of symmetry; nothing where none is better.
 std::optional<PlainerPicture> plainerPicture(const FitResult& fit, const Bench& bench,
                                              const std::vector<Id>& runs, const FitOptions& options);
 /// How far two fits' light is apart over a tank twice as long, relative, root mean square.
