@@ -66,7 +66,9 @@ double logSlope(const SceneWall& low, const SceneWall& high, const AxisImage& im
         if (times == 0 || !wall->clear()) continue;
         // Where all of it comes back, as it does of nearly all rays, nothing changes.
         if ((cosine + kSpan) * (cosine + kSpan) <= 1.0 - 1.0 / (n * n)) continue;
-        const auto back = [&](double c) { return paneReflectance(c, n, wall->refractive_index); };
+        const auto back = [n, pane = wall->refractive_index](double c) {
+            return paneReflectance(c, n, pane);
+        };
         const double from = std::max(0.0, cosine - kSpan);
         const double to = std::min(1.0, cosine + kSpan);
         slope += times * std::log(back(to) / back(from)) / (to - from);

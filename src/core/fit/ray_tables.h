@@ -1,6 +1,7 @@
 #pragma once
 
 #include <algorithm>
+#include <utility>
 #include <vector>
 
 #include "core/fit/basis_field.h"
@@ -32,14 +33,21 @@ struct RayTables::Table {
 
     Table(double h, double d, double n, double attenuation, double air_run);
 
-    /// 0 ≤ r ≤ farthest.
-    Entry at(double r) const {
+    /// The entry before a run, and how far on to the next it ends, 0–1.
+    std::pair<std::size_t, double> placeOf(double r) const {
         const double u = r / kStepMm;
         const auto i = std::min(static_cast<std::size_t>(u), entries.size() - 2);
-        const double t = u - static_cast<double>(i);
+        return {i, u - static_cast<double>(i)};
+    }
+
+    /// 0 ≤ r ≤ farthest.
+    Entry at(double r) const {
+        const auto [i, t] = placeOf(r);
         const auto& a = entries[i];
         const auto& b = entries[i + 1];
-        const auto between = [&](double Entry::*member) { return a.*member + t * (b.*member - a.*member); };
+        const auto between = [&, part = t](double Entry::*member) {
+            return a.*member + part * (b.*member - a.*member);
+        };
         return {between(&Entry::light), between(&Entry::theta_deg), between(&Entry::sine_per_mm),
                 between(&Entry::air_share), between(&Entry::path_m)};
     }
@@ -50,14 +58,14 @@ struct RayTables::Table {
         ByHeight by_height;
     };
     Bend bendAt(double r) const {
-        const double u = r / kStepMm;
-        const auto i = std::min(static_cast<std::size_t>(u), entries.size() - 2);
-        const double t = u - static_cast<double>(i);
+        const auto [i, t] = placeOf(r);
         const auto& a = entries[i];
         const auto& b = entries[i + 1];
         const auto steep = [&](double Entry::*member) { return (b.*member - a.*member) / kStepMm; };
-        const auto between = [&](double ByHeight::*member) {
-            return by_height[i].*member + t * (by_height[i + 1].*member - by_height[i].*member);
+        const auto& low = by_height[i];
+        const auto& high = by_height[i + 1];
+        const auto between = [&, part = t](double ByHeight::*member) {
+            return low.*member + part * (high.*member - low.*member);
         };
         return {
             {steep(&Entry::light), steep(&Entry::theta_deg), steep(&Entry::sine_per_mm), 0.0, 0.0},
