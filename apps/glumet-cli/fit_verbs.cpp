@@ -197,19 +197,6 @@ std::vector<Id> runsToFit(const Bench& bench, const Sweep& sweep) {
     return runs;
 }
 
-/// The fit of a sweep, by itself or leaning on what was read more.
-Expected<FitResult> fitted(const Bench& bench, const Sweep& sweep, bool layout_known, FitOptions options) {
-    const auto by_itself = [&](const std::vector<Id>& runs) {
-        return layout_known ? fitFixture(bench, runs, options) : fitUnknownLayout(bench, runs, options);
-    };
-    if (const auto on = leansOn(bench, sweep))
-        if (auto borne = by_itself(on->forFit())) {
-            options.leans_on = std::make_shared<const FitResult>(std::move(*borne));
-            return fitFixture(bench, sweep.forFit(), options);
-        }
-    return by_itself(runsToFit(bench, sweep));
-}
-
 /// Whether the bench holds runs that were left out.
 bool leftSome(const Bench& bench, const std::vector<Id>& runs) { return runs.size() < bench.runs.size(); }
 
@@ -223,7 +210,11 @@ Expected<Output> fit(const FitQuestion& q) {
     const auto sweep = sweepToFit(*bench, q.preset);
     if (!sweep) return tl::make_unexpected(sweep.error());
     const auto runs = runsToFit(*bench, *sweep);
-    const auto fit = fitted(*bench, *sweep, layout_known, options);
+    const auto by_itself = [&](const Sweep& one) {
+        const auto all = runsToFit(*bench, one);
+        return layout_known ? fitFixture(*bench, all, options) : fitUnknownLayout(*bench, all, options);
+    };
+    const auto fit = fitLeaning(*bench, *sweep, options, by_itself, by_itself);
     if (!fit) return tl::make_unexpected(inFile(q.files.front(), fit.error()));
     if (!q.out.empty())
         if (const auto done = writeText(path(q.out), writeModel(fit->model)); !done)

@@ -303,6 +303,34 @@ class TestStages : public QObject {
         }
     }
 
+    /// Of two fixtures over one plane nothing is fitted, and that is said where it was asked for.
+    void aFitThatCannotBeSaysWhy() {
+        auto& w = *w_;
+        const auto sweeps = w.session.sweeps();
+        const auto pair = std::find_if(sweeps.begin(), sweeps.end(),
+                                       [](const Sweep& sweep) { return sweep.configuration.fixtures == 2; });
+        QVERIFY(pair != sweeps.end());
+        w.session.chooseConfiguration(pair->configuration);
+        goTo(QStringLiteral("field"));
+        // The fit that Field looks at is that of one fixture alone; without its runs there is none.
+        QVERIFY(w.session.fitSweep() != nullptr);
+        const auto alone = w.session.fitSweep()->runs;
+        QVERIFY(w.session
+                    .edit([&](Project& project) -> Expected<bool> {
+                        for (const auto run : alone)
+                            if (const auto done = project.removeRun(run); !done)
+                                return tl::make_unexpected(done.error());
+                        return true;
+                    })
+                    .isEmpty());
+        w.settle();
+        w.key(Qt::Key_J, Qt::ControlModifier);
+        QVERIFY(QTest::qWaitFor([&] { return !w.session.fitting(); }, 30'000));
+        QTRY_VERIFY2(w.lastWord().contains(QStringLiteral("plane")) ||
+                         w.lastWord().contains(QStringLiteral("no reading")),
+                     qPrintable(w.lastWord()));
+    }
+
     /// A channel that was read at nine points of one plane is fitted beside all channels together.
     void aChannelReadAtFewPointsIsFitted() {
         auto& w = *w_;

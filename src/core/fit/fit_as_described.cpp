@@ -73,15 +73,20 @@ std::vector<Id> runsForFit(const Bench& bench, const Sweep& sweep) {
     return runs;
 }
 
+Expected<FitResult> fitLeaning(const Bench& bench, const Sweep& sweep, FitOptions options,
+                               const FitOther& other, const FitOther& by_itself) {
+    const auto on = leansOn(bench, sweep);
+    if (!on) return by_itself(sweep);
+    auto borne = other(*on);
+    if (!borne) return by_itself(sweep);
+    options.leans_on = std::make_shared<const FitResult>(std::move(*borne));
+    return fitFixture(bench, sweep.forFit(), options);
+}
+
 Expected<FitResult> fitAsDescribed(const Bench& bench, const Sweep& sweep, const FitOptions& options,
                                    const FitOther& other) {
-    const auto on = leansOn(bench, sweep);
-    if (!on) return byItself(bench, sweep, options);
-    auto borne = other ? other(*on) : byItself(bench, *on, options);
-    if (!borne) return byItself(bench, sweep, options);
-    auto leaning = options;
-    leaning.leans_on = std::make_shared<const FitResult>(std::move(*borne));
-    return fitFixture(bench, sweep.forFit(), leaning);
+    const FitOther alone = [&](const Sweep& one) { return byItself(bench, one, options); };
+    return fitLeaning(bench, sweep, options, other ? other : alone, alone);
 }
 
 }  // namespace glumet

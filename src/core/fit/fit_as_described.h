@@ -19,8 +19,13 @@ std::optional<Sweep> leansOn(const Bench& bench, const Sweep& sweep);
 /// The runs whose readings speak for a sweep's fit: its own, and those of what it leans on.
 std::vector<Id> runsForFit(const Bench& bench, const Sweep& sweep);
 
-/// Another sweep's fit, for one that leans on it.
+/// A sweep's fit, however it is made.
 using FitOther = std::function<Expected<FitResult>(const Sweep&)>;
+
+/// The fit of a sweep that leans on another (leansOn()), which `other` fits; where there is none to lean on
+/// or that cannot be fitted, by itself. `options` are those of the leaning fit. Fails as fitFixture() does.
+Expected<FitResult> fitLeaning(const Bench& bench, const Sweep& sweep, FitOptions options,
+                               const FitOther& other, const FitOther& by_itself);
 
 /// The fit of a sweep: fitFixture() where the emitters are described, else fitUnknownLayout(); of channels
 /// read at few points by leaning on those read at many (leansOn()), which `other` fits where it is given.

@@ -63,8 +63,7 @@ std::optional<Fitter::HeightPrior> Fitter::sameHanging(const Run& run) const {
 
 /// Measured again before the first reading, a height is the mean of two, and the better known for it.
 Fitter::HeightPrior Fitter::heightAgain(const Run& run) const {
-    if (const auto known = sameHanging(run)) return *known;
-    HeightPrior prior{0.0, options_.run_height_mm};
+    auto prior = sameHanging(run).value_or(HeightPrior{0.0, options_.run_height_mm});
     for (const auto& check : bench_.checks)
         if (check.run == run.id && check.kind == CheckKind::Height)
             prior = {(check.value - run.height.value()) / 2.0, options_.run_height_mm / std::numbers::sqrt2};

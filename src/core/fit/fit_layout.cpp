@@ -186,10 +186,6 @@ double apart(const FitResult& one, const FitResult& other, const Bench& bench, I
     return std::sqrt(squares);
 }
 
-double chiSquareAbove(const FitResult& fit) {
-    return (fit.reduced_chi_square - 1.0) / std::sqrt(2.0 / std::max(1, fit.model.readings));
-}
-
 Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<Id>& runs,
                                      const FitOptions& options) {
     const auto candidates = likeliest(bench, runs, options);
@@ -212,7 +208,7 @@ Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<Id>& 
 void doubtLayout(FitResult& fit, const Bench& bench, const std::vector<Id>& runs, const FitOptions& options) {
     if (restsOnMeans(fit)) return;  // rings say too little of a layout
     const bool round = fit.model.shape == BeamShape::Round;
-    const double above = chiSquareAbove(fit);
+    const double above = (fit.reduced_chi_square - 1.0) / std::sqrt(2.0 / std::max(1, fit.model.readings));
     const bool scattered = above >= kCausesFrom || fit.distrusted() > kManyDistrusted * fit.model.readings;
     if (!scattered && above < (round ? kTriedFrom : kTriedFromUnround)) return;
     auto quiet = options;

@@ -131,7 +131,6 @@ void Fitter::addStepped(Eigen::MatrixXd& slopes, const Eigen::VectorXd& model) c
         if (!matters(j) || !(always || cut_off)) continue;
         auto moved = nuisances_.shared;
         moved[static_cast<std::size_t>(j)] += step;
-        // Instead of the derivative, where there is one.
         slopes.col(j) = (modelAt(moved) - model) / step;
     }
 }

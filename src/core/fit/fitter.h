@@ -63,8 +63,6 @@ std::optional<PlainerPicture> plainerPicture(const FitResult& fit, const Bench& 
                                              const std::vector<Id>& runs, const FitOptions& options);
 /// How far two fits' light is apart over a tank twice as long, relative, root mean square.
 double apart(const FitResult& one, const FitResult& other, const Bench& bench, Id run);
-/// So many of its own standard deviations the reduced chi-square lies above 1.
-double chiSquareAbove(const FitResult& fit);
 
 /// Mean square of the residuals in standard errors, none counted as more than six: about 1 for a fit that
 /// holds. Unlike the reduced chi-square it holds what the fit has ceased to trust.

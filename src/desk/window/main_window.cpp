@@ -75,7 +75,11 @@ MainWindow::MainWindow(Session& session, std::vector<StageEntry> stages)
     connect(&session_, &Session::fitChanged, this, [this] {
         if (fit_asked_ && !session_.fitting()) {
             fit_asked_ = false;
-            session_.say(tr("The fit is up to date."));
+            const auto* fit = session_.fit();
+            if (fit != nullptr && !*fit)
+                session_.warn(text(fit->error().what, session_.unit()));
+            else
+                session_.say(tr("The fit is up to date."));
         }
         if (entries_[at()].follows_fit) scheduleRefresh();
     });
