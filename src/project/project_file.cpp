@@ -201,8 +201,13 @@ void ProjectFile::mindPlace() {
                            "ProjectFile", "another file has taken the place of %1; save a copy of this one")
                            .arg(path_)};
     // Not a journal on the disk: SQLite makes none for a file that is not where it was.
-    run(QStringLiteral("PRAGMA journal_mode = MEMORY"));
-    without_log_ = true;
+    try {
+        run(QStringLiteral("PRAGMA journal_mode = MEMORY"));
+        without_log_ = true;
+    } catch (const SqlFault&) {
+        // Others who have the file open write into the same log: it is left at a later edit, when they are gone.
+        if (sqlite3_errcode(handle()) != SQLITE_BUSY) throw;
+    }
 }
 
 Expected<ProjectFile> ProjectFile::create(const QString& path, const QString& title,

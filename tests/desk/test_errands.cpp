@@ -16,6 +16,7 @@
 #include "desk/plan/plan_stage.h"
 #include "desk/shared/command_list.h"
 #include "desk/window/import_dialog.h"
+#include "project/kept_copies.h"
 #include "servers.h"
 
 using namespace glumet;
@@ -149,6 +150,8 @@ class TestErrands : public QObject {
         };
         QVERIFY(rename("Fern 21"));
         QVERIFY(says("saved "));
+        // The copy that the first edit has made beside it holds the log for a moment.
+        QTRY_VERIFY(!KeptCopies().of(file).isEmpty());
         QVERIFY(QFile::rename(file, w_->path("away.glumet")));
         QVERIFY(rename("Fern 22"));
         QVERIFY(says("file is gone") && !says("saved "));

@@ -390,6 +390,23 @@ class TestProject : public QObject {
         QVERIFY(!Project::open(path_));
     }
 
+    /// The file is moved away while a copy of it is made, or another program has it open: work goes on.
+    void aFileMovedAwayWhileOthersHaveItOpenIsWrittenOn() {
+        auto mine = withRun();
+        auto other = opened();
+        const auto plane = mine->bench().runs[0].planes[0].id;
+        const auto away = dir_->filePath(QStringLiteral("away.glumet"));
+        QVERIFY(QFile::rename(path_, away));
+        QVERIFY(mine->take(plane, readingAt(50, 50, 111)));
+        other.reset();
+        QVERIFY(mine->take(plane, readingAt(150, 50, 222)));
+        QVERIFY(!QFile::exists(path_ + QStringLiteral("-wal")));
+        mine.reset();
+        auto found = Project::open(away);
+        QVERIFY(found);
+        QCOMPARE((*found)->bench().runs[0].planes[0].readings.size(), std::size_t{2});
+    }
+
     void anotherProcessesWorkIsTakenIn() {
         auto mine = withRun();
         auto other = opened();
