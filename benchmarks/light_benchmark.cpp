@@ -5,6 +5,7 @@
 #include <chrono>
 #include <cmath>
 #include <functional>
+#include <thread>
 
 #include "core/base/parallel.h"
 #include "core/bench/grid.h"

@@ -73,6 +73,21 @@ std::optional<std::pair<quint64, quint64>> identityOf(const QString& path) {
     return std::pair<quint64, quint64>{seen.st_dev, seen.st_ino};
 }
 
+struct CloseDatabase {
+    void operator()(sqlite3* database) const { sqlite3_close(database); }
+};
+
+/// Page by page as they are at this moment, which asks nothing of what they hold. Throws SqlFault.
+void copyPages(sqlite3* from, const QString& to) {
+    sqlite3* opened = nullptr;
+    sqlite3_open(QFile::encodeName(to).constData(), &opened);
+    const std::unique_ptr<sqlite3, CloseDatabase> target(opened);
+    auto* backup = sqlite3_backup_init(target.get(), "main", from, "main");
+    if (backup != nullptr) sqlite3_backup_step(backup, -1);
+    if (backup == nullptr || sqlite3_backup_finish(backup) != SQLITE_OK)
+        throw SqlFault{QString::fromUtf8(sqlite3_errmsg(target.get()))};
+}
+
 int formatOf(const ProjectFile& file) {
     auto version = file.run(QStringLiteral("PRAGMA user_version"));
     return nextRow(version) ? version.value(0).toInt() : 0;
@@ -276,7 +291,9 @@ Expected<ProjectFile> ProjectFile::lookThrough(const QString& path) {
 
 Expected<bool> ProjectFile::copy(const QString& from, const QString& to) {
     try {
-        return connect(from).copyTo(to);
+        const auto file = connect(from);
+        copyPages(file.handle(), to);
+        return true;
     } catch (const SqlFault& fault) {
         return tl::make_unexpected(problemAt(from, QStringLiteral("cannot be copied: %1").arg(fault.text)));
     }

@@ -277,10 +277,11 @@ class TestLightField : public QObject {
             QVERIFY2(std::abs(budget.residual()) < 1e-3, qPrintable(QString::number(budget.residual())));
             QVERIFY(near(budget.planes[1].delivered, budget.bottom, 1e-9));
             // The rays and the field are two computations of one thing.
-            QVERIFY2(near(summedOver(scene, depths[0].value(), 60), budget.planes[0].delivered, 0.01),
+            const double summed = summedOver(scene, depths[0].value(), 60);
+            QVERIFY2(near(summed, budget.planes[0].delivered, 0.01),
                      qPrintable(QStringLiteral("%1: %2 against %3")
                                     .arg(seed)
-                                    .arg(summedOver(scene, depths[0].value(), 60))
+                                    .arg(summed)
                                     .arg(budget.planes[0].delivered)));
             for (const double wall : budget.walls) QVERIFY(wall >= 0.0);
         }

@@ -66,8 +66,10 @@ double brightness(const WavySurface& surface, const Point& emitter, double heigh
                   const Point& receiver, Point entry) {
     const auto at = [&](const Point& u) { return landing(surface, emitter, height, depth, n, u); };
     constexpr double kStep = 1e-3;
+    constexpr double kMet = 1e-9;
     double determinant = 1.0;
-    for (int round = 0; round < 6; ++round) {
+    double miss = 1.0;
+    for (int round = 0; round < 6 && miss > kMet; ++round) {
         const auto here = at(entry);
         const auto right = at({entry[0] + kStep, entry[1]});
         const auto back = at({entry[0], entry[1] + kStep});
@@ -78,6 +80,7 @@ double brightness(const WavySurface& surface, const Point& emitter, double heigh
         determinant = a * d - b * c;
         const double ex = receiver[0] - here[0];
         const double ey = receiver[1] - here[1];
+        miss = std::hypot(ex, ey);
         entry[0] += (d * ex - b * ey) / determinant;
         entry[1] += (a * ey - c * ex) / determinant;
     }
@@ -103,10 +106,19 @@ double shimmerByRays(const ExactField& field, double height, double depth) {
     const auto ways = field.arrivals(Millimetre(2000), Millimetre(2000), Millimetre(depth));
     double all = 0.0;
     for (const auto& way : ways) all += way.ppfd;
-    const WavySurface* flat = nullptr;
     std::mt19937_64 none(1);
-    const WavySurface still(none, 20.0, 0.0);
-    flat = &still;
+    const WavySurface flat(none, 20.0, 0.0);
+    const auto under = [&](const WavySurface& surface, const Point& emitter, const Point& entry) {
+        return brightness(surface, emitter, height, depth, n, receiver, entry);
+    };
+    const auto emitterOf = [&](const auto& way) {
+        const auto& source = field.sources()[way.source];
+        return Point{source.x_mm, source.y_mm};
+    };
+    const auto entryOf = [](const auto& way) { return Point{way.entry_x_mm, way.entry_y_mm}; };
+    std::vector<double> calm;
+    for (const auto& way : ways) calm.push_back(under(flat, emitterOf(way), entryOf(way)));
+    const double calm_above = under(flat, receiver, receiver);
     std::mt19937_64 random(20261127);
     double squares = 0.0;
     double straight = 0.0;
@@ -114,18 +126,10 @@ double shimmerByRays(const ExactField& field, double height, double depth) {
     for (int i = 0; i < kSurfaces; ++i) {
         const WavySurface surface(random, 20.0, 1e-6);
         double light = 0.0;
-        for (const auto& way : ways) {
-            const auto& source = field.sources()[way.source];
-            const Point emitter{source.x_mm, source.y_mm};
-            const Point entry{way.entry_x_mm, way.entry_y_mm};
-            light += way.ppfd / all *
-                     (brightness(surface, emitter, height, depth, n, receiver, entry) /
-                          brightness(*flat, emitter, height, depth, n, receiver, entry) -
-                      1.0);
-        }
-        const double above = brightness(surface, receiver, height, depth, n, receiver, receiver) /
-                                 brightness(*flat, receiver, height, depth, n, receiver, receiver) -
-                             1.0;
+        for (std::size_t way = 0; way < ways.size(); ++way)
+            light += ways[way].ppfd / all *
+                     (under(surface, emitterOf(ways[way]), entryOf(ways[way])) / calm[way] - 1.0);
+        const double above = under(surface, receiver, receiver) / calm_above - 1.0;
         squares += light * light;
         straight += above * above;
     }

@@ -1,0 +1,56 @@
+#include "core/base/parallel.h"
+
+#include <QTest>
+#include <atomic>
+#include <thread>
+#include <vector>
+
+using namespace glumet;
+
+/// Every index once, whoever takes it.
+class TestParallel : public QObject {
+    Q_OBJECT
+
+  private slots:
+    void everyIndexIsTakenOnce_data() {
+        QTest::addColumn<int>("count");
+        QTest::addColumn<int>("threads");
+        for (const int count : {0, 1, 2, 3, 1000})
+            for (const int threads : {0, 1, 2, 64}) QTest::addRow("%d by %d", count, threads) << count << threads;
+    }
+    void everyIndexIsTakenOnce() {
+        QFETCH(int, count);
+        QFETCH(int, threads);
+        std::vector<std::atomic<int>> taken(static_cast<std::size_t>(count));
+        forEachIndex(taken.size(), threads, [&](std::size_t i) { ++taken[i]; });
+        for (const auto& times : taken) QCOMPARE(times.load(), 1);
+    }
+
+    void loopsWithinLoopsEnd() {
+        std::atomic<int> all{0};
+        forEachIndex(8, 0, [&](std::size_t) {
+            forEachIndex(8, 0, [&](std::size_t) { forEachIndex(8, 0, [&](std::size_t) { ++all; }); });
+        });
+        QCOMPARE(all.load(), 512);
+    }
+
+    /// Each waits for its own loop only, and finds all of it done.
+    void manyCallAtOnce() {
+        std::atomic<int> wrong{0};
+        {
+            std::vector<std::jthread> callers;
+            for (int caller = 0; caller < 4; ++caller)
+                callers.emplace_back([&] {
+                    for (int round = 0; round < 500; ++round) {
+                        std::atomic<int> sum{0};
+                        forEachIndex(20, 0, [&](std::size_t i) { sum += static_cast<int>(i); });
+                        if (sum != 190) ++wrong;
+                    }
+                });
+        }
+        QCOMPARE(wrong.load(), 0);
+    }
+};
+
+QTEST_APPLESS_MAIN(TestParallel)
+#include "test_parallel.moc"
