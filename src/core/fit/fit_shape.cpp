@@ -1,6 +1,7 @@
 #include <algorithm>
 #include <atomic>
 #include <cmath>
+#include <map>
 #include <numbers>
 
 #include "core/fit/fitter.h"
@@ -81,6 +82,15 @@ Eigen::MatrixXd alikePrecision(BeamShape shape) {
     return (every - weights * weights.transpose()) * kStretches / std::pow(kAlike, 2);
 }
 
+/// Index of the tried strength that is nearest as a factor.
+template <std::size_t N>
+int nearestOf(const std::array<double, N>& strengths, double strength) {
+    const auto nearer = [&](double a, double b) {
+        return std::abs(std::log(a / strength)) < std::abs(std::log(b / strength));
+    };
+    return static_cast<int>(std::min_element(strengths.begin(), strengths.end(), nearer) - strengths.begin());
+}
+
 double logDeterminant(const Eigen::LLT<Eigen::MatrixXd>& factor) {
     return 2.0 * factor.matrixLLT().diagonal().array().log().sum();
 }
@@ -133,15 +143,32 @@ double Fitter::evidenceUnder(const Sums& sums, std::size_t outward, std::size_t 
 }
 
 double Fitter::chooseSmoothness(const Sums& sums) {
-    double best = -1e300;
-    const std::size_t turns = shape_ == BeamShape::Round ? 1 : kAbout.size();
-    for (std::size_t outward = 0; outward < kOutward.size(); ++outward)
-        for (std::size_t about = 0; about < turns; ++about) {
-            const double evidence = evidenceUnder(sums, outward, about);
-            if (evidence <= best) continue;
-            best = evidence;
-            smoothness_ = {kOutward[outward], kAbout[about]};
+    const int turns = shape_ == BeamShape::Round ? 1 : static_cast<int>(kAbout.size());
+    std::map<std::pair<int, int>, double> tried;
+    const auto under = [&](int outward, int about) {
+        const auto [at, fresh] = tried.try_emplace({outward, about}, 0.0);
+        if (fresh)
+            at->second =
+                evidenceUnder(sums, static_cast<std::size_t>(outward), static_cast<std::size_t>(about));
+        return at->second;
+    };
+    // Uphill from the strength of before: the evidence has one summit, and each trial costs a factorisation.
+    int outward = nearestOf(kOutward, smoothness_.outward);
+    int about = std::min(nearestOf(kAbout, smoothness_.about), turns - 1);
+    double best = under(outward, about);
+    for (bool higher = true; higher;) {
+        higher = false;
+        for (const auto& [o, a] : {std::pair{outward - 1, about}, std::pair{outward + 1, about},
+                                   std::pair{outward, about - 1}, std::pair{outward, about + 1}}) {
+            if (o < 0 || o >= static_cast<int>(kOutward.size()) || a < 0 || a >= turns) continue;
+            if (under(o, a) <= best) continue;
+            best = under(o, a);
+            outward = o;
+            about = a;
+            higher = true;
         }
+    }
+    smoothness_ = {kOutward[static_cast<std::size_t>(outward)], kAbout[static_cast<std::size_t>(about)]};
     return best;
 }
 

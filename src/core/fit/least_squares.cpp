@@ -18,12 +18,13 @@ Eigen::VectorXd minimumOver(const std::vector<bool>& free, const Eigen::MatrixXd
     const auto m = static_cast<Eigen::Index>(at.size());
     Eigen::MatrixXd part(m, m);
     Eigen::VectorXd right(m);
-    for (Eigen::Index i = 0; i < m; ++i) {
-        right(i) = g(at[static_cast<std::size_t>(i)]);
-        for (Eigen::Index j = 0; j < n; ++j)
-            if (!free[static_cast<std::size_t>(j)]) right(i) -= h(at[static_cast<std::size_t>(i)], j) * x(j);
-        for (Eigen::Index j = 0; j < m; ++j)
-            part(i, j) = h(at[static_cast<std::size_t>(i)], at[static_cast<std::size_t>(j)]);
+    Eigen::VectorXd held = Eigen::VectorXd::Zero(n);
+    for (Eigen::Index j = 0; j < n; ++j)
+        if (!free[static_cast<std::size_t>(j)]) held += h.col(j) * x(j);
+    for (Eigen::Index j = 0; j < m; ++j) {
+        const auto column = at[static_cast<std::size_t>(j)];
+        right(j) = g(column) - held(column);
+        for (Eigen::Index i = 0; i < m; ++i) part(i, j) = h(at[static_cast<std::size_t>(i)], column);
     }
     const Eigen::VectorXd solved = part.llt().solve(right);
     for (Eigen::Index i = 0; i < m; ++i) x(at[static_cast<std::size_t>(i)]) = solved(i);
