@@ -3,17 +3,17 @@
 #include <atomic>
 
 #include "core/bench/sweep.h"
-#include "core/simulation/demo_scenario.h"
 #include "core/words/sentence.h"
 #include "desk/shared/answer_store.h"
 #include "desk/shared/fit_job.h"
+#include "project/shipped_demo.h"
 
 using namespace glumet;
 
 namespace {
 
 const Bench& demo() {
-    static const Bench bench = demoReadings(2);
+    static const Bench bench = testing::shippedDemo();
     return bench;
 }
 

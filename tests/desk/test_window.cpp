@@ -11,6 +11,7 @@
 #include "desk/window_fixture.h"
 #include "meters/simulated_meter.h"
 #include "project/held_project.h"
+#include "project/shipped_demo.h"
 
 using namespace glumet;
 using glumet::testing::HeldProject;
@@ -369,7 +370,7 @@ class TestWindow : public QObject {
         connect(&meter, &Meter::sampled, this, [&](double, double ppfd) { samples.push_back(ppfd); });
         meter.advance(1.0);
         QVERIFY(samples.empty());
-        const auto bench = demoReadings(3);
+        const auto bench = testing::shippedDemo();
         meter.setScene(sceneOf(bench, bench.runs[0]));
         meter.advance(1.0);
         QVERIFY(samples.empty());

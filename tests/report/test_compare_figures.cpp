@@ -1,7 +1,7 @@
 #include <QImage>
 #include <QTest>
 
-#include "core/simulation/demo_scenario.h"
+#include "project/shipped_demo.h"
 #include "report/compare_figure.h"
 
 using namespace glumet;
@@ -13,7 +13,7 @@ const Comparison& compared() {
     static const Comparison one = [] {
         CompareQuestion question;
         question.resamples = 100;
-        return compareAll(std::make_shared<const Bench>(demoReadings(20261124)), {}, question);
+        return compareAll(std::make_shared<const Bench>(testing::shippedDemo()), {}, question);
     }();
     return one;
 }

@@ -7,7 +7,6 @@
 #include "core/bench/reading_row.h"
 #include "core/compare/comparison.h"
 #include "core/fit/fit_as_described.h"
-#include "core/simulation/demo_scenario.h"
 #include "core/verdicts/height_schools.h"
 #include "core/words/sentence.h"
 #include "formats/bench_json.h"
@@ -16,6 +15,7 @@
 #include "formats/model_json.h"
 #include "formats/readings_csv.h"
 #include "formats/spectrum_file.h"
+#include "project/shipped_demo.h"
 
 using namespace glumet;
 
@@ -23,7 +23,7 @@ namespace {
 
 const Bench& demo() {
     static const Bench bench = [] {
-        auto made = demoReadings(11);
+        auto made = testing::shippedDemo();
         made.method.licence = "CC-BY-4.0";
         made.method.reviewer = "Wren and Lark";
         return made;

@@ -3,8 +3,8 @@
 
 #include "core/bench/grid.h"
 #include "core/bench/sweep.h"
-#include "core/simulation/demo_scenario.h"
 #include "core/words/sentence.h"
+#include "project/shipped_demo.h"
 #include "report/chart_figure.h"
 #include "report/plan_figure.h"
 #include "report/section_figure.h"
@@ -16,7 +16,7 @@ using namespace glumet;
 namespace {
 
 const Bench& demo() {
-    static const Bench bench = demoReadings(11);
+    static const Bench bench = testing::shippedDemo();
     return bench;
 }
 

@@ -2,8 +2,8 @@
 #include <QTest>
 
 #include "core/living/living_findings.h"
-#include "core/simulation/demo_scenario.h"
 #include "core/words/sentence.h"
+#include "project/shipped_demo.h"
 #include "report/blending_figure.h"
 #include "report/living_sheet.h"
 #include "report/page/pdf_page.h"
@@ -13,7 +13,7 @@ using namespace glumet;
 namespace {
 
 const Bench& demo() {
-    static const Bench bench = demoReadings(11);
+    static const Bench bench = testing::shippedDemo();
     return bench;
 }
 

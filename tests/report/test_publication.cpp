@@ -7,6 +7,7 @@
 #include "core/simulation/demo_scenario.h"
 #include "core/words/sentence.h"
 #include "formats/zip_archive.h"
+#include "project/shipped_demo.h"
 #include "report/page/html_page.h"
 #include "report/review/publish.h"
 #include "report/review/sections.h"
@@ -18,7 +19,7 @@ namespace {
 
 /// The demonstration with its fits, made once.
 struct Demo {
-    Bench bench = demoReadings(11);
+    Bench bench = testing::shippedDemo();
     std::vector<Sweep> sweeps = sweepsOf(bench);
     KeptFits fits{[this](const Sweep& sweep) { return fitAsDescribed(bench, sweep); }};
 

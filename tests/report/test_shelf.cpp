@@ -7,8 +7,8 @@
 #include <QTemporaryDir>
 #include <QTest>
 
-#include "core/simulation/demo_scenario.h"
 #include "core/words/sentence.h"
+#include "project/shipped_demo.h"
 #include "report/data_package.h"
 #include "report/review/publish.h"
 
@@ -17,7 +17,7 @@ using namespace glumet;
 namespace {
 
 const Bench& demo() {
-    static const Bench bench = demoReadings(11);
+    static const Bench bench = testing::shippedDemo();
     return bench;
 }
 

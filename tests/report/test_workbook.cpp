@@ -3,9 +3,9 @@
 #include <QTest>
 #include <QXmlStreamReader>
 
-#include "core/simulation/demo_scenario.h"
 #include "core/words/sentence.h"
 #include "formats/zip_archive.h"
+#include "project/shipped_demo.h"
 
 using namespace glumet;
 
@@ -15,7 +15,7 @@ const QString kDay = QStringLiteral("2026-11-24");
 
 /// The demonstration, made once.
 const Bench& demo() {
-    static const Bench bench = demoReadings(11);
+    static const Bench bench = testing::shippedDemo();
     return bench;
 }
 
