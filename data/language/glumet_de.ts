@@ -5386,6 +5386,10 @@
             <numerusform></numerusform>
         </translation>
     </message>
+    <message>
+        <source>must be 1 mm or more</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>

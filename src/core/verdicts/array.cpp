@@ -64,6 +64,7 @@ std::optional<Problem> ArrayQuestion::invalid() const {
         return Problem{"count", say(GLUMET_SAY("Core", "must lie between 1 and 20"))};
     if (!(height.value() > 0.0 && height.value() < 1e5))
         return Problem{"height", say(GLUMET_SAY("Core", "must be above 0 mm"))};
+    if (!(step.value() >= 1.0)) return Problem{"step", say(GLUMET_SAY("Core", "must be 1 mm or more"))};
     if (!(share > 0.0 && share <= 1.5))
         return Problem{"share", say(GLUMET_SAY("Core", "must lie between 0 and 150 %"))};
     if (depth && !(depth->value() >= 0.0 && depth->value() <= tank.water_depth_mm))
@@ -120,32 +121,55 @@ LitPoints litPoints(FastField& field, const ArrayQuestion& q, const Goal& goal) 
     return out;
 }
 
+namespace {
+
+/// With the spacing that fills the band best.
+Expected<CountRow> rowOf(const LightModel& model, const ArrayQuestion& q) {
+    const auto answer = spacing(model, q);
+    if (!answer) return tl::make_unexpected(answer.error());
+    const auto& fill = answer->schools.back();
+    const bool keeps = fill.speaks() && answer->steps[fill.step].keeps;
+    return CountRow{q.count, q.along, q.turned, fill.best, fill.level_pct, keeps, fill.centres_mm};
+}
+
+/// The question with the way in which so many are hung best, by coarse steps; nothing where they fit in none.
+Expected<std::optional<ArrayQuestion>> bestWay(const LightModel& model, const ArrayQuestion& question) {
+    constexpr Millimetre kCoarse{20};
+    constexpr std::array kWays{std::pair{RowAlong::Length, false}, std::pair{RowAlong::Length, true},
+                               std::pair{RowAlong::Width, false}, std::pair{RowAlong::Width, true}};
+    std::optional<ArrayQuestion> found;
+    std::pair<bool, double> best;
+    for (const auto& [along, turned] : kWays) {
+        auto way = question;
+        way.along = along;
+        way.turned = turned;
+        // One fixture alone hangs in the middle whichever way the row would run.
+        if (equallyHung(model, way).empty() || (way.count == 1 && along == RowAlong::Width)) continue;
+        way.step = std::max(question.step, kCoarse);
+        const auto row = rowOf(model, way);
+        if (!row) return tl::make_unexpected(row.error());
+        way.step = question.step;
+        if (found && std::pair(row->keeps, row->share) <= std::pair(best.first, best.second + 1e-9)) continue;
+        best = {row->keeps, row->share};
+        found = std::move(way);
+    }
+    return found;
+}
+
+}  // namespace
+
 Expected<std::vector<CountRow>> counts(const LightModel& model, ArrayQuestion question, double goal_share,
                                        int most) {
     std::vector<CountRow> rows;
     question.draws = 0;
-    for (int count = 1; count <= most; ++count) {
-        std::optional<CountRow> best;
-        question.count = count;
-        const std::array ways{std::pair{RowAlong::Length, false}, std::pair{RowAlong::Length, true},
-                              std::pair{RowAlong::Width, false}, std::pair{RowAlong::Width, true}};
-        for (const auto& [along, turned] : ways) {
-            question.along = along;
-            question.turned = turned;
-            if (equallyHung(model, question).empty()) continue;
-            // One fixture alone hangs in the middle whichever way the row would run.
-            if (count == 1 && along == RowAlong::Width) continue;
-            const auto answer = spacing(model, question);
-            if (!answer) return tl::make_unexpected(answer.error());
-            const auto& fill = answer->schools.back();
-            const bool keeps = fill.speaks() && answer->steps[fill.step].keeps;
-            const CountRow row{count, along, turned, fill.best, fill.level_pct, keeps, fill.centres_mm};
-            if (!best || std::pair(row.keeps, row.share) > std::pair(best->keeps, best->share + 1e-9))
-                best = row;
-        }
-        if (!best) break;
-        rows.push_back(*best);
-        if (best->keeps && best->share >= goal_share) break;
+    for (question.count = 1; question.count <= most; ++question.count) {
+        const auto way = bestWay(model, question);
+        if (!way) return tl::make_unexpected(way.error());
+        if (!*way) break;
+        const auto row = rowOf(model, **way);
+        if (!row) return tl::make_unexpected(row.error());
+        rows.push_back(*row);
+        if (row->keeps && row->share >= goal_share) break;
     }
     return rows;
 }

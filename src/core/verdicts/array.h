@@ -38,6 +38,7 @@ struct ArrayQuestion {
     bool turned = false;  ///< each by 90°
     InnerOnes inner = InnerOnes::Stay;
     bool symmetric = true;            ///< else seam and band fill may move each fixture by itself
+    Millimetre step{5};               ///< the outermost are tried further out by so much each time
     double share = 0.75;              ///< of the edge-share school
     std::optional<Millimetre> depth;  ///< of edge share and seam; default: half the water
     int columns = 0;                  ///< of the grid; 0: cells of about 100 mm
@@ -143,8 +144,8 @@ struct CountRow {
     std::vector<double> centres_mm;
 };
 /// The fewest fixtures, up to `most`, whose best spacing puts at least `goal_share` into the band and keeps
-/// ceiling and floor; lengthwise, turned, and crosswise. Every number tried with its best way; the last row
-/// is the answer when it reaches the share.
+/// ceiling and floor; lengthwise, turned, and crosswise. Every number tried with its best way, which coarse
+/// steps tell and the question's own then space; the last row is the answer when it reaches the share.
 Expected<std::vector<CountRow>> counts(const LightModel& model, ArrayQuestion question, double goal_share,
                                        int most = 6);
 

@@ -10,7 +10,6 @@
 namespace glumet {
 namespace {
 
-constexpr double kStepMm = 5.0;
 constexpr double kCellMm = 100.0;
 
 class Spacer {
@@ -30,7 +29,7 @@ class Spacer {
         auto lit = hung(model_, q_, start_);
         if (!lit) return tl::make_unexpected(lit.error());
         field_.emplace(std::move(*lit));
-        for (double outward = 0.0;; outward += kStepMm) {
+        for (double outward = 0.0;; outward += q_.step.value()) {
             if (q_.stop.stop_requested()) return problem("", say(GLUMET_SAY("Core", "cancelled")));
             const auto centres = hungAt(outward);
             if (outward > 0.0 && (centres.front() < room_.low() - 1e-9 || q_.count == 1)) break;
