@@ -124,8 +124,8 @@ LitPoints litPoints(FastField& field, const ArrayQuestion& q, const Goal& goal) 
 namespace {
 
 /// With the spacing that fills the band best.
-Expected<CountRow> rowOf(const LightModel& model, const ArrayQuestion& q) {
-    const auto answer = spacing(model, q);
+Expected<CountRow> rowOf(const LightModel& model, const ArrayQuestion& q, std::optional<FastField>& field) {
+    const auto answer = spacing(model, q, field);
     if (!answer) return tl::make_unexpected(answer.error());
     const auto& fill = answer->schools.back();
     const bool keeps = fill.speaks() && answer->steps[fill.step].keeps;
@@ -133,7 +133,8 @@ Expected<CountRow> rowOf(const LightModel& model, const ArrayQuestion& q) {
 }
 
 /// The question with the way in which so many are hung best, by coarse steps; nothing where they fit in none.
-Expected<std::optional<ArrayQuestion>> bestWay(const LightModel& model, const ArrayQuestion& question) {
+Expected<std::optional<ArrayQuestion>> bestWay(const LightModel& model, const ArrayQuestion& question,
+                                               std::optional<FastField>& field) {
     constexpr Millimetre kCoarse{20};
     constexpr std::array kWays{std::pair{RowAlong::Length, false}, std::pair{RowAlong::Length, true},
                                std::pair{RowAlong::Width, false}, std::pair{RowAlong::Width, true}};
@@ -146,7 +147,7 @@ Expected<std::optional<ArrayQuestion>> bestWay(const LightModel& model, const Ar
         // One fixture alone hangs in the middle whichever way the row would run.
         if (equallyHung(model, way).empty() || (way.count == 1 && along == RowAlong::Width)) continue;
         way.step = std::max(question.step, kCoarse);
-        const auto row = rowOf(model, way);
+        const auto row = rowOf(model, way, field);
         if (!row) return tl::make_unexpected(row.error());
         way.step = question.step;
         if (found && std::pair(row->keeps, row->share) <= std::pair(best.first, best.second + 1e-9)) continue;
@@ -161,12 +162,13 @@ Expected<std::optional<ArrayQuestion>> bestWay(const LightModel& model, const Ar
 Expected<std::vector<CountRow>> counts(const LightModel& model, ArrayQuestion question, double goal_share,
                                        int most) {
     std::vector<CountRow> rows;
+    std::optional<FastField> field;  // its tables serve every number and way
     question.draws = 0;
     for (question.count = 1; question.count <= most; ++question.count) {
-        const auto way = bestWay(model, question);
+        const auto way = bestWay(model, question, field);
         if (!way) return tl::make_unexpected(way.error());
         if (!*way) break;
-        const auto row = rowOf(model, **way);
+        const auto row = rowOf(model, **way, field);
         if (!row) return tl::make_unexpected(row.error());
         rows.push_back(*row);
         if (row->keeps && row->share >= goal_share) break;

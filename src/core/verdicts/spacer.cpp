@@ -14,8 +14,12 @@ constexpr double kCellMm = 100.0;
 
 class Spacer {
   public:
-    Spacer(const LightModel& model, const ArrayQuestion& question)
-        : model_(model), q_(question), points_(arrayPoints(question)), room_(roomOf(model, question)) {
+    Spacer(const LightModel& model, const ArrayQuestion& question, std::optional<FastField>& field)
+        : model_(model),
+          q_(question),
+          points_(arrayPoints(question)),
+          room_(roomOf(model, question)),
+          field_(field) {
         depth_mm_ = spacingDepth(q_).value();
     }
 
@@ -28,7 +32,10 @@ class Spacer {
                                         Count{q_.count}));
         auto lit = hung(model_, q_, start_);
         if (!lit) return tl::make_unexpected(lit.error());
-        field_.emplace(std::move(*lit));
+        if (field_)
+            field_->setScene(std::move(*lit));
+        else
+            field_.emplace(std::move(*lit));
         for (double outward = 0.0;; outward += q_.step.value()) {
             if (q_.stop.stop_requested()) return problem("", say(GLUMET_SAY("Core", "cancelled")));
             const auto centres = hungAt(outward);
@@ -196,7 +203,7 @@ class Spacer {
     const ArrayQuestion& q_;
     ArrayPoints points_;
     RowRoom room_;
-    std::optional<FastField> field_;
+    std::optional<FastField>& field_;
     std::vector<double> start_;
     double depth_mm_ = 0.0;
     SpacingAnswer answer_;
@@ -217,8 +224,14 @@ ArrayPoints arrayPoints(const ArrayQuestion& q) {
 }
 
 Expected<SpacingAnswer> spacing(const LightModel& model, const ArrayQuestion& question) {
+    std::optional<FastField> field;
+    return spacing(model, question, field);
+}
+
+Expected<SpacingAnswer> spacing(const LightModel& model, const ArrayQuestion& question,
+                                std::optional<FastField>& field) {
     if (const auto wrong = question.invalid()) return tl::make_unexpected(*wrong);
-    auto answer = Spacer(model, question).run();
+    auto answer = Spacer(model, question, field).run();
     if (answer) addSpacingIntervals(*answer);
     return answer;
 }
