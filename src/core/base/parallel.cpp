@@ -35,11 +35,12 @@ class Helpers {
     std::size_t size() const { return threads_.size(); }
 
     void share(Loop& loop) {
+        const bool one = loop.places == 1;
         {
             const std::lock_guard lock(mutex_);
             open_.push_back(&loop);
         }
-        loop.places == 1 ? wanted_.notify_one() : wanted_.notify_all();
+        one ? wanted_.notify_one() : wanted_.notify_all();
         loop.run();
         std::unique_lock lock(mutex_);
         std::erase(open_, &loop);
