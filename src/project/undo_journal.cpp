@@ -1,5 +1,7 @@
 #include "project/undo_journal.h"
 
+#include <sqlite3.h>
+
 #include <algorithm>
 #include <vector>
 
@@ -24,29 +26,26 @@ void UndoJournal::record(qlonglong step) const {
     file_.run(QStringLiteral("UPDATE undo_recording SET step = ?"), {step});
 }
 
-/// Triggers record for whatever step stands in undo_recording: for none while it is empty.
-UndoJournal::Paused UndoJournal::pause() const {
-    Paused before;
-    auto step = file_.run(QStringLiteral("SELECT step FROM undo_recording"));
-    if (nextRow(step)) before.step = step.value(0).toLongLong();
-    step.finish();
-    for (const auto& table : described::allTables()) {
-        auto last = file_.run(QStringLiteral("SELECT coalesce(max(id), 0) FROM %1").arg(table.name));
-        before.last.push_back(nextRow(last) ? last.value(0).toLongLong() : 0);
-    }
-    file_.run(QStringLiteral("DELETE FROM undo_recording"));
-    return before;
+void UndoJournal::WithoutTriggers::set(bool on) const {
+    sqlite3_db_config(file_.handle(), SQLITE_DBCONFIG_ENABLE_TRIGGER, on ? 1 : 0, nullptr);
 }
 
-void UndoJournal::goOn(const Paused& before) const {
-    file_.run(QStringLiteral("INSERT INTO undo_recording VALUES(1, ?)"), {before.step});
-    auto last = before.last.begin();
+std::vector<qlonglong> UndoJournal::lastRows() const {
+    std::vector<qlonglong> rows;
+    for (const auto& table : described::allTables()) {
+        auto last = file_.run(QStringLiteral("SELECT coalesce(max(id), 0) FROM %1").arg(table.name));
+        rows.push_back(nextRow(last) ? last.value(0).toLongLong() : 0);
+    }
+    return rows;
+}
+
+void UndoJournal::recordBeyond(const std::vector<qlonglong>& last) const {
+    auto row = last.begin();
     for (const auto& table : described::allTables())
-        file_.run(QStringLiteral(
-                      "INSERT INTO undo_change(step, table_name, op, row_id) SELECT ?, '%1', 'insert', id "
-                      "FROM %1 WHERE id > ? ORDER BY id")
+        file_.run(QStringLiteral("INSERT INTO undo_change(step, table_name, op, row_id) SELECT (SELECT step "
+                                 "FROM undo_recording), '%1', 'insert', id FROM %1 WHERE id > ? ORDER BY id")
                       .arg(table.name),
-                  {before.step, *last++});
+                  {*row++});
 }
 
 void UndoJournal::begin(const QString& title) const {

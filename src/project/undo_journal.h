@@ -20,9 +20,12 @@ class UndoJournal {
     /// million of them cost a fraction of what they do one by one. Throws SqlFault.
     template <class Work>
     void recordAdded(Work work) const {
-        const auto before = pause();
-        work();
-        goOn(before);
+        const auto last = lastRows();
+        {
+            const WithoutTriggers off(file_);
+            work();
+        }
+        recordBeyond(last);
     }
 
     /// Title of the step that undo() or redo() would take; empty when there is none.
@@ -47,13 +50,22 @@ class UndoJournal {
     bool replay(const Step& step, bool undone) const;
     void revert(const QString& table, const QString& op, qlonglong row, qlonglong seq) const;
     void record(qlonglong step) const;
-    /// The step under way, and the last row of each table.
-    struct Paused {
-        qlonglong step = 0;
-        std::vector<qlonglong> last;
+    /// Each row that fires one takes half as long again, even where nothing is to be recorded.
+    class WithoutTriggers {
+      public:
+        explicit WithoutTriggers(const ProjectFile& file) : file_(file) { set(false); }
+        WithoutTriggers(const WithoutTriggers&) = delete;
+        WithoutTriggers& operator=(const WithoutTriggers&) = delete;
+        ~WithoutTriggers() { set(true); }
+
+      private:
+        void set(bool on) const;
+        const ProjectFile& file_;
     };
-    Paused pause() const;
-    void goOn(const Paused& before) const;
+    /// The last row of each table, in their order.
+    std::vector<qlonglong> lastRows() const;
+    /// Records the rows after those as added by the step under way.
+    void recordBeyond(const std::vector<qlonglong>& last) const;
 
     const ProjectFile& file_;
 };
