@@ -28,6 +28,8 @@ namespace glumet {
 namespace {
 
 constexpr int kHeaderSize = 100;
+constexpr int kJournalModeAt[] = {18, 19};  // to write, to read
+constexpr char kWal = 2;
 constexpr int kUserVersionAt = 60;
 constexpr int kApplicationIdAt = 68;
 
@@ -86,6 +88,23 @@ void copyPages(sqlite3* from, const QString& to) {
     if (backup != nullptr) sqlite3_backup_step(backup, -1);
     if (backup == nullptr || sqlite3_backup_finish(backup) != SQLITE_OK)
         throw SqlFault{QString::fromUtf8(sqlite3_errmsg(target.get()))};
+}
+
+/// A file of our tables with nothing in them, in WAL mode. Throws SqlFault.
+QByteArray emptyTables() {
+    sqlite3* opened = nullptr;
+    sqlite3_open(":memory:", &opened);
+    const std::unique_ptr<sqlite3, CloseDatabase> memory(opened);
+    for (const auto& statement : schemaStatements())
+        if (sqlite3_exec(memory.get(), statement.toUtf8().constData(), nullptr, nullptr, nullptr) !=
+            SQLITE_OK)
+            throw SqlFault{QString::fromUtf8(sqlite3_errmsg(memory.get()))};
+    sqlite3_int64 size = 0;
+    const std::unique_ptr<unsigned char, decltype(&sqlite3_free)> bytes(
+        sqlite3_serialize(memory.get(), "main", &size, 0), &sqlite3_free);
+    QByteArray out(reinterpret_cast<const char*>(bytes.get()), static_cast<qsizetype>(size));
+    for (const int at : kJournalModeAt) out[at] = kWal;
+    return out;
 }
 
 int formatOf(const ProjectFile& file) {
@@ -220,7 +239,8 @@ void ProjectFile::mindPlace() {
         run(QStringLiteral("PRAGMA journal_mode = MEMORY"));
         without_log_ = true;
     } catch (const SqlFault&) {
-        // Others who have the file open write into the same log: it is left at a later edit, when they are gone.
+        // Others who have the file open write into the same log: it is left at a later edit, when they are
+        // gone.
         if (sqlite3_errcode(handle()) != SQLITE_BUSY) throw;
     }
 }
@@ -255,16 +275,19 @@ Expected<ProjectFile> ProjectFile::create(const QString& path, const QString& ti
 
 /// A whole, closed project without content.
 void ProjectFile::makeEmpty(const QString& path, const QString& title) {
+    static const QByteArray tables = emptyTables();
+    QFile fresh(path);
+    if (!fresh.open(QIODevice::WriteOnly | QIODevice::NewOnly) || fresh.write(tables) != tables.size() ||
+        !fresh.flush())
+        throw SqlFault{fresh.errorString()};
+    fresh.close();
     const auto file = connect(path);
-    // The tables are made before the switch to WAL, so that the header on the disk names the format.
     Transaction transaction(file);
-    for (const auto& statement : schemaStatements()) file.run(statement);
     const auto& project = described::tableNamed(QStringLiteral("project"));
     file.run(described::insertStatement(project),
              described::valuesOf(ProjectHead{1, title.toStdString(), {}}, 0, {}));
     file.run(QStringLiteral("DELETE FROM undo_change"));
     transaction.commit();
-    file.run(QStringLiteral("PRAGMA journal_mode = WAL"));
 }
 
 Expected<ProjectFile> ProjectFile::look(const QString& path) {

@@ -62,13 +62,13 @@ void ValueStrip::paintEvent(QPaintEvent* /*event*/) {
         return QPointF(width() * (1.0 - (samples_.back().first - sample.first) / seconds_),
                        height() * (0.5 - 0.5 * (sample.second - middle) / half));
     };
-    // Single lines are drawn straight away; a path of hundreds of them is first made into an outline, which
-    // takes twenty times as long.
+    // Single lines no wider than a pixel are drawn straight away; wider ones, and a path of hundreds, are
+    // first made into an outline, which takes twenty times as long.
     std::vector<QLineF> lines;
     lines.reserve(samples_.size());
     for (std::size_t i = 1; i < samples_.size(); ++i)
         lines.emplace_back(at(samples_[i - 1]), at(samples_[i]));
-    p.setPen(QPen(c.water, 1.5));
+    p.setPen(QPen(c.water, 1.0));
     p.drawLines(lines.data(), static_cast<int>(lines.size()));
 }
 
