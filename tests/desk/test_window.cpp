@@ -1,4 +1,5 @@
 #include <QComboBox>
+#include <QLabel>
 #include <QPlainTextEdit>
 #include <QPushButton>
 #include <QTableWidget>
@@ -362,6 +363,20 @@ class TestWindow : public QObject {
                                            widget->objectName()));
             }
         }
+    }
+
+    /// The instrument's name takes room from a word that is said with it: what does not fit ends in dots.
+    void aLongWordIsCutWithDots() {
+        QVERIFY(w_->createWithRuns({200}));
+        w_->window.showStage(QStringLiteral("measure"));
+        w_->settle();
+        w_->key(Qt::Key_M, Qt::ControlModifier);
+        w_->settle();
+        const auto* word = w_->find<QLabel>("lastWord");
+        QVERIFY(w_->lastWord().startsWith(QStringLiteral("Practice meter on")));
+        QVERIFY(word->text() != w_->lastWord());
+        QVERIFY2(word->fontMetrics().horizontalAdvance(word->text()) <= word->width(),
+                 qPrintable(word->text()));
     }
 
     void theSimulatedMeterSpeaksOnlyWithASceneAndAPlace() {

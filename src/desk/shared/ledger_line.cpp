@@ -92,6 +92,7 @@ LedgerLine::LedgerLine(Session& session)
     strip_->setFixedSize(130, 30);
     swing_->setFixedWidth(120);
     word_->setObjectName(QStringLiteral("lastWord"));
+    word_->installEventFilter(this);
     word_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
     // The instrument's name gives way in a narrow window.
     meter_->setProperty("quiet", true);
@@ -224,10 +225,21 @@ void LedgerLine::showSample(double seconds, double ppfd) {
 
 void LedgerLine::showWord(const QString& sentence, bool problem) {
     setRole(word_, problem ? TextRole::Problem : TextRole::Body);
-    word_->setText(word_->fontMetrics().elidedText(sentence, Qt::ElideRight, qMax(word_->width(), 200)));
     word_->setToolTip(sentence);
     word_->setAccessibleName(sentence);
+    fitWord();
     if (problem) announce(*word_);
+}
+
+void LedgerLine::fitWord() {
+    const auto& sentence = word_->toolTip();
+    word_->setText(word_->fontMetrics().elidedText(sentence, Qt::ElideRight, qMax(word_->width(), 200)));
+}
+
+/// The instrument's name beside it may take room from a word that is there already.
+bool LedgerLine::eventFilter(QObject* watched, QEvent* event) {
+    if (watched == word_ && event->type() == QEvent::Resize) fitWord();
+    return QWidget::eventFilter(watched, event);
 }
 
 void LedgerLine::refresh() {

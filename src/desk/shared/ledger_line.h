@@ -52,8 +52,10 @@ class LedgerLine : public QWidget {
 
   protected:
     void resizeEvent(QResizeEvent* event) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
 
   private:
+    void fitWord();
     void followMeter();
     void showInstruments();
     void showSample(double seconds, double ppfd);
