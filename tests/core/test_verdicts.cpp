@@ -223,6 +223,25 @@ class TestVerdicts : public QObject {
         QVERIFY(std::abs(dailyLightIntegral(Ppfd(200), 10.0) - 7.2) < 1e-12);
     }
 
+    /// Coarse steps choose the way of each number: no other way, spaced finely, fills the band better.
+    void theWayThatCoarseStepsChooseIsTheBest() {
+        auto question = over(900);
+        question.goal.band = {Ppfd(60), Ppfd(140)};
+        question.draws = 0;
+        const auto rows = counts(lamp(), question, 2.0, 4);
+        QVERIFY(rows && rows->size() >= 3);
+        for (const auto& row : *rows) {
+            question.count = row.count;
+            for (const auto along : {RowAlong::Length, RowAlong::Width})
+                for (const bool turned : {false, true}) {
+                    question.along = along;
+                    question.turned = turned;
+                    const auto answer = spacing(lamp(), question);
+                    if (answer) QVERIFY(answer->schools.back().best <= row.share + 0.01);
+                }
+        }
+    }
+
     void theNextPlaneNarrowsTheHeightAndEnoughIsSaid() {
         auto model = lamp();
         for (std::size_t k = 0; k < model.beam.size(); ++k)
@@ -253,6 +272,9 @@ class TestVerdicts : public QObject {
         question = over(1200);
         question.depth = Millimetre(5000);
         QCOMPARE(spacing(lamp(), question).error().where, std::string("depth"));
+        question = over(1200);
+        question.step = Millimetre(0);
+        QCOMPARE(spacing(lamp(), question).error().where, std::string("step"));
         question = over(1200);
         question.height = Millimetre(-3);
         QCOMPARE(spacing(lamp(), question).error().where, std::string("height"));

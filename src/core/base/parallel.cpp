@@ -41,13 +41,25 @@ class Helpers {
             open_.push_back(&loop);
         }
         one ? wanted_.notify_one() : wanted_.notify_all();
+        const Closed closed(*this, loop);
         loop.run();
-        std::unique_lock lock(mutex_);
-        std::erase(open_, &loop);
-        left_.wait(lock, [&] { return loop.helping == 0; });
     }
 
   private:
+    /// Takes a loop back and waits for those at work on it, however it is left.
+    struct Closed {
+        Closed(Helpers& all, Loop& of) : helpers(all), loop(of) {}
+        Closed(const Closed&) = delete;
+        Closed& operator=(const Closed&) = delete;
+        ~Closed() {
+            std::unique_lock lock(helpers.mutex_);
+            std::erase(helpers.open_, &loop);
+            helpers.left_.wait(lock, [this] { return loop.helping == 0; });
+        }
+        Helpers& helpers;
+        Loop& loop;
+    };
+
     Helpers() {
         // Asked once: the system reads a file to answer.
         const auto all = std::max(1U, std::thread::hardware_concurrency());
