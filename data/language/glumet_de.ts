@@ -5388,7 +5388,7 @@
     </message>
     <message>
         <source>must be 1 mm or more</source>
-        <translation type="unfinished"></translation>
+        <translation>muss mindestens 1 mm sein</translation>
     </message>
 </context>
 <context>

@@ -321,6 +321,13 @@ class TestPublication : public QObject {
         QVERIFY(pageOf(next).contains(QStringLiteral("Since edition 1")));
         QVERIFY(publishTo(folder, next));
         QCOMPARE((*editionIn(folder))->number, 2);
+        // A height that is contested in other words is a change, though no figure moves.
+        question.last = **editionIn(folder);
+        bench.method.dissent = "The corners matter more.";
+        const auto contested = publicationFor(question, bench);
+        QCOMPARE(contested.edition.number, 3);
+        const std::vector<ChangedFigure> wanted{{"dissent", "", "The corners matter more."}};
+        QCOMPARE(contested.edition.since, wanted);
     }
 
     void aStrangeEditionIsNotWrittenOver() {

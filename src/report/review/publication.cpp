@@ -42,6 +42,9 @@ std::vector<NamedFigure> figuresOf(const Publication& publication) {
         for (const auto& [name, words] : publication.valuesOf(review))
             out.push_back({review.name + ", " + name, english(words)});
     out.push_back({"readings", english(publication.valuesOfAll().at("readings"))});
+    // What the reviewer holds against the height may change while every figure stays.
+    if (const auto& dissent = publication.bench.method.dissent; !dissent.empty())
+        out.push_back({"dissent", dissent});
     return out;
 }
 
