@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "core/bench/placement.h"
+#include "core/verdicts/band_fill.h"
 
 namespace glumet {
 namespace {
@@ -125,7 +126,7 @@ namespace {
 
 /// With the spacing that fills the band best.
 Expected<CountRow> rowOf(const LightModel& model, const ArrayQuestion& q, std::optional<FastField>& field) {
-    const auto answer = spacing(model, q, field);
+    const auto answer = bandFill(model, q, field);
     if (!answer) return tl::make_unexpected(answer.error());
     const auto& fill = answer->schools.back();
     const bool keeps = fill.speaks() && answer->steps[fill.step].keeps;

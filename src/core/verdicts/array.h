@@ -109,9 +109,6 @@ struct SpacingAnswer {
 /// One fixture does not move: each school judges it where it is.
 /// Fails in words: a question out of range, bodies that do not fit.
 Expected<SpacingAnswer> spacing(const LightModel& model, const ArrayQuestion& question);
-/// The same by a field that is kept from one question about a model to the next: its tables with it.
-Expected<SpacingAnswer> spacing(const LightModel& model, const ArrayQuestion& question,
-                                std::optional<FastField>& field);
 
 /// The scene of a question with the fixtures at these centres, lit; companions last.
 Expected<LightScene> hung(const LightModel& model, const ArrayQuestion& question,

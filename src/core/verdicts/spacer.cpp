@@ -5,6 +5,7 @@
 #include "core/bench/grid.h"
 #include "core/bench/placement.h"
 #include "core/verdicts/array.h"
+#include "core/verdicts/band_fill.h"
 #include "core/verdicts/spacing_interval.h"
 
 namespace glumet {
@@ -12,11 +13,15 @@ namespace {
 
 constexpr double kCellMm = 100.0;
 
+enum class Asked { AllSchools, BandFill };
+
 class Spacer {
   public:
-    Spacer(const LightModel& model, const ArrayQuestion& question, std::optional<FastField>& field)
+    Spacer(const LightModel& model, const ArrayQuestion& question, Asked asked,
+           std::optional<FastField>& field)
         : model_(model),
           q_(question),
+          all_schools_(asked == Asked::AllSchools),
           points_(arrayPoints(question)),
           room_(roomOf(model, question)),
           field_(field) {
@@ -42,8 +47,10 @@ class Spacer {
             if (outward > 0.0 && (centres.front() < room_.low() - 1e-9 || q_.count == 1)) break;
             if (outward == 0.0 || room_.allows(centres)) answer_.steps.push_back(measure(outward, centres));
         }
-        edgeShare();
-        smoothSeam();
+        if (all_schools_) {
+            edgeShare();
+            smoothSeam();
+        }
         fillBand();
         answer_.asked = q_;
         answer_.used = model_;
@@ -70,6 +77,13 @@ class Spacer {
         field_->setScene(std::move(scene));
     }
 
+    void addRings(SpacingStep& step) {
+        const auto values = field_->onPlane(Millimetre(depth_mm_), points_.all);
+        step.edge = ringMean(points_.grid, values, 0);
+        step.centre = ringMean(points_.grid, values, ringCount(points_.grid) - 1);
+        step.share = step.centre > 0.0 ? step.edge / step.centre : 0.0;
+    }
+
     void addSeam(const std::vector<double>& centres, SpacingStep& step) {
         const auto seam = widestSeam(field_->onPlane(Millimetre(depth_mm_), seamPoints(q_, centres)));
         step.seam = seam.apart;
@@ -82,11 +96,10 @@ class Spacer {
         SpacingStep step;
         step.centres_mm = centres;
         step.outward_mm = outward;
-        const auto values = field_->onPlane(Millimetre(depth_mm_), points_.all);
-        step.edge = ringMean(points_.grid, values, 0);
-        step.centre = ringMean(points_.grid, values, ringCount(points_.grid) - 1);
-        step.share = step.centre > 0.0 ? step.edge / step.centre : 0.0;
-        addSeam(centres, step);
+        if (all_schools_) {
+            addRings(step);
+            addSeam(centres, step);
+        }
         const auto level = goalLevel(litPoints(*field_, q_, q_.goal), q_.goal);
         step.in_band = level.best.share;
         step.level_pct = level.best.level_pct;
@@ -201,6 +214,7 @@ class Spacer {
 
     const LightModel& model_;
     const ArrayQuestion& q_;
+    bool all_schools_;
     ArrayPoints points_;
     RowRoom room_;
     std::optional<FastField>& field_;
@@ -223,15 +237,16 @@ ArrayPoints arrayPoints(const ArrayQuestion& q) {
     return points;
 }
 
-Expected<SpacingAnswer> spacing(const LightModel& model, const ArrayQuestion& question) {
-    std::optional<FastField> field;
-    return spacing(model, question, field);
+Expected<SpacingAnswer> bandFill(const LightModel& model, const ArrayQuestion& question,
+                                 std::optional<FastField>& field) {
+    if (const auto wrong = question.invalid()) return tl::make_unexpected(*wrong);
+    return Spacer(model, question, Asked::BandFill, field).run();
 }
 
-Expected<SpacingAnswer> spacing(const LightModel& model, const ArrayQuestion& question,
-                                std::optional<FastField>& field) {
+Expected<SpacingAnswer> spacing(const LightModel& model, const ArrayQuestion& question) {
     if (const auto wrong = question.invalid()) return tl::make_unexpected(*wrong);
-    auto answer = Spacer(model, question, field).run();
+    std::optional<FastField> field;
+    auto answer = Spacer(model, question, Asked::AllSchools, field).run();
     if (answer) addSpacingIntervals(*answer);
     return answer;
 }
