@@ -5,6 +5,7 @@
 #include <cmath>
 
 #include "core/base/limits.h"
+#include "core/bench/bench_rules.h"
 
 namespace glumet {
 namespace {
@@ -121,6 +122,7 @@ Expected<DayLogTable> readDayLog(const DelimitedText& text) {
         out.log.points.push_back({hour, Ppfd(*value)});
     }
     if (out.log.points.size() < 2) return problem("", say(GLUMET_SAY("Core", "holds fewer than two values")));
+    if (auto fault = faultOf(out.log)) return tl::make_unexpected(std::move(*fault));
     return out;
 }
 

@@ -1,3 +1,4 @@
+#include <QFile>
 #include <QTest>
 
 #include "core/words/sentence.h"
@@ -19,6 +20,17 @@ class TestDayLog : public QObject {
     Q_OBJECT
 
   private slots:
+    /// Found by throwing bytes at the readers: hours beyond what a project may hold.
+    void hoursThatNoLogHasAreRefused() {
+        QFile file(QStringLiteral(GLUMET_SOURCE_DIR "/fuzz/corpus/tables/day_beyond_its_limits.csv"));
+        QVERIFY(file.open(QIODevice::ReadOnly));
+        const auto text = splitDelimited(file.readAll().toStdString());
+        QVERIFY(text);
+        const auto log = readDayLog(*text);
+        QVERIFY(!log);
+        QVERIFY(!english(log.error()).empty());
+    }
+
     void timesAreReadAsLoggersWriteThem_data() {
         QTest::addColumn<QByteArray>("bytes");
         QTest::newRow("ISO") << QByteArray("time,ppfd\n2026-11-08T07:30:00,12\n2026-11-09 08:00,20\n");
