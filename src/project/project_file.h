@@ -75,9 +75,9 @@ class ProjectFile {
 
     /// Writes a compact copy to a path that does not exist yet.
     Expected<bool> copyTo(const QString& path) const;
-    /// The same of a project that this program may have open. It must go by SQLite: when a program closes a
-    /// file that it opened past SQLite, the system drops SQLite's locks on it too, and another program takes
-    /// the log away.
+    /// One page by page of a project that this program may have open. It must go by SQLite: when a program
+    /// closes a file that it opened past SQLite, the system drops SQLite's locks on it too, and another
+    /// program takes the log away.
     static Expected<bool> copy(const QString& from, const QString& to);
 
   private:

@@ -2,6 +2,7 @@
 
 #include <QTest>
 #include <atomic>
+#include <stdexcept>
 #include <thread>
 #include <vector>
 
@@ -16,7 +17,8 @@ class TestParallel : public QObject {
         QTest::addColumn<int>("count");
         QTest::addColumn<int>("threads");
         for (const int count : {0, 1, 2, 3, 1000})
-            for (const int threads : {0, 1, 2, 64}) QTest::addRow("%d by %d", count, threads) << count << threads;
+            for (const int threads : {0, 1, 2, 64})
+                QTest::addRow("%d by %d", count, threads) << count << threads;
     }
     void everyIndexIsTakenOnce() {
         QFETCH(int, count);
@@ -32,6 +34,23 @@ class TestParallel : public QObject {
             forEachIndex(8, 0, [&](std::size_t) { forEachIndex(8, 0, [&](std::size_t) { ++all; }); });
         });
         QCOMPARE(all.load(), 512);
+    }
+
+    /// A fault in the caller's own share leaves when the helpers are done with theirs, and nothing of it
+    /// behind.
+    void aFaultOfTheCallersLeavesNothingBehind() {
+        const auto caller = std::this_thread::get_id();
+        for (int round = 0; round < 100; ++round) {
+            std::vector<int> taken(50, 0);
+            const auto faulty = [&](std::size_t i) {
+                taken[i] = 1;
+                if (std::this_thread::get_id() == caller) throw std::runtime_error("no");
+            };
+            QVERIFY_THROWS_EXCEPTION(std::runtime_error, forEachIndex(taken.size(), 0, faulty));
+        }
+        std::atomic<int> all{0};
+        forEachIndex(100, 0, [&](std::size_t) { ++all; });
+        QCOMPARE(all.load(), 100);
     }
 
     /// Each waits for its own loop only, and finds all of it done.

@@ -3,6 +3,7 @@
 #include <cmath>
 #include <map>
 #include <numbers>
+#include <tuple>
 
 #include "core/fit/fitter.h"
 
@@ -82,15 +83,6 @@ Eigen::MatrixXd alikePrecision(BeamShape shape) {
     return (every - weights * weights.transpose()) * kStretches / std::pow(kAlike, 2);
 }
 
-/// Index of the tried strength that is nearest as a factor.
-template <std::size_t N>
-int nearestOf(const std::array<double, N>& strengths, double strength) {
-    const auto nearer = [&](double a, double b) {
-        return std::abs(std::log(a / strength)) < std::abs(std::log(b / strength));
-    };
-    return static_cast<int>(std::min_element(strengths.begin(), strengths.end(), nearer) - strengths.begin());
-}
-
 double logDeterminant(const Eigen::LLT<Eigen::MatrixXd>& factor) {
     return 2.0 * factor.matrixLLT().diagonal().array().log().sum();
 }
@@ -152,9 +144,13 @@ double Fitter::chooseSmoothness(const Sums& sums) {
                 evidenceUnder(sums, static_cast<std::size_t>(outward), static_cast<std::size_t>(about));
         return at->second;
     };
-    // Uphill from the strength of before: the evidence has one summit, and each trial costs a factorisation.
-    int outward = nearestOf(kOutward, smoothness_.outward);
-    int about = std::min(nearestOf(kAbout, smoothness_.about), turns - 1);
+    // A large factorisation each: every other strength first, for few means may have two summits, and from
+    // the best of those uphill. The beam before says nothing: it may have had another shape.
+    int outward = 0;
+    int about = 0;
+    for (int o = 0; o < static_cast<int>(kOutward.size()); o += 2)
+        for (int a = 0; a < turns; a += 2)
+            if (under(o, a) > under(outward, about)) std::tie(outward, about) = std::pair{o, a};
     double best = under(outward, about);
     for (bool higher = true; higher;) {
         higher = false;
