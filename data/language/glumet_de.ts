@@ -5390,6 +5390,65 @@
         <source>must be 1 mm or more</source>
         <translation>muss mindestens 1 mm sein</translation>
     </message>
+    <message>
+        <source>has no fixture</source>
+        <translation>hat keine Leuchte</translation>
+    </message>
+    <message numerus="yes">
+        <source>has more than {} fixtures</source>
+        <translation>
+            <numerusform>hat mehr als {} Leuchte</numerusform>
+            <numerusform>hat mehr als {} Leuchten</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>hangs beside its tank</source>
+        <translation>hängt neben seinem Becken</translation>
+    </message>
+    <message>
+        <source>no fit speaks for {}</source>
+        <translation>keine Anpassung spricht für {}</translation>
+    </message>
+    <message>
+        <source>no point is judged</source>
+        <translation>kein Punkt wird beurteilt</translation>
+    </message>
+    <message>
+        <source>{} × {} at {} %</source>
+        <translation>{} × {} bei {} %</translation>
+    </message>
+    <message>
+        <source>modelled; above the ceiling</source>
+        <translation>modelliert; über der Obergrenze</translation>
+    </message>
+    <message>
+        <source>modelled; below the floor</source>
+        <translation>modelliert; unter der Untergrenze</translation>
+    </message>
+    <message>
+        <source>{}, over {}</source>
+        <translation>{}, über {}</translation>
+    </message>
+    <message>
+        <source>Arrays as the reviewer plans them, in the band {} at the levels planned. Nobody has read them there; the intervals hold what the fits leave open.</source>
+        <translation>Anordnungen, wie der Prüfer sie plant, im Band {} bei den geplanten Stellungen. Niemand hat sie dort gemessen; die Intervalle fassen, was die Anpassungen offen lassen.</translation>
+    </message>
+    <message>
+        <source>planned</source>
+        <translation>geplant</translation>
+    </message>
+    <message>
+        <source>hung</source>
+        <translation>aufgehängt</translation>
+    </message>
+    <message>
+        <source>least–most</source>
+        <translation>von–bis</translation>
+    </message>
+    <message>
+        <source>{}: {} over {}, {} under water, µmol·m⁻²·s⁻¹. Modelled, not measured.</source>
+        <translation>{}: {} über {}, {} unter Wasser, µmol·m⁻²·s⁻¹. Modelliert, nicht gemessen.</translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
@@ -6365,7 +6424,7 @@ Best at %7: %8; %9 do about as well.</source>
     </message>
     <message>
         <source>kept</source>
-        <translation type="unfinished"></translation>
+        <translation>behalten</translation>
     </message>
     <message>
         <source>broken</source>
@@ -6501,6 +6560,22 @@ Best at %7: %8; %9 do about as well.</source>
     <message>
         <source>, read by %1</source>
         <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>%1, %2 beside</source>
+        <translation>%1, daneben %2</translation>
+    </message>
+    <message>
+        <source>Kept for the review: %1.</source>
+        <translation>Für den Bericht behalten: %1.</translation>
+    </message>
+    <message>
+        <source>%1 is no row of the chosen fixture with at most one along a side: choose the fixture of its row first.</source>
+        <translation>%1 ist keine Reihe der gewählten Leuchte mit höchstens einer an einer Seite: erst die Leuchte der Reihe wählen.</translation>
+    </message>
+    <message>
+        <source>Hung as it was kept: %1.</source>
+        <translation>Aufgehängt wie behalten: %1.</translation>
     </message>
 </context>
 <context>
@@ -9107,6 +9182,53 @@ Feld und Reihe zeigen, was ihre Anpassung sagt.</translation>
     </message>
 </context>
 <context>
+    <name>glumet::KeptPlans</name>
+    <message>
+        <source>Arrays kept for the review</source>
+        <translation>Für den Bericht behaltene Anordnungen</translation>
+    </message>
+    <message>
+        <source>keep what hangs now</source>
+        <translation>behalten, was jetzt hängt</translation>
+    </message>
+    <message>
+        <source>hang the chosen one</source>
+        <translation>die gewählte aufhängen</translation>
+    </message>
+    <message>
+        <source>remove the chosen one</source>
+        <translation>die gewählte entfernen</translation>
+    </message>
+    <message>
+        <source>array</source>
+        <translation>Anordnung</translation>
+    </message>
+    <message>
+        <source>over</source>
+        <translation>über</translation>
+    </message>
+    <message>
+        <source>hung</source>
+        <translation>aufgehängt</translation>
+    </message>
+    <message>
+        <source>height</source>
+        <translation type="unfinished">Höhe</translation>
+    </message>
+    <message>
+        <source>Name to keep it by</source>
+        <translation>Name, unter dem sie behalten wird</translation>
+    </message>
+    <message>
+        <source>No array is kept yet.</source>
+        <translation>Noch ist keine Anordnung behalten.</translation>
+    </message>
+    <message>
+        <source>Choose one of the list first.</source>
+        <translation>Erst eine der Liste wählen.</translation>
+    </message>
+</context>
+<context>
     <name>glumet::KeySheet</name>
     <message>
         <source>Keys</source>
@@ -10693,6 +10815,14 @@ once more</source>
         <source>removal of a reading</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>planned array %1</source>
+        <translation>geplante Anordnung %1</translation>
+    </message>
+    <message>
+        <source>removal of a planned array</source>
+        <translation>Entfernen einer geplanten Anordnung</translation>
+    </message>
 </context>
 <context>
     <name>glumet::PublishStage</name>
@@ -11447,7 +11577,7 @@ once more</source>
     </message>
     <message>
         <source>planned</source>
-        <translation type="unfinished"></translation>
+        <translation>geplant</translation>
     </message>
     <message>
         <source>doubtful</source>
@@ -12356,7 +12486,7 @@ until you say</source>
     </message>
     <message>
         <source>least–most</source>
-        <translation type="unfinished"></translation>
+        <translation>von–bis</translation>
     </message>
     <message>
         <source>turned, °</source>

@@ -206,6 +206,13 @@
             <numerusform>Read at {} points only, its light leans on that of {}: from there come height, place and walls, and its beam is taken to be like that one within a tenth.</numerusform>
         </translation>
     </message>
+    <message numerus="yes">
+        <source>has more than {} fixtures</source>
+        <translation>
+            <numerusform>has more than {} fixture</numerusform>
+            <numerusform>has more than {} fixtures</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>glumet::DayLogDialog</name>

@@ -241,6 +241,11 @@ Expected<Id> Project::save(const Organism& organism) {
 Expected<Id> Project::save(const Acclimation& ramp) {
     return saveOne(ramp, tr("ramp %1").arg(QString::fromStdString(ramp.name)));
 }
+Expected<Id> Project::save(const PlannedArray& plan) {
+    if (auto fault = faultOf(plan, byId(bench_.tanks, plan.tank)))
+        return tl::make_unexpected(std::move(*fault));
+    return saveOne(plan, tr("planned array %1").arg(QString::fromStdString(plan.name)));
+}
 
 Expected<Id> Project::addSpectra(const std::vector<SpectrumRecord>& records, const QString& title) {
     for (const auto& record : records)
@@ -394,6 +399,9 @@ Expected<Id> Project::removeSpot(Id spot) {
     });
 }
 Expected<Id> Project::removeRock(Id rock) { return remove("rock", {rock}, tr("removal of a rock")); }
+Expected<Id> Project::removePlan(Id plan) {
+    return remove("planned_array", {plan}, tr("removal of a planned array"));
+}
 Expected<Id> Project::removeSpotReading(Id reading) {
     return remove("spot_reading", {reading}, tr("removal of a reading"));
 }
@@ -570,6 +578,28 @@ void adoptLiving(const Bench& description, Bench& bench) {
     }
 }
 
+/// Planned arrays over described tanks, of described fixtures, that the project does not have yet.
+void adoptPlans(const Bench& description, Bench& bench) {
+    const auto known = [&](HungFixture& hung) {
+        const Id preset = hung.preset;
+        hung.fixture = idByName(description.fixtures, bench.fixtures, hung.fixture);
+        hung.accessory = idByName(description.accessories, bench.accessories, hung.accessory);
+        auto* fixture = byId(bench.fixtures, hung.fixture);
+        if (fixture != nullptr) hung.preset = adoptPreset(description, *fixture, preset);
+        return fixture != nullptr;
+    };
+    for (auto plan : description.plans) {
+        plan.tank = idByName(description.tanks, bench.tanks, plan.tank);
+        const auto same = [&](const PlannedArray& other) {
+            return other.name == plan.name && other.tank == plan.tank;
+        };
+        if (byId(bench.tanks, plan.tank) != nullptr &&
+            std::none_of(bench.plans.begin(), bench.plans.end(), same) &&
+            std::all_of(plan.fixtures.begin(), plan.fixtures.end(), known))
+            bench.plans.push_back(std::move(plan));
+    }
+}
+
 /// Whether there is nothing that rows could belong to.
 bool holdsNothing(const Bench& bench) {
     return bench.tanks.empty() && bench.fixtures.empty() && bench.accessories.empty() &&
@@ -672,6 +702,7 @@ Expected<MergeReport> Project::import(const Bench& description, const QString& s
         adoptSpectra(description, bench);
         adoptRatings(description, bench);
         adoptLiving(description, bench);
+        adoptPlans(description, bench);
         if (bench_.runs.empty() && !description.title.empty()) {
             described::StoredIds ids;
             described::store(file_, ProjectHead{1, description.title, description.method}, 0, ids);

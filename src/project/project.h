@@ -64,6 +64,8 @@ class Project : public QObject {
     Expected<Id> readSpot(Id spot, const SpotReading& reading);
     Expected<Id> save(const Organism& organism);
     Expected<Id> save(const Acclimation& ramp);
+    /// With all that hangs.
+    Expected<Id> save(const PlannedArray& plan);
     /// Several spectra as one undo step; the id of the first.
     Expected<Id> addSpectra(const std::vector<SpectrumRecord>& records, const QString& title);
     Expected<Id> saveMethod(const QString& title, const Method& method);
@@ -84,6 +86,7 @@ class Project : public QObject {
     Expected<Id> removeSpotReading(Id reading);
     Expected<Id> removeOrganism(Id organism);
     Expected<Id> removeRamp(Id ramp);
+    Expected<Id> removePlan(Id plan);
 
     /// All rows or none, as one undo step.
     Expected<MergeReport> importRows(const std::vector<ReadingRow>& rows, const QString& source);

@@ -167,6 +167,21 @@ void mendSpectra(Bench& bench) {
     for (auto& ramp : bench.ramps) mend(bench.tanks, ramp.tank);
 }
 
+/// Half an array would be another one.
+void mendPlans(Bench& bench) {
+    std::erase_if(bench.plans, [&](const PlannedArray& plan) {
+        return byId(bench.tanks, plan.tank) == nullptr || plan.fixtures.empty() ||
+               std::any_of(plan.fixtures.begin(), plan.fixtures.end(), [&](const HungFixture& hung) {
+                   return byId(bench.fixtures, hung.fixture) == nullptr;
+               });
+    });
+    for (auto& plan : bench.plans)
+        for (auto& hung : plan.fixtures) {
+            mend(bench.accessories, hung.accessory);
+            mend(byId(bench.fixtures, hung.fixture)->presets, hung.preset);
+        }
+}
+
 void mendReferences(Bench& bench) {
     std::set<Id> presets;
     for (auto& run : bench.runs) standIn(bench, run.fixture);
@@ -185,6 +200,7 @@ void mendReferences(Bench& bench) {
         if (!presets.contains(run.preset)) run.preset = 0;
     }
     mendSpectra(bench);
+    mendPlans(bench);
     std::erase_if(bench.checks, [&](const auto& check) { return byId(bench.runs, check.run) == nullptr; });
 }
 

@@ -32,6 +32,7 @@ inline constexpr quint32 kApplicationId = 0x474C4D54;
 ///  11 (2026-11-27): run.in_review; project.review.
 ///  12 (2026-11-27): tables spot, spot_reading, organism and acclimation.
 ///  13 (2026-11-27): table rock.
+///  14 (2026-11-28): tables planned_array and hung_fixture.
 inline constexpr int kSchemaVersion = kBenchFormat;
 
 /// Statements that make an empty project file of kSchemaVersion, undo triggers included.

@@ -141,6 +141,56 @@ class TestArray : public QObject {
         QVERIFY(stage().light().figures().mean / stage().light().what().level > before);
     }
 
+    void whatHangsIsKeptForTheReviewAndHungAgain() {
+        QVERIFY(openArray());
+        choose(
+            "arrayBeside",
+            w_->find<QComboBox>("arrayBeside")->findText(QStringLiteral("Rushlight"), Qt::MatchStartsWith));
+        QTRY_VERIFY_WITH_TIMEOUT(!w_->session.fitting() && !stage().busy(), 30'000);
+        choose("arraySide", 1);
+        stage().view()->setFocus();
+        for (int i = 0; i < 4; ++i) w_->key(Qt::Key_Right);
+        type("arrayLevel", "70");
+        const auto centres = stage().light().centres();
+        const auto before = w_->session.bench().plans.size();
+        w_->find<QPushButton>("paneKept")->click();
+        auto* name = w_->find<QLineEdit>("planName");
+        QVERIFY(name->placeholderText().contains(QStringLiteral("Rushlight 2T beside")));
+        name->setText(QStringLiteral("for the evening"));
+        QTest::keyClick(name, Qt::Key_Return);
+        w_->settle();
+        const auto& plans = w_->session.bench().plans;
+        QCOMPARE(plans.size(), before + 1);
+        QCOMPARE(plans.back().name, std::string("for the evening"));
+        QCOMPARE(plans.back().fixtures.size(), centres.size() + 1);
+        QCOMPARE(plans.back().fixtures[0].x.value(), centres[0]);
+        QCOMPARE(plans.back().fixtures[0].level_pct, 70.0);
+        QVERIFY(plans.back().fixtures.back().y.value() > 0.5 * w_->session.bench().tanks[1].width.value());
+        // Once more by the same name is the same array.
+        QTest::keyClick(name, Qt::Key_Return);
+        QCOMPARE(plans.size(), before + 1);
+        // Other fixtures hang, and the kept one again.
+        choose("arrayBeside", 0);
+        type("arrayCount", "3");
+        auto* list = w_->find<QTableWidget>("keptPlans");
+        list->selectRow(list->rowCount() - 1);
+        w_->find<QPushButton>("showPlan")->click();
+        QCOMPARE(stage().light().centres(), centres);
+        w_->settle();
+        QTRY_VERIFY_WITH_TIMEOUT(!w_->session.fitting() && !stage().busy(), 30'000);
+        QCOMPARE(stage().light().centres(), centres);
+        QCOMPARE(stage().light().what().question.companions.size(), std::size_t{1});
+        QCOMPARE(stage().light().what().level, 0.7);
+        QVERIFY(w_->find<QLabel>("arrayReason")->text().contains(QStringLiteral("for the evening")));
+        // Removed by the key, and back.
+        list->setFocus();
+        list->selectRow(list->rowCount() - 1);
+        QTest::keyClick(list, Qt::Key_Delete);
+        QCOMPARE(w_->session.bench().plans.size(), before);
+        QVERIFY(*w_->session.project()->undo());
+        QCOMPARE(w_->session.bench().plans.size(), before + 1);
+    }
+
     void channelsReadByThemselvesAreMixed() {
         QVERIFY(openArray());
         // Between the last channel's fit and the question that it brings nobody is at work.

@@ -140,7 +140,7 @@ class TestProject : public QObject {
     void filesOfEarlierFormatsOpenWithTheirHistory_data() {
         QTest::addColumn<QString>("file");
         for (const char* name : {"version2", "version3", "version4", "version5", "version6", "version7",
-                                 "version8", "version9", "version10", "version11", "version12"})
+                                 "version8", "version9", "version10", "version11", "version12", "version13"})
             QTest::newRow(name)
                 << QStringLiteral(GLUMET_SOURCE_DIR "/tests/data/%1.glumet").arg(QLatin1String(name));
     }

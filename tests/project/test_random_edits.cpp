@@ -25,7 +25,7 @@ class Editor {
 
     /// Whether it was stored.
     bool edit() {
-        switch (whole(0, 9)) {
+        switch (whole(0, 10)) {
             case 0:
             case 1:
                 return saveSpot();
@@ -42,6 +42,8 @@ class Editor {
                 return removeSomething();
             case 8:
                 return saveTank();
+            case 9:
+                return savePlan();
             default:
                 return saveFixture();
         }
@@ -114,7 +116,22 @@ class Editor {
         ramp.start = "2026-03-01";
         return project_.save(ramp).has_value();
     }
+    bool savePlan() {
+        auto plan = freshOr(bench().plans);
+        plan.tank = tank_;
+        plan.name = name();
+        plan.fixtures.resize(static_cast<std::size_t>(whole(0, 3)));
+        for (auto& hung : plan.fixtures) {
+            const auto* fixture = one(bench().fixtures);
+            hung.fixture = fixture == nullptr ? 0 : fixture->id;
+            hung.x = Millimetre(any(0, 700));
+            hung.level_pct = any(-5, 105);
+        }
+        return project_.save(plan).has_value();
+    }
     bool removeSomething() {
+        if (const auto* plan = one(bench().plans); plan != nullptr && whole(0, 3) == 0)
+            return project_.removePlan(plan->id).has_value();
         if (const auto* spot = one(bench().spots); spot != nullptr && whole(0, 2) == 0)
             return project_.removeSpot(spot->id).has_value();
         if (const auto* spot = one(bench().spots); spot != nullptr && !spot->readings.empty())
@@ -228,6 +245,7 @@ class TestRandomEdits : public QObject {
         QVERIFY2(read, read ? "" : english(read.error()).c_str());
         QCOMPARE(read->spots.size(), project->bench().spots.size());
         QCOMPARE(read->rocks.size(), project->bench().rocks.size());
+        QCOMPARE(read->plans.size(), project->bench().plans.size());
         QCOMPARE(read->organisms.size(), project->bench().organisms.size());
         QCOMPARE(writeBench(*read), text);
     }

@@ -192,6 +192,11 @@ class TestPage : public QObject {
             toldBy(QStringLiteral("pdfinfo"), {QStringLiteral("-url"), QStringLiteral("FILE")}, pdf, "a.pdf");
         QVERIFY2(urls.count(QStringLiteral("https://example.org/method")) >= 1, qPrintable(urls));
         QCOMPARE(urls.count(QStringLiteral("mailto:wren@example.org")), 1);
+        // Each place is an element within the words it lies on.
+        const auto parts = toldBy(QStringLiteral("pdfinfo"),
+                                  {QStringLiteral("-struct"), QStringLiteral("FILE")}, pdf, "a.pdf");
+        QCOMPARE(parts.count(QStringLiteral("Link")), urls.count(QStringLiteral("example.org")));
+        QVERIFY(parts.indexOf(QStringLiteral("Link")) < parts.indexOf(QStringLiteral("LI")));
         QVERIFY(
             toldBy(QStringLiteral("qpdf"), {QStringLiteral("--check"), QStringLiteral("FILE")}, pdf, "a.pdf")
                 .startsWith(QLatin1String("0|")));

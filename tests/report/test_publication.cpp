@@ -172,6 +172,43 @@ class TestPublication : public QObject {
         QVERIFY(page.contains(QStringLiteral("<span class=\"in-own\">21 cm</span>")));
     }
 
+    /// In every fixture's part that hangs in it, and its readings go along.
+    void whatIsPlannedIsTold() {
+        const auto& planned = ofOne().fixtures.front().planned;
+        QCOMPARE(planned.size(), std::size_t{1});
+        QVERIFY(planned.front().light && planned.front().scene);
+        const auto page = pageOf(ofOne());
+        for (const char* part :
+             {"Two clusters, tubes behind, over Raceway 120", "2 × Osier 60, all channels full at 80 %",
+              "Rushlight 2T, all channels full at 100 %", "Nobody has read them there", "488 ¤",
+              "for the evening when the clusters are out"})
+            QVERIFY2(page.contains(QString::fromUtf8(part)), part);
+        const auto& runs = ofOne().bench.runs;
+        QVERIFY(std::any_of(runs.begin(), runs.end(), [](const Run& run) {
+            return configurationName(demo().bench, run) == "Rushlight 2T, all channels full";
+        }));
+        QVERIFY(std::none_of(runs.begin(), runs.end(),
+                             [](const Run& run) { return configurationName(demo().bench, run) == kSedge; }));
+        const auto& figures = ofOne().edition.figures;
+        QVERIFY(std::any_of(figures.begin(), figures.end(), [](const NamedFigure& figure) {
+            return figure.name.find("planned Two clusters, tubes behind, share") != std::string::npos;
+        }));
+        // Of another fixture nothing of it.
+        const auto other = publicationFor(questionOf({demo().of(kSedge)}));
+        QVERIFY(other.fixtures.front().planned.empty());
+        QVERIFY(other.bench.plans.empty());
+    }
+
+    void whatNoFitSpeaksForIsSaid() {
+        Bench bench = demo().bench;
+        std::erase_if(bench.runs, [](const Run& run) {
+            return configurationName(demo().bench, run) == "Rushlight 2T, all channels full";
+        });
+        const auto made = publicationFor(questionOf({demo().of(kOsier)}), bench);
+        QVERIFY(!made.fixtures.front().planned.front().light);
+        QVERIFY(pageOf(made).contains(QStringLiteral("no fit speaks for Rushlight 2T")));
+    }
+
     void severalAreComparedAndEachHasItsPart() {
         const auto made = publicationFor(questionOf({demo().of(kOsier), demo().of(kSedge)}, "comparison"));
         const auto laid = laidOut(made);
@@ -237,7 +274,9 @@ class TestPublication : public QObject {
         const std::string bad = "<script>alert('1')</script>";
         bench.title = bad;
         bench.fixtures[0].name = bad;
-        bench.tanks[0].name = bad;
+        for (auto& tank : bench.tanks) tank.name = bad;
+        bench.plans[0].name = bad;
+        bench.plans[0].note = bad;
         bench.method.reviewer = bad;
         bench.method.dissent = bad;
         bench.method.licence = bad;

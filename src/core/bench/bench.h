@@ -9,6 +9,7 @@
 #include "core/bench/living.h"
 #include "core/bench/meter_profile.h"
 #include "core/bench/method.h"
+#include "core/bench/planned_array.h"
 #include "core/bench/rating.h"
 #include "core/bench/run.h"
 #include "core/bench/schedule.h"
@@ -49,6 +50,7 @@ struct Bench {
     std::vector<Rock> rocks;
     std::vector<Organism> organisms;
     std::vector<Acclimation> ramps;
+    std::vector<PlannedArray> plans;  ///< arrays that nobody has hung yet
 
     /// The run of that id; a blank one when it is gone.
     const Run& run(Id id) const;

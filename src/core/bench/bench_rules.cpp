@@ -239,8 +239,40 @@ std::optional<Problem> faultOf(const Acclimation& ramp) {
     return fieldFault(ramp, nameOf("ramp", ramp.name, ramp.id));
 }
 
+std::optional<Problem> faultOf(const PlannedArray& plan, const Tank* tank) {
+    const auto name = nameOf("plan", plan.name, plan.id);
+    if (auto fault = fieldFault(plan, name)) return fault;
+    if (plan.name.empty()) return Problem{name + ", name", say(GLUMET_SAY("Core", "is missing"))};
+    if (plan.fixtures.empty()) return Problem{name, say(GLUMET_SAY("Core", "has no fixture"))};
+    if (plan.fixtures.size() > limits::kFixtures)
+        return Problem{
+            name, sayCounted(GLUMET_SAY_N("Core", "has more than {} fixtures"), Count{limits::kFixtures})};
+    for (const auto& hung : plan.fixtures) {
+        if (auto fault = fieldFault(hung, name)) return fault;
+        if (tank != nullptr && (hung.x > tank->length || hung.y > tank->width))
+            return Problem{name, say(GLUMET_SAY("Core", "hangs beside its tank"))};
+    }
+    return std::nullopt;
+}
+
 static Problem namesNothing(const std::string& name, const char* key) {
     return {name + key, say(GLUMET_SAY("Core", "names something that is not there"))};
+}
+
+static void addPlan(Gathered& gathered, const Bench& bench, const PlannedArray& plan) {
+    const auto* tank = byId(bench.tanks, plan.tank);
+    const auto name = nameOf("plan", plan.name, plan.id);
+    gathered.add(faultOf(plan, tank));
+    if (tank == nullptr) gathered.add(namesNothing(name, ", tank"));
+    for (const auto& hung : plan.fixtures) {
+        const auto* fixture = byId(bench.fixtures, hung.fixture);
+        if (fixture == nullptr)
+            gathered.add(namesNothing(name, ", fixture"));
+        else if (hung.preset != 0 && byId(fixture->presets, hung.preset) == nullptr)
+            gathered.add(namesNothing(name, ", preset"));
+        if (hung.accessory != 0 && byId(bench.accessories, hung.accessory) == nullptr)
+            gathered.add(namesNothing(name, ", accessory"));
+    }
 }
 
 std::vector<Problem> faultsOf(const Bench& bench, std::size_t most) {
@@ -278,6 +310,7 @@ std::vector<Problem> faultsOf(const Bench& bench, std::size_t most) {
     }
     for (const auto& organism : bench.organisms) gathered.add(faultOf(organism));
     for (const auto& ramp : bench.ramps) gathered.add(faultOf(ramp));
+    for (const auto& plan : bench.plans) addPlan(gathered, bench, plan);
     std::unordered_set<Id> runs;
     for (const auto& run : bench.runs) {
         if (gathered.full()) break;

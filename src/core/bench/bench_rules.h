@@ -34,5 +34,6 @@ std::optional<Problem> faultOf(const TankSpot& spot, const Tank* tank = nullptr)
 std::optional<Problem> faultOf(const Rock& rock, const Tank* tank = nullptr);
 std::optional<Problem> faultOf(const Organism& organism);
 std::optional<Problem> faultOf(const Acclimation& ramp);
+std::optional<Problem> faultOf(const PlannedArray& plan, const Tank* tank = nullptr);
 
 }  // namespace glumet

@@ -10,7 +10,7 @@
 namespace glumet {
 
 /// The format of projects and of bench descriptions; docs/file-formats.md tells what each brought.
-inline constexpr int kBenchFormat = 13;
+inline constexpr int kBenchFormat = 14;
 
 template <>
 struct WordsOf<WallKind> {
@@ -537,6 +537,26 @@ constexpr auto fieldsOf(Of<Acclimation>) {
                       field("note", &Acclimation::note)};
 }
 
+constexpr const char* tableOf(Of<HungFixture>) { return "hung_fixture"; }
+constexpr auto fieldsOf(Of<HungFixture>) {
+    return std::tuple{field("fixture", &HungFixture::fixture).refersTo<Fixture>(true, true),
+                      field("accessory", &HungFixture::accessory).refersTo<Accessory>(),
+                      field("preset", &HungFixture::preset).refersTo<Preset>(),
+                      field("read_by", &HungFixture::read_by),
+                      field("x_mm", &HungFixture::x).atLeast(0),
+                      field("y_mm", &HungFixture::y).atLeast(0),
+                      field("turn_deg", &HungFixture::turn_deg).atLeast(0).atMost(360),
+                      field("height_mm", &HungFixture::height).moreThan(0),
+                      field("level_pct", &HungFixture::level_pct).moreThan(0).atMost(100)};
+}
+
+constexpr const char* tableOf(Of<PlannedArray>) { return "planned_array"; }
+constexpr auto fieldsOf(Of<PlannedArray>) {
+    return std::tuple{field("tank", &PlannedArray::tank).refersTo<Tank>(true, true),
+                      field("name", &PlannedArray::name).needed(), field("note", &PlannedArray::note),
+                      children("fixtures", "planned_array", &PlannedArray::fixtures, 14)};
+}
+
 /// The bench's lists; what belongs to another entity hangs below it.
 constexpr auto fieldsOf(Of<Bench>) {
     return std::tuple{children("tanks", "", &Bench::tanks),
@@ -552,7 +572,8 @@ constexpr auto fieldsOf(Of<Bench>) {
                       children("spots", "", &Bench::spots, 12),
                       children("rocks", "", &Bench::rocks, 13),
                       children("organisms", "", &Bench::organisms, 12),
-                      children("ramps", "", &Bench::ramps, 12)};
+                      children("ramps", "", &Bench::ramps, 12),
+                      children("plans", "", &Bench::plans, 14)};
 }
 
 }  // namespace glumet

@@ -108,4 +108,25 @@ const Sweep& singleOf(const std::vector<Sweep>& sweeps, const Sweep& sweep) {
     return best == nullptr ? sweep : *best;
 }
 
+Configuration configurationOf(const HungFixture& hung) {
+    Configuration out;
+    out.fixture = hung.fixture;
+    out.accessory = hung.accessory;
+    out.preset = hung.preset;
+    out.read_by = hung.read_by;
+    return out;
+}
+
+const Sweep* sweepOf(const std::vector<Sweep>& sweeps, const HungFixture& hung) {
+    const Sweep* best = nullptr;
+    for (const auto& sweep : sweeps) {
+        const auto& c = sweep.configuration;
+        if (c.fixtures != 1 || c.fixture != hung.fixture || c.accessory != hung.accessory ||
+            c.preset != hung.preset || c.read_by != hung.read_by)
+            continue;
+        if (best == nullptr || sweep.runs.size() > best->runs.size()) best = &sweep;
+    }
+    return best;
+}
+
 }  // namespace glumet

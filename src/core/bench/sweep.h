@@ -30,6 +30,13 @@ std::vector<Sweep> sweepsOf(const Bench& bench);
 /// the sweep itself where there is none or it is one.
 const Sweep& singleOf(const std::vector<Sweep>& sweeps, const Sweep& sweep);
 
+/// What a planned fixture is set as, by itself.
+Configuration configurationOf(const HungFixture& hung);
+
+/// The sweep of one alone, known as a planned fixture is, in whatever tank, that holds most runs; nullptr
+/// where there is none.
+const Sweep* sweepOf(const std::vector<Sweep>& sweeps, const HungFixture& hung);
+
 /// "Osier 60, all on, with diffuser": fixture and whatever sets this configuration apart.
 std::string configurationName(const Bench& bench, const Configuration& configuration);
 

@@ -1,12 +1,11 @@
 #pragma once
 
-#include <functional>
 #include <optional>
 #include <string>
 #include <vector>
 
 #include "core/bench/sweep.h"
-#include "core/fit/fit.h"
+#include "core/fit/fit_of.h"
 
 namespace glumet {
 
@@ -63,9 +62,6 @@ struct Contender {
 
     bool speaks() const { return !planes.empty(); }
 };
-
-/// Gives a sweep's fit, or nullptr where there is none.
-using FitOf = std::function<const FitResult*(const Sweep&)>;
 
 /// At which heights and where contenders are compared.
 struct ComparePlace {

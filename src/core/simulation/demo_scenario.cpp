@@ -27,6 +27,7 @@ constexpr Id kCube = 1;
 constexpr Id kMeterSub = 1;
 constexpr Id kDiffuser = 1;
 constexpr double kFreshHours = 100.0;
+constexpr const char* kAllOn = "all channels full";
 enum FixtureId : Id { kOsier = 1, kSallow, kSedge, kAlder, kRushlight };
 
 Fixture fixture(Id id, const char* name, const char* maker, const char* kind, double length, double width,
@@ -215,6 +216,7 @@ class DemoMaker {
         for (const double h : {80, 120, 160, 200}) addRun(kRushlight, 0, h, {});
         for (const double h : {120, 150, 180, 210, 240}) addRun(kOsier, 0, h, {.hours = kAgedHours});
         planSpacing();
+        planMixed();
         for (const double h : {150, 210})
             for (const auto& channel : kOsierChannels) addChannelRun(channel, h);
         addDemoSpectra(bench_, seed_ + kSpectraSeed);
@@ -248,6 +250,35 @@ class DemoMaker {
                                 : 0.0);
             bench_.runs.push_back(std::move(run));
         }
+    }
+
+    /// Two clusters with the tubes behind them, which nobody has hung yet.
+    void planMixed() {
+        constexpr double kHeight = 210.0;
+        constexpr double kBesideGapMm = 15.0;
+        const auto& raceway = bench_.tanks[1];
+        PlannedArray plan;
+        plan.id = 1;
+        plan.tank = raceway.id;
+        plan.name = "Two clusters, tubes behind";
+        plan.note = "The tubes stay on for the evening when the clusters are out.";
+        const auto hang = [&](Id fixture_id, double x, double y, double level_pct) {
+            HungFixture hung;
+            hung.id = static_cast<Id>(plan.fixtures.size()) + 1;
+            hung.fixture = fixture_id;
+            hung.preset = presetNamed(fixture_id, kAllOn);
+            hung.x = Millimetre(x);
+            hung.y = Millimetre(y);
+            hung.height = Millimetre(kHeight);
+            hung.level_pct = level_pct;
+            plan.fixtures.push_back(std::move(hung));
+        };
+        for (const double x : {0.25, 0.75})
+            hang(kOsier, x * raceway.length.value(), 0.5 * raceway.width.value(), 80.0);
+        const double behind =
+            raceway.width.value() - 0.5 * byId(bench_.fixtures, kRushlight)->width.value() - kBesideGapMm;
+        hang(kRushlight, 0.5 * raceway.length.value(), behind, 100.0);
+        bench_.plans.push_back(std::move(plan));
     }
 
     void readPlanned(Run& run, double too_high_mm) {
@@ -343,7 +374,7 @@ class DemoMaker {
         run.accessory = accessory;
         run.tank = kCube;
         run.meter = kMeterSub;
-        run.preset = presetNamed(fixture_id, "all channels full");
+        run.preset = presetNamed(fixture_id, kAllOn);
         run.level_pct = 100.0;
         run.height = Millimetre(height);
         run.warm_up_min = 25;

@@ -21,7 +21,7 @@ constexpr int kPaneHeight = 162;
 constexpr int kFirstAnswer = 1;
 constexpr int kBrightness = 3;
 constexpr int kChannels = 5;
-constexpr int kMeasured = 6;
+constexpr int kMeasured = 6;   // the last that takes an answer
 constexpr double kCost = 5.0;  // percentage points whose cost is shown
 
 void name(QCustomPlot& plot, const QString& words, double x, double y, const QColor& colour) {
@@ -82,7 +82,7 @@ QWidget* beside(QWidget* left, QLabel* words) {
 
 }  // namespace
 
-ArrayPanes::ArrayPanes(Session& session, QWidget* question)
+ArrayPanes::ArrayPanes(Session& session, QWidget* question, QWidget* kept)
     : session_(session),
       choices_(new QButtonGroup(this)),
       buttons_(new QHBoxLayout),
@@ -109,6 +109,7 @@ ArrayPanes::ArrayPanes(Session& session, QWidget* question)
     addPane(tr("how many"), counts_, "paneCounts");
     addPane(tr("channels"), beside(channels_, channels_words_), "paneChannels");
     addPane(tr("measured"), measured_, "paneMeasured");
+    addPane(tr("kept"), kept, "paneKept");
     buttons_->addStretch(1);
     brightness_words_->setObjectName(QStringLiteral("brightnessWords"));
     channels_words_->setObjectName(QStringLiteral("channelsWords"));
@@ -150,7 +151,7 @@ void ArrayPanes::addPane(const QString& pane_name, QWidget* pane, const char* ob
 
 void ArrayPanes::show(const Shown& shown) {
     const bool any = shown.verdicts != nullptr;
-    for (int pane = kFirstAnswer; pane < stack_->count(); ++pane) choices_->button(pane)->setEnabled(any);
+    for (int pane = kFirstAnswer; pane <= kMeasured; ++pane) choices_->button(pane)->setEnabled(any);
     // While it is judged anew the pane that is looked at stays.
     if (any) {
         choices_->button(kChannels)->setVisible(shown.verdicts->mix.has_value());

@@ -18,8 +18,8 @@ class ArrayPanes : public QWidget {
     Q_OBJECT
 
   public:
-    /// `question` is the first pane: what is asked.
-    ArrayPanes(Session& session, QWidget* question);
+    /// `question` is the first pane: what is asked; `kept` the last: what is kept.
+    ArrayPanes(Session& session, QWidget* question, QWidget* kept);
 
     struct Shown {
         const ArrayVerdicts* verdicts = nullptr;  ///< nullptr: nothing yet

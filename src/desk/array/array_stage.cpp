@@ -4,11 +4,13 @@
 #include <QKeyEvent>
 #include <QVBoxLayout>
 #include <algorithm>
+#include <utility>
 
 #include "core/bench/sweep.h"
 #include "core/survey/checks.h"
 #include "core/words/finding.h"
 #include "desk/array/array_findings.h"
+#include "desk/array/plan_of_array.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
 
@@ -16,7 +18,6 @@ namespace glumet {
 namespace {
 
 constexpr int kFiguresHeight = 38;
-constexpr double kBesideGapMm = 15.0;
 
 }  // namespace
 
@@ -29,7 +30,8 @@ ArrayStage::ArrayStage(Session& session)
       side_(new ArrayView(light_, ArrayPart::Side)),
       figures_(makeLabel({}, TextRole::Heading)),
       form_(new ArrayForm(session, choices_)),
-      panes_(new ArrayPanes(session, form_)) {
+      kept_(new KeptPlans(session)),
+      panes_(new ArrayPanes(session, form_, kept_)) {
     reason_->setObjectName(QStringLiteral("arrayReason"));
     figures_->setObjectName(QStringLiteral("arrayFigures"));
     reason_->setWordWrap(true);
@@ -73,10 +75,13 @@ void ArrayStage::listen() {
         ++asking_;
         by_hand_ = false;
         level_typed_ = false;
+        centres_asked_.clear();
         emit viewChanged();
     });
     connect(form_, &ArrayForm::levelEdited, this, &ArrayStage::showLevel);
     connect(panes_, &ArrayPanes::countChosen, this, &ArrayStage::takeCount);
+    connect(kept_, &KeptPlans::keepAsked, this, &ArrayStage::keepShown);
+    connect(kept_, &KeptPlans::showAsked, this, &ArrayStage::showPlan);
     // Tanks, fixtures and answers of another project may have the same ids.
     connect(&session(), &Session::projectChanged, this, [this] {
         choices_ = {};
@@ -197,12 +202,11 @@ void ArrayStage::addBeside(ArrayQuestion& q) const {
         Companion companion;
         companion.model = (*found)->model.elsewhere();
         companion.height = q.height;
-        const bool ends = choices_.side >= 2;
-        const double off = 0.5 * companion.model.body_width_mm + kBesideGapMm;
-        companion.rotation_deg = ends ? 90.0 : 0.0;
-        const bool far_side = choices_.side % 2 == 1;
-        companion.x_mm = !ends ? 0.5 * q.tank.length_mm : far_side ? q.tank.length_mm - off : off;
-        companion.y_mm = ends ? 0.5 * q.tank.width_mm : far_side ? q.tank.width_mm - off : off;
+        const auto place =
+            besidePlace(q.tank.length_mm, q.tank.width_mm, companion.model.body_width_mm, choices_.side);
+        companion.rotation_deg = place.turned ? 90.0 : 0.0;
+        companion.x_mm = place.x_mm;
+        companion.y_mm = place.y_mm;
         q.companions.push_back(std::move(companion));
         return;
     }
@@ -225,7 +229,10 @@ ArrayOrder ArrayStage::order() const {
     order.model = fit()->model.elsewhere();
     order.fit = *fit();
     order.measured_runs = measuredRuns();
-    if (!order.measured_runs.empty()) order.bench = session().bench();
+    if (!order.measured_runs.empty()) {
+        order.bench = session().bench();
+        order.bench.plans.clear();  // which no verdict asks
+    }
     order.question = question();
     order.goal_share = choices_.goal_share;
     order.second = choices_.second;
@@ -288,7 +295,10 @@ void ArrayStage::hang() {
     shown.question = question();
     // What was moved by hand stays there, whatever is judged anew.
     const bool keep = by_hand_ && light_.shown() && light_.centres().size() == std::size_t(choices_.count);
-    shown.centres = keep ? light_.centres() : verdicts()->spacing.schools[school_].centres_mm;
+    const auto asked = std::exchange(centres_asked_, {});
+    shown.centres = !asked.empty() ? asked
+                    : keep         ? light_.centres()
+                                   : verdicts()->spacing.schools[school_].centres_mm;
     if (shown.centres.empty()) shown.centres = equallyHung(shown.model, shown.question);
     shown.level = choices_.level_pct / 100.0;
     for (const auto& school : verdicts()->spacing.schools) shown.snaps.push_back(school.centres_mm);
@@ -330,6 +340,7 @@ void ArrayStage::showAll() {
         reason_->clear();
     }
     panes_->show(shown);
+    kept_->refresh(shownName());
     showFigures();
 }
 
@@ -354,6 +365,7 @@ void ArrayStage::hangBy(std::size_t school) {
     school_ = school;
     by_hand_ = false;
     level_typed_ = false;
+    centres_asked_.clear();
     if (verdicts()->spacing.schools[school].speaks())
         choices_.level_pct = verdicts()->spacing.schools[school].level_pct;
     hang();
@@ -378,6 +390,53 @@ void ArrayStage::takeCount(const CountRow& row) {
     choices_.count = row.count;
     choices_.way = (row.along == RowAlong::Width ? 2 : 0) + (row.turned ? 1 : 0);
     ++asking_;
+    emit viewChanged();
+}
+
+/// What the array that hangs now is called; empty while nothing hangs.
+QString ArrayStage::shownName() const {
+    if (!light_.shown() || fit() == nullptr || tank() == nullptr) return {};
+    const QString row = tr("%1 × %2 over %3")
+                            .arg(light_.centres().size())
+                            .arg(text(fit()->model.fixture), text(tank()->name));
+    const auto& companions = light_.what().question.companions;
+    return companions.empty() ? row : tr("%1, %2 beside").arg(row, text(companions.front().model.fixture));
+}
+
+/// Keeps what hangs for the review; of that name over that tank there is one.
+void ArrayStage::keepShown(const QString& name) {
+    const auto* sweep = session().fitSweep();
+    if (!light_.shown() || sweep == nullptr) return;
+    auto plan = planOf(light_.what(), choices_, sweep->configuration, name.toStdString());
+    for (const auto& known : session().bench().plans)
+        if (known.name == plan.name && known.tank == plan.tank) {
+            plan.id = known.id;
+            plan.note = known.note;
+        }
+    if (session().edit([&](Project& project) { return project.save(plan); }).isEmpty())
+        session().say(tr("Kept for the review: %1.").arg(name));
+}
+
+/// Hangs a kept array as it was kept.
+void ArrayStage::showPlan(Id id) {
+    const auto* plan = byId(session().bench().plans, id);
+    const auto* sweep = session().fitSweep();
+    const auto* over = plan == nullptr ? nullptr : byId(session().bench().tanks, plan->tank);
+    if (over == nullptr || sweep == nullptr) return;
+    auto chosen =
+        chosenPlan(*plan, *over, session().bench(), session().sweeps(), sweep->configuration, choices_);
+    if (!chosen)
+        return session().warn(tr("%1 is no row of the chosen fixture with at most one along a side: choose "
+                                 "the fixture of its row "
+                                 "first.")
+                                  .arg(text(plan->name)));
+    choices_ = std::move(chosen->choices);
+    centres_asked_ = std::move(chosen->centres_mm);
+    by_hand_ = true;
+    level_typed_ = true;
+    reason_->setText(tr("Hung as it was kept: %1.").arg(text(plan->name)));
+    ++asking_;
+    hang();
     emit viewChanged();
 }
 

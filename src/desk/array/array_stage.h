@@ -9,6 +9,7 @@
 #include "desk/array/array_form.h"
 #include "desk/array/array_panes.h"
 #include "desk/array/array_view.h"
+#include "desk/array/kept_plans.h"
 #include "desk/shared/stage.h"
 
 namespace glumet {
@@ -50,6 +51,9 @@ class ArrayStage : public Stage {
     void showAll();
     void showFigures();
     void takeCount(const CountRow& row);
+    QString shownName() const;
+    void keepShown(const QString& name);
+    void showPlan(Id plan);
     void showLevel();
     ArrayOrder order() const;
     ArrayQuestion question() const;
@@ -72,13 +76,15 @@ class ArrayStage : public Stage {
     QLabel* figures_;
     ArrayChoices choices_;
     ArrayForm* form_;
+    KeptPlans* kept_;
     ArrayPanes* panes_;
     std::optional<Configuration> answer_of_;
     std::int64_t asking_ = 1;  ///< the question's number; another choice is another question
     std::int64_t shown_ = 0;   ///< of the answer that is shown
     std::size_t school_ = 0;
-    bool by_hand_ = false;      ///< the fixtures were moved from where the school hangs them
-    bool level_typed_ = false;  ///< since the question was last asked by hand
+    bool by_hand_ = false;               ///< the fixtures were moved from where the school hangs them
+    std::vector<double> centres_asked_;  ///< of a kept array that is to be shown; empty: none
+    bool level_typed_ = false;           ///< since the question was last asked by hand
 };
 
 /// What the window is told of this stage.

@@ -105,6 +105,7 @@ FitAsked askedOf(const Bench& bench, const Sweep& sweep, bool heights) {
     question.bench.rocks.clear();
     question.bench.organisms.clear();
     question.bench.ramps.clear();
+    question.bench.plans.clear();
     question.bench.method.review.clear();
     for (auto& run : question.bench.runs) run.in_review = false;
     return question;

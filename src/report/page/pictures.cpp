@@ -54,7 +54,7 @@ QByteArray svgBytes(QSize size, const QString& title, const std::function<void(Q
     generator.setSize(size);
     generator.setViewBox(QRect(QPoint(0, 0), size));
     generator.setResolution(96);
-    generator.setTitle(title);
+    generator.setTitle(title.toHtmlEscaped());  // which the generator writes as it is
     QPainter painter(&generator);
     work(painter);
     painter.end();

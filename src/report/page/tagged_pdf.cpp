@@ -78,16 +78,22 @@ class TaggedPdf::Impl {
         marks_.push_back({level, text, pages_ - 1, y});
     }
 
-    void link(const QRectF& area, const QString& url) { links_.push_back({pages_ - 1, area, url}); }
+    /// An element of its own within the one whose text it lies on.
+    void link(const QRectF& area, const QString& url) {
+        open("Link", {url, nullptr});
+        elements_[open_].kids.push_back({Kid::Place, links_.size()});
+        links_.push_back({pages_ - 1, area, url, open_});
+        close();
+    }
 
     QByteArray finish(const About& about) {
         if (painter_ == nullptr) paint(0, std::nullopt, [](QPainter&) {});
         painter_->end();
         pdf_.processMemoryFile("page", buffer_.data().constData(), static_cast<std::size_t>(buffer_.size()));
         layPages();
+        addLinks();
         tagElements();
         addMarks();
-        addLinks();
         describe(about);
         nameFonts();
         // Qt numbers fonts in the order of their places in memory. Written once, objects are numbered by
@@ -100,7 +106,7 @@ class TaggedPdf::Impl {
 
   private:
     struct Kid {
-        enum Kind { Element, Piece } kind;
+        enum Kind { Element, Piece, Place } kind;  // a place of the page that leads somewhere
         std::size_t number;
     };
     struct Tagged {
@@ -127,6 +133,8 @@ class TaggedPdf::Impl {
         int page;
         QRectF area;
         QString url;
+        std::size_t element;
+        QPDFObjectHandle handle = {};
     };
 
     static QByteArray written(QPDF& pdf, qpdf_object_stream_e packed, bool compressed) {
@@ -204,8 +212,15 @@ class TaggedPdf::Impl {
 
     QPDFObjectHandle kidOf(const Kid& kid) {
         if (kid.kind == Kid::Element) return elements_[kid.number].handle;
-        const auto& piece = pieces_[kid.number];
         auto reference = QPDFObjectHandle::newDictionary();
+        if (kid.kind == Kid::Place) {
+            const auto& link = links_[kid.number];
+            reference.replaceKey("/Type", nameOf("OBJR"));
+            reference.replaceKey("/Pg", laid_[static_cast<std::size_t>(link.page)]);
+            reference.replaceKey("/Obj", link.handle);
+            return reference;
+        }
+        const auto& piece = pieces_[kid.number];
         reference.replaceKey("/Type", nameOf("MCR"));
         reference.replaceKey("/Pg", laid_[static_cast<std::size_t>(piece.page)]);
         reference.replaceKey("/MCID", QPDFObjectHandle::newInteger(piece.mark));
@@ -236,14 +251,17 @@ class TaggedPdf::Impl {
         root.replaceKey("/Type", nameOf("StructTreeRoot"));
         root.replaceKey("/K", elements_.front().handle);
         root.replaceKey("/ParentTree", parentTree());
-        root.replaceKey("/ParentTreeNextKey", QPDFObjectHandle::newInteger(pages_));
+        root.replaceKey("/ParentTreeNextKey", QPDFObjectHandle::newInteger(keyOfLink(links_.size())));
         auto marked_up = QPDFObjectHandle::newDictionary();
         marked_up.replaceKey("/Marked", QPDFObjectHandle::newBool(true));
         pdf_.getRoot().replaceKey("/StructTreeRoot", root);
         pdf_.getRoot().replaceKey("/MarkInfo", marked_up);
     }
 
-    /// From the marks of each page to their elements.
+    /// Of a link in the tree of parents: they follow the pages.
+    long long keyOfLink(std::size_t link) const { return pages_ + static_cast<long long>(link); }
+
+    /// From the marks of each page, and from each link, to their elements.
     QPDFObjectHandle parentTree() {
         auto numbers = QPDFObjectHandle::newArray();
         for (int page = 0; page < pages_; ++page) {
@@ -252,6 +270,10 @@ class TaggedPdf::Impl {
                 if (piece.page == page && piece.element) marks.appendItem(elements_[*piece.element].handle);
             numbers.appendItem(QPDFObjectHandle::newInteger(page));
             numbers.appendItem(pdf_.makeIndirectObject(marks));
+        }
+        for (std::size_t i = 0; i < links_.size(); ++i) {
+            numbers.appendItem(QPDFObjectHandle::newInteger(keyOfLink(i)));
+            numbers.appendItem(elements_[links_[i].element].handle);
         }
         auto tree = QPDFObjectHandle::newDictionary();
         tree.replaceKey("/Nums", numbers);
@@ -269,7 +291,8 @@ class TaggedPdf::Impl {
     }
 
     void addLinks() {
-        for (const auto& link : links_) {
+        for (std::size_t i = 0; i < links_.size(); ++i) {
+            auto& link = links_[i];
             const auto across = [](double x) { return QPDFObjectHandle::newReal(x * kPointsPerUnit, 1); };
             const auto up = [](double y) {
                 return QPDFObjectHandle::newReal((kPageHeight - y) * kPointsPerUnit, 1);
@@ -286,9 +309,11 @@ class TaggedPdf::Impl {
             place.replaceKey("/Border", QPDFObjectHandle::parse("[0 0 0]"));
             place.replaceKey("/Contents", textOf(link.url));
             place.replaceKey("/A", action);
+            place.replaceKey("/StructParent", QPDFObjectHandle::newInteger(keyOfLink(i)));
+            link.handle = pdf_.makeIndirectObject(place);
             auto page = laid_[static_cast<std::size_t>(link.page)];
             if (!page.getKey("/Annots").isArray()) page.replaceKey("/Annots", QPDFObjectHandle::newArray());
-            page.getKey("/Annots").appendItem(pdf_.makeIndirectObject(place));
+            page.getKey("/Annots").appendItem(link.handle);
         }
     }
 

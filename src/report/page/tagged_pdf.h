@@ -47,7 +47,8 @@ class TaggedPdf {
     /// from 0.
     void paintArtifact(const std::function<void(QPainter&)>& work);
     void paintArtifact(int page, const std::function<void(QPainter&)>& work);
-    /// A place of the last page, in page units, that leads to an address when it is clicked.
+    /// A place of the last page, in page units, that leads to an address when it is clicked; a Link within the
+    /// element that is open.
     void link(const QRectF& area, const QString& url);
     /// Leads to that height of the last page; 1 is the outermost level.
     void bookmark(int level, const QString& text, double y);

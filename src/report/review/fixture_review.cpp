@@ -327,6 +327,17 @@ class ReviewMaker {
     FixtureReview r_;
 };
 
+void addPlanned(FixtureReview& review, const Bench& bench, const FitOf& fit_of, std::stop_token stop) {
+    if (review.sweep.configuration.fixtures != 1) return;
+    for (const auto& plan : bench.plans) {
+        if (stop.stop_requested() || !hangsIn(plan, review.sweep.configuration)) continue;
+        FixtureReview::Planned planned{
+            plan, plannedLight(bench, plan, fit_of, {bench.method.goal, 40, stop}), {}};
+        if (auto scene = plannedScene(bench, plan, fit_of)) planned.scene = std::move(*scene);
+        review.planned.push_back(std::move(planned));
+    }
+}
+
 }  // namespace
 
 std::vector<Words> usualCautions() {
@@ -376,6 +387,7 @@ void addModelled(FixtureReview& review, const Bench& bench, const FitOf& fit_of,
     for (const auto& sweep : sweeps)
         if (sweep.configuration == review.sweep.configuration) whole = &sweep;
     if (whole == nullptr) return;
+    addPlanned(review, bench, fit_of, stop);
     const auto& single = singleOf(sweeps, *whole);
     const FitResult* fit = single.configuration.fixtures == 1 ? fit_of(single) : nullptr;
     if (fit != nullptr) review.fit = *fit;

@@ -10,6 +10,7 @@
 #include "core/survey/findings.h"
 #include "core/verdicts/agreement.h"
 #include "core/verdicts/height_schools.h"
+#include "core/verdicts/planned_light.h"
 #include "core/verdicts/recommendation.h"
 #include "core/verdicts/spill_limit.h"
 #include "report/page/document.h"
@@ -51,6 +52,12 @@ struct FixtureReview {
         Expected<ArrayAgreement> agreement;
     };
     std::vector<Measured> measured;  ///< runs of several of it against the fit
+    struct Planned {
+        PlannedArray plan;
+        Expected<PlannedLight> light;
+        std::optional<LightScene> scene;  ///< lit, where there is light
+    };
+    std::vector<Planned> planned;  ///< arrays in which it hangs
 
     /// The school the method speaks by.
     const SchoolVerdict* headline() const {
@@ -81,7 +88,8 @@ const Plane* shallowestRead(const Run& run);
 /// What readings alone say; a configuration without a reading is a problem.
 Expected<FixtureReview> fixtureReviewOf(const Bench& bench, const Configuration& configuration);
 
-/// Adds what takes a fit: recommendations for every tank and goal of the project, and measured arrays.
+/// Adds what takes a fit: recommendations for every tank and goal of the project, measured and planned
+/// arrays.
 void addModelled(FixtureReview& review, const Bench& bench, const FitOf& fit_of, std::stop_token stop);
 
 /// The cautions every page carries; they defer to local electrical code and a licensed electrician.

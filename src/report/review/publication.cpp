@@ -24,6 +24,28 @@ bool ofTheSame(const Configuration& a, const Configuration& b) {
     return a.fixture == b.fixture && a.preset == b.preset && a.accessory == b.accessory;
 }
 
+/// Whether one of the configurations, by itself, hangs in it.
+bool plannedOf(const PlannedArray& plan, const std::vector<Configuration>& configurations) {
+    return std::any_of(configurations.begin(), configurations.end(),
+                       [&](const Configuration& one) { return one.fixtures == 1 && hangsIn(plan, one); });
+}
+
+/// The configurations, and those that speak for what hangs beside them in planned arrays.
+std::vector<Configuration> withPlanned(const Bench& bench, std::vector<Configuration> configurations) {
+    const auto sweeps = sweepsOf(bench);
+    const auto chosen = configurations;
+    for (const auto& plan : bench.plans) {
+        if (!plannedOf(plan, chosen)) continue;
+        for (const auto& hung : plan.fixtures) {
+            const auto* sweep = sweepOf(sweeps, hung);
+            if (sweep != nullptr && std::find(configurations.begin(), configurations.end(),
+                                              sweep->configuration) == configurations.end())
+                configurations.push_back(sweep->configuration);
+        }
+    }
+    return configurations;
+}
+
 bool belongs(const Run& run, const std::vector<Configuration>& configurations) {
     return std::any_of(configurations.begin(), configurations.end(), [&](const Configuration& one) {
         const auto& of = configurationOf(run);
@@ -41,6 +63,11 @@ std::vector<NamedFigure> figuresOf(const Publication& publication) {
     for (const auto& review : publication.fixtures)
         for (const auto& [name, words] : publication.valuesOf(review))
             out.push_back({review.name + ", " + name, english(words)});
+    for (const auto& review : publication.fixtures)
+        for (const auto& one : review.planned)
+            if (one.light)
+                out.push_back({review.name + ", planned " + one.plan.name + ", share",
+                               english(say("{}", Share{one.light->share}))});
     out.push_back({"readings", english(publication.valuesOfAll().at("readings"))});
     // What the reviewer holds against the height may change while every figure stays.
     if (const auto& dissent = publication.bench.method.dissent; !dissent.empty())
@@ -242,6 +269,7 @@ QString Publication::provenance() const {
 Bench benchOf(const Bench& bench, const std::vector<Configuration>& configurations) {
     Bench out = bench;
     std::erase_if(out.runs, [&](const Run& run) { return !belongs(run, configurations); });
+    std::erase_if(out.plans, [&](const PlannedArray& plan) { return !plannedOf(plan, configurations); });
     return out;
 }
 
@@ -261,7 +289,9 @@ Expected<Publication> publicationOf(const Bench& bench, const FitOf& fit_of,
     auto reviews = reviewsOf(bench, fit_of, question);
     if (!reviews) return tl::make_unexpected(reviews.error());
     Publication out;
-    out.bench = benchOf(bench, question.configurations);
+    auto own = benchOf(bench, question.configurations);
+    out.bench = benchOf(bench, withPlanned(bench, question.configurations));
+    out.bench.plans = own.plans;
     out.fixtures = std::move(*reviews);
     out.sections = question.sections;
     out.unit = question.unit;
@@ -271,7 +301,7 @@ Expected<Publication> publicationOf(const Bench& bench, const FitOf& fit_of,
         asked.place.height = bench.method.compared_height;
         asked.stop = question.stop;
         out.comparison = std::make_shared<const Comparison>(
-            compareAll(std::make_shared<const Bench>(out.bench), fit_of, asked));
+            compareAll(std::make_shared<const Bench>(std::move(own)), fit_of, asked));
     }
     if (question.stop.stop_requested()) return problem("", say(GLUMET_SAY("Core", "was cancelled")));
     out.title = text(titleFor(out), out.unit);

@@ -48,7 +48,7 @@ struct Publication {
 };
 
 /// The runs that a review of these configurations rests on, with all descriptions: those runs, and those of
-/// several of the same fixture, mix and accessory.
+/// several of the same fixture, mix and accessory. Of planned arrays those in which one of them hangs.
 Bench benchOf(const Bench& bench, const std::vector<Configuration>& configurations);
 
 /// Computes everything; fits are asked for where they are wanted, of several fixtures at the same time, so

@@ -4,6 +4,7 @@
 #include "core/plane/plane_statistics.h"
 #include "report/palette.h"
 #include "report/plan_figure.h"
+#include "report/review/light_map.h"
 #include "report/review/sections.h"
 
 namespace glumet {
@@ -126,34 +127,15 @@ std::optional<PageFigure> arrayFigure(const FixtureReview& review, const Recomme
     const auto model = review.fit->model.elsewhere();
     auto scene = hung(model, asked, one.centres_mm);
     if (!scene) return std::nullopt;
-    FastField field(std::move(*scene));
-    const auto points = arrayPoints(asked);
     const Millimetre depth(tank->water_depth / 2.0);
-    const auto values = field.onPlane(depth, points.all);
-    PlanData plan;
-    plan.length = tank->length;
-    plan.width = tank->width;
-    plan.walls = tank->walls;
-    plan.obstacles = tank->obstacles;
-    plan.grid = points.grid;
-    plan.band = one.goal.band;
-    for (const double value : values) {
-        plan.values.emplace_back(Ppfd(value * one.level.best.level_pct / kPercent));
-        plan.scale_top = std::max(plan.scale_top, plan.values.back()->value());
-    }
-    PageFigure figure;
+    auto figure =
+        lightMap(std::move(*scene), *tank, depth, one.level.best.level_pct / kPercent, one.goal.band);
     figure.name = stem + "-array-" + fileStem(tank->name);
     figure.caption = say(
         GLUMET_SAY("Core", "{} over {} at {}, {} under water, µmol·m⁻²·s⁻¹ at {} %. Modelled, not measured."),
         Count{one.count}, tankWords(*tank), one.height, depth, whole(one.level.best.level_pct));
     figure.alt = say(GLUMET_SAY("Core", "Map of the modelled light, {} of the points in {}."),
                      Share{one.level.best.share}, goalWords(one.goal));
-    const double wide = 520.0;
-    const double tall = std::clamp(wide * tank->width.value() / tank->length.value(), 120.0, 520.0);
-    figure.size = QSize(static_cast<int>(wide), static_cast<int>(tall));
-    figure.paint = [plan](QPainter& p, const QRectF& area, LengthUnit) {
-        paintPlan(p, area.adjusted(8, 8, -8, -8), plan, paper(), false);
-    };
     return figure;
 }
 
@@ -283,12 +265,12 @@ MadeSection arraysSection(const SectionOf& of) {
     MadeSection out;
     const bool any = std::any_of(review.recommended.begin(), review.recommended.end(),
                                  [](const auto& one) { return one.speaks(); });
-    if (!any) {
+    if (!any && review.planned.empty()) {
         out.missing = review.recommended.empty() ? say(GLUMET_SAY("Core", "no tank is described"))
                                                  : review.recommended.front().missing;
         return out;
     }
-    out.blocks.emplace_back(recommendationTable(review));
+    if (any) out.blocks.emplace_back(recommendationTable(review));
     for (const auto& one : review.recommended)
         if (auto figure = one.speaks() ? arrayFigure(review, one, of.name) : std::nullopt) {
             out.blocks.emplace_back(FigureRow{{std::move(*figure)}});
@@ -308,6 +290,7 @@ MadeSection arraysSection(const SectionOf& of) {
             Paragraph{prose(say(GLUMET_SAY(
                           "Core", "No row of several was measured: what is said of several is modelled."))),
                       ProseTone::Muted});
+    for (auto& block : plannedBlocks(of)) out.blocks.push_back(std::move(block));
     return out;
 }
 

@@ -41,6 +41,9 @@ MadeSection glossarySection(const SectionOf& of);
 MadeSection dataSection(const SectionOf& of);
 MadeSection cautionsSection(const SectionOf& of);
 
+/// Planned arrays in which the fixture hangs: a table, what is noted of them, and maps; nothing without one.
+std::vector<Block> plannedBlocks(const SectionOf& of);
+
 /// A section's heading on the page.
 Words titleOf(ReviewSection section);
 MadeSection made(ReviewSection section, const SectionOf& of);
