@@ -159,10 +159,18 @@ class TestPlannedLight : public QObject {
         QCOMPARE(english(hungWords(demo().bench, mixed())),
                  std::string("2 × Osier 60, all channels full at 80 % and Rushlight 2T, all channels full at "
                              "100 %"));
-        QVERIFY(hangsIn(mixed(), demo().bench.runs.front()));
-        auto other = configurationOf(demo().bench.runs.front());
+        // The new lamp speaks for itself, not the worn one.
+        const auto sweeps = sweepsOf(demo().bench);
+        const auto young = configurationOf(demo().bench.runs.front());
+        QVERIFY(hangsIn(mixed(), sweeps, young));
+        auto other = young;
+        other.hours = 9000;
+        QVERIFY(std::any_of(sweeps.begin(), sweeps.end(),
+                            [&](const Sweep& sweep) { return sweep.configuration == other; }));
+        QVERIFY(!hangsIn(mixed(), sweeps, other));
+        QVERIFY(knownAs(mixed().fixtures.front(), other));
         other.accessory = 1;
-        QVERIFY(!hangsIn(mixed(), other));
+        QVERIFY(!knownAs(mixed().fixtures.front(), other));
     }
 
     void whatCannotHangIsAFault() {

@@ -179,10 +179,15 @@ Words hungWords(const Bench& bench, const PlannedArray& plan) {
     return say("{}", std::move(words));
 }
 
-bool hangsIn(const PlannedArray& plan, const Configuration& configuration) {
+bool knownAs(const HungFixture& hung, const Configuration& configuration) {
+    return hung.fixture == configuration.fixture && hung.accessory == configuration.accessory &&
+           hung.preset == configuration.preset && hung.read_by == configuration.read_by;
+}
+
+bool hangsIn(const PlannedArray& plan, const std::vector<Sweep>& sweeps, const Configuration& configuration) {
     return std::any_of(plan.fixtures.begin(), plan.fixtures.end(), [&](const HungFixture& hung) {
-        return hung.fixture == configuration.fixture && hung.accessory == configuration.accessory &&
-               hung.preset == configuration.preset && hung.read_by == configuration.read_by;
+        const auto* sweep = sweepOf(sweeps, hung);
+        return sweep != nullptr && sweep->configuration == configuration;
     });
 }
 

@@ -12,12 +12,6 @@ constexpr double kQuarterTurn = 90.0;
 constexpr double kNear = 1.0;  // mm
 constexpr int kSides = 4;
 
-bool knownAs(const HungFixture& hung, const Configuration& row) {
-    PlannedArray alone;
-    alone.fixtures = {hung};
-    return hangsIn(alone, row);
-}
-
 HungFixture hungAs(const Configuration& of) {
     HungFixture out;
     out.fixture = of.fixture;

@@ -47,6 +47,50 @@ void paintAlone(QPainter& p, const PageFigure& figure, LengthUnit unit, const Fo
     foot.provenance.paint(p, {kPad, top + foot.caption.height() + kPad / 2});
 }
 
+/// Coordinates with two digits of a hundredth of a pixel: more cannot be seen.
+QByteArray rounded(const QByteArray& svg) {
+    constexpr int kDigits = 2;
+    static constexpr std::array kLists{QByteArrayView(" d=\""), QByteArrayView(" points=\"")};
+    QByteArray out;
+    out.reserve(svg.size());
+    bool within = false;
+    int digits = -1;  // after the point; −1 before it
+    for (qsizetype i = 0; i < svg.size(); ++i) {
+        const char c = svg[i];
+        if (!within)
+            within = c == '"' && std::any_of(kLists.begin(), kLists.end(), [&](QByteArrayView list) {
+                         return QByteArrayView(svg).first(i + 1).endsWith(list);
+                     });
+        else if (c == '"')
+            within = false;
+        if (c == '.')
+            digits = 0;
+        else if (c < '0' || c > '9')
+            digits = -1;
+        else if (digits >= 0 && ++digits > kDigits && within)
+            continue;
+        out += c;
+    }
+    return out;
+}
+
+/// The generator says of every group what holds for all of them, and makes groups of nothing: half of the
+/// file.
+QByteArray plainer(const QByteArray& svg) {
+    const auto inner = svg.indexOf('>', svg.indexOf("<g ", svg.indexOf("</defs>"))) + 1;
+    QString drawing = QString::fromUtf8(svg.mid(inner));
+    for (const char* held :
+         {" stroke-opacity=\"1\"", " fill-opacity=\"1\"", " stroke-linecap=\"square\"",
+          " stroke-linejoin=\"bevel\"", " transform=\"matrix(1,0,0,1,0,0)\"", " vector-effect=\"none\""})
+        drawing.remove(QLatin1String(held));
+    // Words have their font by themselves.
+    static const QRegularExpression font(QStringLiteral("\\nfont-family=[^<>]*>"));
+    static const QRegularExpression nothing(QStringLiteral("<g [^>]*>\\s*</g>\\s*"));
+    static const QRegularExpression blank(QStringLiteral("\\s*\\n\\s*"));
+    drawing.replace(font, QStringLiteral(">")).remove(nothing).replace(blank, QStringLiteral("\n"));
+    return svg.first(inner) + rounded(drawing.toUtf8());
+}
+
 QByteArray svgBytes(QSize size, const QString& title, const std::function<void(QPainter&)>& work) {
     QBuffer buffer;
     QSvgGenerator generator;
@@ -59,7 +103,7 @@ QByteArray svgBytes(QSize size, const QString& title, const std::function<void(Q
     work(painter);
     painter.end();
     // Who has not the house font, which pages bring along, reads in one that is like it.
-    QByteArray svg = buffer.data();
+    QByteArray svg = plainer(buffer.data());
     svg.replace("font-family=\"Glumet Text\"", "font-family=\"Glumet Text, B612, sans-serif\"");
     return svg;
 }
@@ -103,9 +147,7 @@ QString inlineSvg(const PageFigure& figure, LengthUnit unit) {
     // Of the file only the drawing: the page says size and title by itself.
     const auto begin = svg.indexOf(QLatin1String("</defs>")) + 7;
     const auto end = svg.lastIndexOf(QLatin1String("</svg>"));
-    QString drawing = svg.mid(begin, end - begin);
-    static const QRegularExpression blank(QStringLiteral("\\s*\\n\\s*"));
-    drawing.replace(blank, QStringLiteral("\n"));
+    const QString drawing = svg.mid(begin, end - begin).trimmed();
     return QStringLiteral("<svg viewBox=\"0 0 %1 %2\" role=\"img\" aria-label=\"%3\">%4%5</svg>")
         .arg(figure.size.width())
         .arg(figure.size.height())

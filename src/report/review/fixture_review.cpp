@@ -83,6 +83,7 @@ Words powerOf(const Run& run, const Fixture* fixture) {
     return say(GLUMET_SAY("Core", "{} W at the wall"), drawn);
 }
 
+constexpr int kPlanDraws = 40;         // for the interval of a planned array
 constexpr std::size_t kMostGoals = 4;  // of the reviewer's own that a review goes through
 
 /// Name of a fact on the page.
@@ -327,17 +328,6 @@ class ReviewMaker {
     FixtureReview r_;
 };
 
-void addPlanned(FixtureReview& review, const Bench& bench, const FitOf& fit_of, std::stop_token stop) {
-    if (review.sweep.configuration.fixtures != 1) return;
-    for (const auto& plan : bench.plans) {
-        if (stop.stop_requested() || !hangsIn(plan, review.sweep.configuration)) continue;
-        FixtureReview::Planned planned{
-            plan, plannedLight(bench, plan, fit_of, {bench.method.goal, 40, stop}), {}};
-        if (auto scene = plannedScene(bench, plan, fit_of)) planned.scene = std::move(*scene);
-        review.planned.push_back(std::move(planned));
-    }
-}
-
 }  // namespace
 
 std::vector<Words> usualCautions() {
@@ -387,7 +377,6 @@ void addModelled(FixtureReview& review, const Bench& bench, const FitOf& fit_of,
     for (const auto& sweep : sweeps)
         if (sweep.configuration == review.sweep.configuration) whole = &sweep;
     if (whole == nullptr) return;
-    addPlanned(review, bench, fit_of, stop);
     const auto& single = singleOf(sweeps, *whole);
     const FitResult* fit = single.configuration.fixtures == 1 ? fit_of(single) : nullptr;
     if (fit != nullptr) review.fit = *fit;
@@ -417,6 +406,22 @@ void addModelled(FixtureReview& review, const Bench& bench, const FitOf& fit_of,
                      say(GLUMET_SAY("Core", "{} at {}"), configurationName(bench, of), bench.run(run).height),
                      arrayAgreement(*fit, bench, run)});
     }
+}
+
+std::vector<FixtureReview::Planned> plannedArrays(const Bench& bench, const FitOf& fit_of,
+                                                  const std::vector<Configuration>& configurations,
+                                                  std::stop_token stop) {
+    const auto sweeps = sweepsOf(bench);
+    std::vector<FixtureReview::Planned> out;
+    for (const auto& plan : bench.plans) {
+        if (stop.stop_requested() ||
+            std::none_of(configurations.begin(), configurations.end(),
+                         [&](const Configuration& one) { return hangsIn(plan, sweeps, one); }))
+            continue;
+        out.push_back({plan, plannedLight(bench, plan, fit_of, {bench.method.goal, kPlanDraws, stop}), {}});
+        if (auto scene = plannedScene(bench, plan, fit_of)) out.back().scene = std::move(*scene);
+    }
+    return out;
 }
 
 }  // namespace glumet

@@ -88,9 +88,13 @@ const Plane* shallowestRead(const Run& run);
 /// What readings alone say; a configuration without a reading is a problem.
 Expected<FixtureReview> fixtureReviewOf(const Bench& bench, const Configuration& configuration);
 
-/// Adds what takes a fit: recommendations for every tank and goal of the project, measured and planned
-/// arrays.
+/// Adds what takes a fit: recommendations for every tank and goal of the project, and measured arrays.
 void addModelled(FixtureReview& review, const Bench& bench, const FitOf& fit_of, std::stop_token stop);
+
+/// The project's planned arrays in which one of these hangs, each once, in their order.
+std::vector<FixtureReview::Planned> plannedArrays(const Bench& bench, const FitOf& fit_of,
+                                                  const std::vector<Configuration>& configurations,
+                                                  std::stop_token stop);
 
 /// The cautions every page carries; they defer to local electrical code and a licensed electrician.
 std::vector<Words> usualCautions();

@@ -24,10 +24,11 @@ bool ofTheSame(const Configuration& a, const Configuration& b) {
     return a.fixture == b.fixture && a.preset == b.preset && a.accessory == b.accessory;
 }
 
-/// Whether one of the configurations, by itself, hangs in it.
-bool plannedOf(const PlannedArray& plan, const std::vector<Configuration>& configurations) {
+/// Whether one of the configurations hangs in it.
+bool plannedOf(const PlannedArray& plan, const std::vector<Sweep>& sweeps,
+               const std::vector<Configuration>& configurations) {
     return std::any_of(configurations.begin(), configurations.end(),
-                       [&](const Configuration& one) { return one.fixtures == 1 && hangsIn(plan, one); });
+                       [&](const Configuration& one) { return hangsIn(plan, sweeps, one); });
 }
 
 /// The configurations, and those that speak for what hangs beside them in planned arrays.
@@ -35,7 +36,7 @@ std::vector<Configuration> withPlanned(const Bench& bench, std::vector<Configura
     const auto sweeps = sweepsOf(bench);
     const auto chosen = configurations;
     for (const auto& plan : bench.plans) {
-        if (!plannedOf(plan, chosen)) continue;
+        if (!plannedOf(plan, sweeps, chosen)) continue;
         for (const auto& hung : plan.fixtures) {
             const auto* sweep = sweepOf(sweeps, hung);
             if (sweep != nullptr && std::find(configurations.begin(), configurations.end(),
@@ -91,8 +92,14 @@ Expected<std::vector<FixtureReview>> reviewsOf(const Bench& bench, const FitOf& 
         const std::scoped_lock lock(guard);
         question.progress(kReviewsDone * static_cast<double>(++done) / static_cast<double>(reviews.size()));
     });
+    const auto sweeps = sweepsOf(bench);
+    const auto planned = plannedArrays(bench, fit_of, question.configurations, question.stop);
     std::vector<FixtureReview> out;
-    for (auto& review : reviews) out.push_back(std::move(*review));
+    for (auto& review : reviews) {
+        for (const auto& one : planned)
+            if (hangsIn(one.plan, sweeps, review->sweep.configuration)) review->planned.push_back(one);
+        out.push_back(std::move(*review));
+    }
     return out;
 }
 
@@ -269,7 +276,9 @@ QString Publication::provenance() const {
 Bench benchOf(const Bench& bench, const std::vector<Configuration>& configurations) {
     Bench out = bench;
     std::erase_if(out.runs, [&](const Run& run) { return !belongs(run, configurations); });
-    std::erase_if(out.plans, [&](const PlannedArray& plan) { return !plannedOf(plan, configurations); });
+    const auto sweeps = sweepsOf(bench);
+    std::erase_if(out.plans,
+                  [&](const PlannedArray& plan) { return !plannedOf(plan, sweeps, configurations); });
     return out;
 }
 
