@@ -6246,6 +6246,14 @@
         <source>blue 60–150; …</source>
         <translation type="unfinished"></translation>
     </message>
+    <message>
+        <source>its level</source>
+        <translation>ihre Stellung</translation>
+    </message>
+    <message>
+        <source>Its level against the row&apos;s is 10 to 200 %.</source>
+        <translation>Ihre Stellung gegen die Reihe ist 10 bis 200 %.</translation>
+    </message>
 </context>
 <context>
     <name>glumet::ArrayPanes</name>
@@ -6570,12 +6578,12 @@ Best at %7: %8; %9 do about as well.</source>
         <translation>Für den Bericht behalten: %1.</translation>
     </message>
     <message>
-        <source>%1 is no row of the chosen fixture with at most one along a side: choose the fixture of its row first.</source>
-        <translation>%1 ist keine Reihe der gewählten Leuchte mit höchstens einer an einer Seite: erst die Leuchte der Reihe wählen.</translation>
-    </message>
-    <message>
         <source>Hung as it was kept: %1.</source>
         <translation>Aufgehängt wie behalten: %1.</translation>
+    </message>
+    <message>
+        <source>%1 cannot be hung here: choose the fixture of its row first.</source>
+        <translation>%1 kann hier nicht aufgehängt werden: erst die Leuchte der Reihe wählen.</translation>
     </message>
 </context>
 <context>
@@ -9192,14 +9200,6 @@ Feld und Reihe zeigen, was ihre Anpassung sagt.</translation>
         <translation>behalten, was jetzt hängt</translation>
     </message>
     <message>
-        <source>hang the chosen one</source>
-        <translation>die gewählte aufhängen</translation>
-    </message>
-    <message>
-        <source>remove the chosen one</source>
-        <translation>die gewählte entfernen</translation>
-    </message>
-    <message>
         <source>array</source>
         <translation>Anordnung</translation>
     </message>
@@ -9226,6 +9226,14 @@ Feld und Reihe zeigen, was ihre Anpassung sagt.</translation>
     <message>
         <source>Choose one of the list first.</source>
         <translation>Erst eine der Liste wählen.</translation>
+    </message>
+    <message>
+        <source>hang it</source>
+        <translation>aufhängen</translation>
+    </message>
+    <message>
+        <source>remove it</source>
+        <translation>entfernen</translation>
     </message>
 </context>
 <context>

@@ -148,6 +148,10 @@ class TestArray : public QObject {
             w_->find<QComboBox>("arrayBeside")->findText(QStringLiteral("Rushlight"), Qt::MatchStartsWith));
         QTRY_VERIFY_WITH_TIMEOUT(!w_->session.fitting() && !stage().busy(), 30'000);
         choose("arraySide", 1);
+        type("arrayBesideLevel", "120");
+        type("arrayBesideLevel", "0");
+        QVERIFY(w_->lastWord().contains(QStringLiteral("10 to 200 %")));
+        QCOMPARE(stage().light().what().question.companions[0].level, 1.2);
         stage().view()->setFocus();
         for (int i = 0; i < 4; ++i) w_->key(Qt::Key_Right);
         type("arrayLevel", "70");
@@ -165,6 +169,7 @@ class TestArray : public QObject {
         QCOMPARE(plans.back().fixtures.size(), centres.size() + 1);
         QCOMPARE(plans.back().fixtures[0].x.value(), centres[0]);
         QCOMPARE(plans.back().fixtures[0].level_pct, 70.0);
+        QCOMPARE(plans.back().fixtures.back().level_pct, 84.0);
         QVERIFY(plans.back().fixtures.back().y.value() > 0.5 * w_->session.bench().tanks[1].width.value());
         // Once more by the same name is the same array.
         QTest::keyClick(name, Qt::Key_Return);
@@ -181,6 +186,7 @@ class TestArray : public QObject {
         QCOMPARE(stage().light().centres(), centres);
         QCOMPARE(stage().light().what().question.companions.size(), std::size_t{1});
         QCOMPARE(stage().light().what().level, 0.7);
+        QCOMPARE(stage().light().what().question.companions[0].level, 1.2);
         QVERIFY(w_->find<QLabel>("arrayReason")->text().contains(QStringLiteral("for the evening")));
         // Removed by the key, and back.
         list->setFocus();

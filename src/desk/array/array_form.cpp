@@ -289,6 +289,16 @@ void ArrayForm::addBeside() {
             tr("at the"), {tr("front"), tr("back"), tr("left"), tr("right")},
             [this] { return choices_.side; }, choosing([](ArrayChoices& c, int index) { c.side = index; }))
         ->setObjectName(QStringLiteral("arraySide"));
+    limits_
+        ->addText(
+            tr("its level"), [this] { return text(percentText(choices_.beside_level)); },
+            changing([](ArrayChoices& c, const QString& typed) -> QString {
+                const auto percent = percentOf(typed, 10.0, 200.0);
+                if (!percent) return tr("Its level against the row's is 10 to 200 %.");
+                c.beside_level = *percent / 100.0;
+                return {};
+            }))
+        ->setObjectName(QStringLiteral("arrayBesideLevel"));
 }
 
 void ArrayForm::offerTanks() {

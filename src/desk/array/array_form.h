@@ -23,6 +23,7 @@ struct ArrayChoices {
     double level_pct = 100.0;
     std::optional<Configuration> beside;  ///< hangs along one side
     int side = 0;                         ///< front, back, left, right
+    double beside_level = 1.0;            ///< against the row's: both are dimmed together
 };
 
 /// The rows of the Array stage: tank, number, way, limits, goals. Edits the choices and says so.

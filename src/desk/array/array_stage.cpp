@@ -62,6 +62,7 @@ void ArrayStage::listen() {
     setProperty(kWrapsText, true);
     connect(&light_, &ArrayLight::movedByHand, this, [this] {
         by_hand_ = true;
+        for (auto* school : schools_) school->setChecked(false);
         reason_->setText(tr("Moved by hand. It snaps to the schools' positions."));
         showFigures();
     });
@@ -202,6 +203,7 @@ void ArrayStage::addBeside(ArrayQuestion& q) const {
         Companion companion;
         companion.model = (*found)->model.elsewhere();
         companion.height = q.height;
+        companion.level = choices_.beside_level;
         const auto place =
             besidePlace(q.tank.length_mm, q.tank.width_mm, companion.model.body_width_mm, choices_.side);
         companion.rotation_deg = place.turned ? 90.0 : 0.0;
@@ -317,7 +319,7 @@ void ArrayStage::showAll() {
     for (auto* view : {view_, side_.data()}) view->dress(marks, colours(), reasonForNothing());
     for (std::size_t i = 0; i < schools_.size(); ++i) {
         schools_[i]->setEnabled((verdicts() != nullptr));
-        schools_[i]->setChecked((verdicts() != nullptr) && i == school_);
+        schools_[i]->setChecked((verdicts() != nullptr) && i == school_ && !by_hand_);
     }
     ArrayPanes::Shown shown;
     if (verdicts() != nullptr && light_.shown()) {
@@ -426,10 +428,8 @@ void ArrayStage::showPlan(Id id) {
     auto chosen =
         chosenPlan(*plan, *over, session().bench(), session().sweeps(), sweep->configuration, choices_);
     if (!chosen)
-        return session().warn(tr("%1 is no row of the chosen fixture with at most one along a side: choose "
-                                 "the fixture of its row "
-                                 "first.")
-                                  .arg(text(plan->name)));
+        return session().warn(
+            tr("%1 cannot be hung here: choose the fixture of its row first.").arg(text(plan->name)));
     choices_ = std::move(chosen->choices);
     centres_asked_ = std::move(chosen->centres_mm);
     by_hand_ = true;

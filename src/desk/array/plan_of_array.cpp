@@ -52,8 +52,7 @@ bool takeRow(const std::vector<HungFixture>& row, const Tank& tank, ChosenPlan& 
 bool takeBeside(const HungFixture& hung, const Tank& tank, const std::vector<Sweep>& sweeps,
                 double body_width_mm, ChosenPlan& out) {
     const auto* sweep = sweepOf(sweeps, hung);
-    if (sweep == nullptr || hung.height != *out.choices.height || hung.level_pct != out.choices.level_pct)
-        return false;
+    if (sweep == nullptr || hung.height != *out.choices.height) return false;
     for (int side = 0; side < kSides; ++side) {
         const auto place = besidePlace(tank.length.value(), tank.width.value(), body_width_mm, side);
         if (!near(place.x_mm, hung.x.value()) || !near(place.y_mm, hung.y.value()) ||
@@ -61,6 +60,7 @@ bool takeBeside(const HungFixture& hung, const Tank& tank, const std::vector<Swe
             continue;
         out.choices.beside = sweep->configuration;
         out.choices.side = side;
+        out.choices.beside_level = hung.level_pct / out.choices.level_pct;
         return true;
     }
     return false;
