@@ -1,5 +1,7 @@
 #include <QImage>
+#include <QPainter>
 #include <QProcess>
+#include <QSvgRenderer>
 #include <QTemporaryDir>
 #include <QTest>
 #include <QXmlStreamReader>
@@ -283,6 +285,52 @@ class TestPage : public QObject {
         const auto png = QImage::fromData(pngOf(square("one"), LengthUnit::Cm, QStringLiteral("from here")));
         QCOMPARE(png.width(), 400);
         QVERIFY(png.height() > 200);
+    }
+
+    /// A drawing is the picture, whatever pens, caps, joins, turns and shades it was made with, and names
+    /// that look like figures stay as they are.
+    void aDrawingIsThePicture() {
+        auto figure = square("drawn");
+        figure.caption = say("0.123456 <b> of 7.654321");
+        figure.spots.clear();
+        figure.paint = [](QPainter& p, const QRectF&, LengthUnit) {
+            p.setPen(QPen(QColor(120, 20, 20), 9, Qt::SolidLine, Qt::FlatCap, Qt::MiterJoin));
+            p.drawPolyline(QPolygonF({{20.123456, 80}, {40, 20.98765}, {60, 80}}));
+            p.setPen(QPen(QColor(20, 120, 20), 9, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
+            p.drawPolyline(QPolygonF({{80, 80}, {100, 20}, {120, 80}}));
+            p.setPen(QPen(QColor(20, 20, 120, 90), 9));
+            p.drawPolyline(QPolygonF({{140, 80}, {160, 20}, {180, 80}}));
+            p.translate(100, 50);
+            p.rotate(30);
+            p.fillRect(QRectF(-8, -8, 16, 16), QColor(200, 160, 0, 120));
+        };
+        const auto svg = svgOf(figure, LengthUnit::Cm, {});
+        QVERIFY(svg.contains("<title>0.123456 &lt;b&gt; of 7.654321</title>"));
+        QVERIFY(svg.contains("20.12,80 ") && !svg.contains("20.1235"));
+        const QSize size(200, 100);
+        const auto painted = [&](const auto& paint) {
+            QImage image(size, QImage::Format_RGB32);
+            image.fill(Qt::white);
+            QPainter p(&image);
+            p.setRenderHint(QPainter::Antialiasing);
+            paint(p);
+            return image;
+        };
+        const auto direct =
+            painted([&](QPainter& p) { figure.paint(p, QRectF(QPointF(), size), LengthUnit::Cm); });
+        const auto drawn = painted([&](QPainter& p) {
+            QSvgRenderer renderer(svg);
+            renderer.setViewBox(QRect(QPoint(), size));
+            renderer.render(&p, QRectF(QPointF(), size));
+        });
+        int apart = 0;
+        int inked = 0;
+        for (int y = 0; y < size.height(); ++y)
+            for (int x = 0; x < size.width(); ++x) {
+                apart += std::abs(qGray(direct.pixel(x, y)) - qGray(drawn.pixel(x, y))) > 40 ? 1 : 0;
+                inked += qGray(direct.pixel(x, y)) < 240 ? 1 : 0;
+            }
+        QVERIFY2(apart * 50 < inked, qPrintable(QStringLiteral("%1 of %2").arg(apart).arg(inked)));
     }
 
     /// Every pixel comes back, in the colour it had; an empty picture is none.
