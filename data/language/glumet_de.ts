@@ -5449,6 +5449,30 @@
         <source>{}: {} over {}, {} under water, µmol·m⁻²·s⁻¹. Modelled, not measured.</source>
         <translation>{}: {} über {}, {} unter Wasser, µmol·m⁻²·s⁻¹. Modelliert, nicht gemessen.</translation>
     </message>
+    <message>
+        <source>its right end</source>
+        <translation>ihrem rechten Ende</translation>
+    </message>
+    <message>
+        <source>its left end</source>
+        <translation>ihrem linken Ende</translation>
+    </message>
+    <message>
+        <source>its back</source>
+        <translation>ihrer Rückseite</translation>
+    </message>
+    <message>
+        <source>its front</source>
+        <translation>ihrer Vorderseite</translation>
+    </message>
+    <message>
+        <source>{} and {}</source>
+        <translation>{} und {}</translation>
+    </message>
+    <message>
+        <source>Its light looks aside by {}° toward {}, as through lenses that do or because it hangs out of level, which the readings do not tell: lay a level on it.</source>
+        <translation>Ihr Licht blickt um {}° zur Seite, nach {}: durch Linsen, die das tun, oder weil sie nicht waagerecht hängt; das sagen die Messwerte nicht. Eine Wasserwaage auflegen.</translation>
+    </message>
 </context>
 <context>
     <name>Described</name>

@@ -13,11 +13,11 @@ namespace {
 /// Strengths that are tried.
 constexpr std::array kOutward{0.02, 0.05, 0.1, 0.2, 0.4, 0.8};
 constexpr std::array kAbout{0.03, 0.1, 0.3, 1.0, 3.0};
-/// Before the readings a beam is round by this much: what another shape must gain in log evidence.
-constexpr double kRoundBelieved = 3.0;
 /// On its axis a beam is the same in every azimuth; from here on it may turn freely.
 constexpr double kFreeFromDeg = 15.0;
 constexpr double kTiedOnAxis = 0.02;
+/// What a picture is thought to gain once the beam has settled under it, as a share of what it gains.
+constexpr double kNearly = 0.15;
 
 /// Second differences of one azimuth's coefficients, even about the axis.
 const Eigen::MatrixXd& outwardDifferences() {
@@ -36,7 +36,8 @@ const Eigen::MatrixXd& outwardDifferences() {
     return d;
 }
 
-/// Precision of the coefficients of a beam whose mean coefficient is 1.
+}  // namespace
+
 Eigen::MatrixXd smoothPrecision(BeamShape shape, double outward, double about) {
     constexpr Eigen::Index kBells = BeamBasis::kSize;
     const auto shares = BeamBasis::turnShares(shape);
@@ -64,6 +65,12 @@ Eigen::MatrixXd smoothPrecision(BeamShape shape, double outward, double about) {
     return out;
 }
 
+double logDeterminant(const Eigen::LLT<Eigen::MatrixXd>& factor) {
+    return 2.0 * factor.matrixLLT().diagonal().array().log().sum();
+}
+
+namespace {
+
 /// How far a beam may be from a factor times the one it leans on: by a tenth, in so many independent
 /// stretches.
 constexpr double kAlike = 0.1;
@@ -81,10 +88,6 @@ Eigen::MatrixXd alikePrecision(BeamShape shape) {
         weights.segment(static_cast<Eigen::Index>(a) * kBells, kBells).setConstant(shares[a] / kBells);
     const Eigen::MatrixXd every = weights.asDiagonal();
     return (every - weights * weights.transpose()) * kStretches / std::pow(kAlike, 2);
-}
-
-double logDeterminant(const Eigen::LLT<Eigen::MatrixXd>& factor) {
-    return 2.0 * factor.matrixLLT().diagonal().array().log().sum();
 }
 
 /// Of smoothPrecision() at the tried strengths, each worked out once: it depends on nothing that was read.
@@ -108,22 +111,24 @@ Eigen::VectorXd Fitter::pattern() const {
 }
 
 Eigen::MatrixXd Fitter::prior(const Smoothness& smoothness) const {
+    if (pictured()) return picturePrior(smoothness.outward);
     Eigen::MatrixXd of_ratio = smoothPrecision(shape_, smoothness.outward, smoothness.about);
     if (options_.leans_on) of_ratio += alikePrecision(shape_);
     const Eigen::VectorXd per_ratio = (pattern() * meanCoefficient()).cwiseInverse();
     return per_ratio.asDiagonal() * of_ratio * per_ratio.asDiagonal();
 }
 
-double Fitter::priorDeterminant(std::size_t outward, std::size_t about) const {
+double Fitter::priorDeterminant(const Eigen::MatrixXd& prior, std::size_t outward, std::size_t about) const {
+    if (options_.leans_on || pictured()) return logDeterminant(Eigen::LLT<Eigen::MatrixXd>(prior));
     const double scale = 2.0 * static_cast<double>(bells()) * std::log(meanCoefficient());
-    if (!options_.leans_on) return plainDeterminant(shape_, outward, about) - scale;
-    return logDeterminant(Eigen::LLT<Eigen::MatrixXd>(prior({kOutward[outward], kAbout[about]})));
+    return plainDeterminant(shape_, outward, about) - scale;
 }
 
 double Fitter::evidenceUnder(const Sums& sums, std::size_t outward, std::size_t about) const {
+    const auto of_beam = prior({kOutward[outward], kAbout[about]});
     Eigen::MatrixXd whole = sums.xx;
-    whole.topLeftCorner(bells(), bells()) += prior({kOutward[outward], kAbout[about]});
-    double before = priorDeterminant(outward, about);
+    whole.topLeftCorner(bells(), bells()) += of_beam;
+    double before = priorDeterminant(of_beam, outward, about);
     for (Eigen::Index j = 0; j < slopes_.cols(); ++j) {
         whole(bells() + j, bells() + j) += 1.0 / std::pow(priorError(j), 2);
         before -= 2.0 * std::log(priorError(j));
@@ -135,7 +140,7 @@ double Fitter::evidenceUnder(const Sums& sums, std::size_t outward, std::size_t 
 }
 
 double Fitter::chooseSmoothness(const Sums& sums) {
-    const int turns = shape_ == BeamShape::Round ? 1 : static_cast<int>(kAbout.size());
+    const int turns = shape_ == BeamShape::Round || pictured() ? 1 : static_cast<int>(kAbout.size());
     std::map<std::pair<int, int>, double> tried;
     const auto under = [&](int outward, int about) {
         const auto [at, fresh] = tried.try_emplace({outward, about}, 0.0);
@@ -181,35 +186,49 @@ void Fitter::setShape(BeamShape shape) {
     design_ = designAt(nuisances_.shared);
 }
 
+Fitter::Considered Fitter::considered(double evidence) const {
+    return {evidence, shape_, beam_, smoothness_, leaning_, trough_};
+}
+
+void Fitter::take(const Considered& beam) {
+    shape_ = beam.shape;
+    beam_ = beam.beam;
+    smoothness_ = beam.smoothness;
+    leaning_ = beam.leaning;
+    trough_ = beam.trough;
+}
+
+std::vector<Fitter::Considered> Fitter::beamsOf(BeamShape shape, Picture picture, double plain) {
+    setShape(shape);
+    const auto sums = this->sums();
+    const double evidence = chooseSmoothness(sums);
+    // A round beam that gains nothing by being any other is neither a trough's nor looks aside.
+    if (evidence <= plain) return {considered(evidence)};
+    stepBeam(sums);
+    const auto anyhow = considered(evidence);
+    // Where the round fit stands a picture fits less well than settled: dropPicture() looks again.
+    const double pictured = considerPicture(picture, sums);
+    return {considered(pictured + kNearly * std::max(0.0, pictured - plain)), anyhow};
+}
+
 void Fitter::considerShapes() {
-    const auto round = beam_;
-    const auto round_smoothness = smoothness_;
     // The same linearisation and the same weights for all: only the beam's freedom differs.
     const double plain = chooseSmoothness(sums());
-    double best = plain + kRoundBelieved;
-    auto taken = BeamShape::Round;
-    Eigen::VectorXd beam = round;
-    Smoothness smoothness = round_smoothness;
-    for (const auto shape : {BeamShape::TwoPlanes, BeamShape::Free}) {
-        setShape(shape);
-        const double evidence = chooseSmoothness(sums());
-        result_.shape_evidence.push_back({shape, evidence - plain});
-        // Two planes of symmetry are the more usual: none must beat them as they beat a round beam.
-        if (evidence > best) {
-            best = evidence + kRoundBelieved;
-            taken = shape;
-            beam = beam_;
-            smoothness = smoothness_;
-        }
-        shape_ = BeamShape::Round;
-        beam_ = round;
+    const auto round = considered(plain);
+    auto best = round;
+    // Two planes of symmetry are the more usual, and a picture is believed before a beam that may be anyhow:
+    // who comes later must beat who came before as that beat a round beam.
+    for (const auto& [shape, picture] :
+         {std::pair{BeamShape::TwoPlanes, Picture::Trough}, std::pair{BeamShape::Free, Picture::Leaning}}) {
+        const auto beams = beamsOf(shape, picture, plain);
+        for (const auto& beam : beams)
+            if (beam.evidence > best.evidence + kRoundBelieved) best = beam;
+        result_.shape_evidence.push_back({shape, beams.back().evidence - plain});
+        take(round);
     }
-    shape_ = taken;
-    beam_ = beam;
-    smoothness_ = smoothness;
+    take(best);
     design_ = designAt(nuisances_.shared);
-    if (taken == BeamShape::Round) return;
-    model_ = design_ * beam_;
+    if (shape_ != BeamShape::Round) model_ = design_ * beam_;
 }
 
 }  // namespace glumet

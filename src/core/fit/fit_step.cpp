@@ -10,7 +10,7 @@ namespace {
 
 constexpr double kKnownAttenuationError = 0.005;  // 1/m
 constexpr double kConverged = 0.02;               // rms change of the modelled readings, standard errors
-constexpr int kRoundsOfChoice = 4;                // after which the smoothness prior is left as it is
+constexpr int kRoundsOfChoice = 4;                // after which smoothness and picture are left as they are
 
 }  // namespace
 
@@ -136,6 +136,7 @@ bool Fitter::settle(bool& converged) {
         const auto sums = this->sums();
         if (round < kRoundsOfChoice) chooseSmoothness(sums);
         step(sums);
+        if (pictured() && round < kRoundsOfChoice) followPicture();
         const Eigen::VectorXd before = model_;
         linearise();
         ++result_.iterations;
@@ -158,6 +159,7 @@ Expected<FitResult> Fitter::fit() {
     if (options_.shapes && !options_.leans_on) {
         considerShapes();
         if (shape_ != BeamShape::Round && !settle(converged)) return tl::make_unexpected(cancelled);
+        if (pictured() && dropPicture() && !settle(converged)) return tl::make_unexpected(cancelled);
     }
     if (!beam_.allFinite())
         return problem("", say(GLUMET_SAY("Core", "the readings contradict each other: no beam gives them")));

@@ -10,7 +10,33 @@ constexpr double kTwin = 0.95;  // correlation beyond which two parameters canno
 /// Standard errors between a fitted reflectance and the described one, from which the wall is doubted.
 constexpr double kFarFromDescribed = 2.0;
 
+/// Less than so many degrees nobody would see.
+constexpr double kSeenLeaning = 2.0;
+
+/// "the right and the back": of the fixture's own length and width.
+Words toward(const Lean& lean) {
+    constexpr double kAlso = 0.4;  // of the greater
+    const Words along =
+        lean[0] > 0 ? say(GLUMET_SAY("Core", "its right end")) : say(GLUMET_SAY("Core", "its left end"));
+    const Words across =
+        lean[1] > 0 ? say(GLUMET_SAY("Core", "its back")) : say(GLUMET_SAY("Core", "its front"));
+    if (std::abs(lean[1]) < kAlso * std::abs(lean[0])) return along;
+    if (std::abs(lean[0]) < kAlso * std::abs(lean[1])) return across;
+    return say(GLUMET_SAY("Core", "{} and {}"), along, across);
+}
+
 }  // namespace
+
+void Fitter::tellLean() {
+    if (!leaning_) return;
+    const double degrees = std::hypot(leaning_->lean[0], leaning_->lean[1]);
+    if (degrees < kSeenLeaning) return;
+    result_.cannot_tell.push_back(say(
+        GLUMET_SAY("Core",
+                   "Its light looks aside by {}° toward {}, as through lenses that do or because it hangs "
+                   "out of level, which the readings do not tell: lay a level on it."),
+        Figure{degrees, 0}, toward(leaning_->lean)));
+}
 
 void Fitter::addParameters(const Eigen::MatrixXd& covariance) {
     const auto add = [&](FitQuantity what, Words name, const char* unit, Eigen::Index j, double scale,
@@ -45,6 +71,7 @@ void Fitter::addParameters(const Eigen::MatrixXd& covariance) {
 }
 
 void Fitter::tellApart(const Eigen::MatrixXd& covariance) {
+    tellLean();
     if (options_.shroud)
         result_.cannot_tell.push_back(
             say(GLUMET_SAY("Core",

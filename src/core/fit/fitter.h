@@ -7,6 +7,8 @@
 
 #include "core/fit/bench_scene.h"
 #include "core/fit/fit.h"
+#include "core/fit/leaning_beam.h"
+#include "core/fit/trough_beam.h"
 
 /// The workings of fitFixture(): gathering (fit_gather.cpp), linearisation (fit_linearise.cpp), one round
 /// (fit_step.cpp), what came out (fit_posterior.cpp) and what is said of it (fit_words.cpp).
@@ -14,6 +16,8 @@ namespace glumet {
 
 inline constexpr double kBiweight = 6.0;    // standard errors
 inline constexpr double kDistrusted = 4.0;  // standard errors
+/// Before the readings a beam is round by this much: what another shape must gain in log evidence.
+inline constexpr double kRoundBelieved = 3.0;
 
 /// One reading with where it was taken.
 struct Datum {
@@ -77,6 +81,10 @@ struct FitCause {
 /// Found by trying: the worst runs left out, or turned. Nothing where neither takes half of the scatter away.
 std::optional<FitCause> likeliestCause(const FitResult& fit, const Bench& bench, const std::vector<Id>& runs,
                                        const FitOptions& options);
+
+/// Precision of the coefficients of a beam whose mean coefficient is 1, see Fitter::Smoothness.
+Eigen::MatrixXd smoothPrecision(BeamShape shape, double outward, double about);
+double logDeterminant(const Eigen::LLT<Eigen::MatrixXd>& factor);
 
 class Fitter {
   public:
@@ -154,12 +162,13 @@ class Fitter {
     };
     /// Precision of the coefficients under it.
     Eigen::MatrixXd prior(const Smoothness& smoothness) const;
+    bool pictured() const { return leaning_ || trough_; }
     Eigen::MatrixXd whitened() const;
     /// Of the beam, against what it leans on.
     double meanCoefficient() const { return std::max(beam_.cwiseQuotient(pattern()).mean(), 1e-9); }
     /// What the beam's coefficients are believed to be like, to a factor: all alike, or those it leans on.
     Eigen::VectorXd pattern() const;
-    double priorDeterminant(std::size_t outward, std::size_t about) const;
+    double priorDeterminant(const Eigen::MatrixXd& prior, std::size_t outward, std::size_t about) const;
     /// Of what is shared with the fit it leans on, as that knows it; nothing where it leans on none.
     struct Belief {
         double mean = 0.0;
@@ -176,6 +185,18 @@ class Fitter {
         double yy;
     };
     Sums sums() const;
+    /// What a beam that is not round may be besides: a round one that looks aside, or a trough's.
+    enum class Picture { Leaning, Trough };
+    /// Precision of the coefficients of a beam that is believed to be near its picture.
+    Eigen::MatrixXd picturePrior(double outward) const;
+    /// Takes the picture nearest to the beam there is now.
+    void followPicture();
+    /// Evidence of the beam under a picture, under this linearisation.
+    double considerPicture(Picture picture, const Sums& sums);
+    double pictureEvidence(const Sums& sums);
+    void stepBeam(const Sums& sums);
+    /// Drops a picture under which the readings, settled, are less probable than without; whether it did.
+    bool dropPicture();
     /// Logarithm of the probability of the readings under a strength, beam and nuisances integrated out.
     double evidenceUnder(const Sums& sums, std::size_t outward, std::size_t about) const;
     /// The strength under which the readings are most probable, beam and nuisances integrated out; the
@@ -183,6 +204,20 @@ class Fitter {
     double chooseSmoothness(const Sums& sums);
     /// Takes a beam that turns about its axis where the readings are more probable under it.
     void considerShapes();
+    /// A beam as it might be taken, and its evidence.
+    struct Considered {
+        double evidence;
+        BeamShape shape;
+        Eigen::VectorXd beam;
+        Smoothness smoothness;
+        std::optional<LeaningBeam> leaning;
+        std::optional<TroughBeam> trough;
+    };
+    Considered considered(double evidence) const;
+    void take(const Considered& beam);
+    /// Beams of a shape where the readings lead them, the last anyhow; before it the one near its picture,
+    /// where any beam of that shape says more of the readings than a round one (of evidence `plain`) does.
+    std::vector<Considered> beamsOf(BeamShape shape, Picture picture, double plain);
     void setShape(BeamShape shape);
     /// Rounds until a step changes nothing any more; false when cancelled.
     bool settle(bool& converged);
@@ -196,6 +231,7 @@ class Fitter {
     void posterior();
     void addParameters(const Eigen::MatrixXd& covariance);
     void tellApart(const Eigen::MatrixXd& covariance);
+    void tellLean();
 
     const Bench bench_;
     const std::vector<Id> run_ids_;
@@ -210,6 +246,8 @@ class Fitter {
     Eigen::VectorXd linearised_;
     double described_reflectance_ = 0.05;
     BeamShape shape_ = BeamShape::Round;
+    std::optional<LeaningBeam> leaning_;  ///< a free beam is held to be near this one
+    std::optional<TroughBeam> trough_;    ///< a beam of two planes is
     Smoothness smoothness_;
     Eigen::VectorXd beam_;
     Eigen::MatrixXd design_;

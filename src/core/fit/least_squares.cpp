@@ -35,30 +35,27 @@ Eigen::VectorXd minimumOver(const std::vector<bool>& free, const Eigen::MatrixXd
 
 Eigen::VectorXd boundedMinimum(const Eigen::MatrixXd& h, const Eigen::VectorXd& g,
                                const Eigen::VectorXd& low) {
+    constexpr int kPatience = 3;
     const auto n = static_cast<std::size_t>(g.size());
+    const double tolerance = 1e-9 * (1.0 + g.cwiseAbs().maxCoeff());
     std::vector<bool> free(n, true);
     Eigen::VectorXd x;
-    // Each round either binds what has gone below its bound or frees what the gradient pulls inward.
+    std::size_t fewest = n + 1;
+    int patience = kPatience;
     for (std::size_t round = 0; round < 6 * n; ++round) {
         x = minimumOver(free, h, g, low);
-        bool bound_one = false;
-        for (std::size_t i = 0; i < n; ++i) {
-            if (!free[i] || x(static_cast<Eigen::Index>(i)) >= low(static_cast<Eigen::Index>(i)) - 1e-12)
-                continue;
-            free[i] = false;
-            bound_one = true;
-        }
-        if (bound_one) continue;
         const Eigen::VectorXd pull = g - h * x;
-        std::size_t most = n;
-        double strongest = 1e-9 * (1.0 + g.cwiseAbs().maxCoeff());
-        for (std::size_t i = 0; i < n; ++i)
-            if (!free[i] && pull(static_cast<Eigen::Index>(i)) > strongest) {
-                strongest = pull(static_cast<Eigen::Index>(i));
-                most = i;
-            }
-        if (most == n) break;
-        free[most] = true;
+        std::vector<std::size_t> wrong;
+        for (std::size_t i = 0; i < n; ++i) {
+            const auto k = static_cast<Eigen::Index>(i);
+            if (free[i] ? x(k) < low(k) - 1e-12 : pull(k) > tolerance) wrong.push_back(i);
+        }
+        if (wrong.empty()) break;
+        // All at once as long as fewer are wrong each time, else the last alone, which cannot go in circles.
+        patience = wrong.size() < fewest ? kPatience : patience - 1;
+        fewest = std::min(fewest, wrong.size());
+        if (patience < 0) wrong = {wrong.back()};
+        for (const auto i : wrong) free[i] = !free[i];
     }
     return x.cwiseMax(low);
 }
