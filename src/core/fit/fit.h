@@ -130,13 +130,16 @@ std::vector<Id> runsOf(const FitResult& fit);
 /// a linear functional of the field as a reading is: its row is the mean of its points' rows.
 ///
 /// Joint Gauss-Newton over beam and nuisances: in the beam's coefficients the field is linear, in height,
-/// place, attenuation and reflectance it is linearised each round; the beam is kept non-negative (Lawson &
-/// Hanson 1974, Solving Least Squares Problems, ch. 23). A smoothness prior on the coefficients' second
+/// place, attenuation and reflectance it is linearised each round; the beam is kept non-negative (Kim & Park
+/// 2011, SIAM J. Sci. Comput. 33:3261). A smoothness prior on the coefficients' second
 /// differences has its strength chosen by evidence (MacKay 1992, Neural Computation 4:415). Bad readings lose
 /// their weight by Tukey's biweight at 6 standard errors, and are named beyond 4. The posterior is that of
 /// the last linearisation, with the readings' noise scaled by their own scatter: times the root of the
 /// reduced chi-square, which counts as 0.5 at least. Rounds end when a step changes nothing any more, else
 /// after `most_iterations`, and then `cannot_tell` says so.
+///
+/// A beam that is not round is believed to be near a trough's (trough_beam.h) or a round one that looks aside
+/// (leaning_beam.h) where the readings are as probable under that; a lean of 2° or more is said.
 ///
 /// A beam that comes out not round is held against plainer pictures: within a shroud that nobody described,
 /// which is then taken, and the fixture turned a quarter in every run, which is named and in the misfit.

@@ -6,6 +6,7 @@
 #include <tuple>
 
 #include "core/fit/fitter.h"
+#include "core/fit/tie.h"
 
 namespace glumet {
 namespace {
@@ -54,13 +55,7 @@ Eigen::MatrixXd smoothPrecision(BeamShape shape, double outward, double about) {
         for (Eigen::Index k = 0; k < kBells; ++k) {
             const double theta = 90.0 * static_cast<double>(k) / BeamBasis::kIntervals;
             const double freedom = std::clamp(theta / kFreeFromDeg, kTiedOnAxis, 1.0);
-            const double precision = 1.0 / std::pow(about * freedom, 2);
-            const auto i = a * kBells + k;
-            const auto j = (a + 1) % azimuths * kBells + k;
-            out(i, i) += precision;
-            out(j, j) += precision;
-            out(i, j) -= precision;
-            out(j, i) -= precision;
+            tie(out, a * kBells + k, (a + 1) % azimuths * kBells + k, 1.0 / std::pow(about * freedom, 2));
         }
     return out;
 }

@@ -6,6 +6,7 @@
 #include <vector>
 
 #include "core/fit/beam_basis.h"
+#include "core/fit/tie.h"
 
 namespace glumet {
 namespace {
@@ -55,14 +56,8 @@ const Eigen::MatrixXd& fitting() {
         }
         Eigen::MatrixXd h = rows.transpose() * weights.asDiagonal() * rows;
         for (Eigen::Index a = 0; a < azimuths; ++a)
-            for (Eigen::Index k = 0; k < kBells; ++k) {
-                const auto i = a * kBells + k;
-                const auto j = (a + 1) % azimuths * kBells + k;
-                h(i, i) += kTied;
-                h(j, j) += kTied;
-                h(i, j) -= kTied;
-                h(j, i) -= kTied;
-            }
+            for (Eigen::Index k = 0; k < kBells; ++k)
+                tie(h, a * kBells + k, (a + 1) % azimuths * kBells + k, kTied);
         return Eigen::MatrixXd(h.ldlt().solve(rows.transpose() * weights.asDiagonal()));
     }();
     return solver;

@@ -6,6 +6,7 @@
 #include <vector>
 
 #include "core/fit/beam_basis.h"
+#include "core/fit/tie.h"
 
 namespace glumet {
 namespace {
@@ -54,13 +55,7 @@ struct Quarter {
             weights(i) = std::sin(theta * kDegree) + 0.05;
         }
         Eigen::MatrixXd h = beam.transpose() * weights.asDiagonal() * beam;
-        for (Eigen::Index i = 0; i + BeamBasis::kSize < h.rows(); ++i) {
-            const auto j = i + BeamBasis::kSize;
-            h(i, i) += kTied;
-            h(j, j) += kTied;
-            h(i, j) -= kTied;
-            h(j, i) -= kTied;
-        }
+        for (Eigen::Index i = 0; i + BeamBasis::kSize < h.rows(); ++i) tie(h, i, i + BeamBasis::kSize, kTied);
         fitting = h.ldlt().solve(beam.transpose() * weights.asDiagonal());
     }
 };
