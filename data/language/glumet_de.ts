@@ -6354,10 +6354,6 @@
         <translation type="unfinished"></translation>
     </message>
     <message>
-        <source>step by step</source>
-        <translation type="unfinished"></translation>
-    </message>
-    <message>
         <source>brightness</source>
         <translation type="unfinished"></translation>
     </message>
@@ -6505,6 +6501,10 @@ Best at %7: %8; %9 do about as well.</source>
     <message>
         <source>%1 ± %2</source>
         <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>steps</source>
+        <translation>Schritte</translation>
     </message>
 </context>
 <context>

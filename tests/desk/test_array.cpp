@@ -1,3 +1,5 @@
+#include <QScrollBar>
+
 #include "core/words/finding.h"
 #include "core/words/sentence.h"
 #include "desk/array/array_stage.h"
@@ -203,6 +205,13 @@ class TestArray : public QObject {
         QTRY_VERIFY_WITH_TIMEOUT(stage().verdicts()->mix.has_value(), 60'000);
         QTRY_VERIFY_WITH_TIMEOUT(!w_->session.fitting() && !stage().busy(), 60'000);
         QCOMPARE(stage().verdicts()->mix->names.size(), std::size_t{3});
+        // With every pane there is, the narrowest window that is kept free for a stage is wide enough.
+        w_->window.resize(1224, 640);
+        w_->settle();
+        QVERIFY(w_->find<QPushButton>("paneChannels")->isVisible() &&
+                w_->find<QPushButton>("paneMeasured")->isVisible());
+        QCOMPARE(w_->find<QScrollArea>("stageScroll")->horizontalScrollBar()->maximum(), 0);
+        w_->window.resize(1280, 800);
         QVERIFY(stage().verdicts()->mix->share >= stage().verdicts()->mix->equal_share);
         // A channel may have a band of its own.
         const auto red = stage().verdicts()->mix->level_pct[2];

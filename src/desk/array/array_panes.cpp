@@ -104,7 +104,7 @@ ArrayPanes::ArrayPanes(Session& session, QWidget* question, QWidget* kept)
     stack_->setFixedHeight(kPaneHeight);
     addPane(tr("what is asked"), question, "paneQuestion");
     addPane(tr("spacing"), spacing_, "paneSpacing");
-    addPane(tr("step by step"), steps_, "paneSteps");
+    addPane(tr("steps"), steps_, "paneSteps");
     addPane(tr("brightness"), beside(brightness_, brightness_words_), "paneBrightness");
     addPane(tr("how many"), counts_, "paneCounts");
     addPane(tr("channels"), beside(channels_, channels_words_), "paneChannels");
