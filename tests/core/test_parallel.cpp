@@ -42,9 +42,14 @@ class TestParallel : public QObject {
         const auto caller = std::this_thread::get_id();
         for (int round = 0; round < 100; ++round) {
             std::vector<int> taken(50, 0);
+            // Helpers on a busy machine could take all before the caller takes any: they wait for it.
+            std::atomic<bool> begun{false};
             const auto faulty = [&](std::size_t i) {
                 taken[i] = 1;
-                if (std::this_thread::get_id() == caller) throw std::runtime_error("no");
+                if (std::this_thread::get_id() != caller) return begun.wait(false);
+                begun = true;
+                begun.notify_all();
+                throw std::runtime_error("no");
             };
             QVERIFY_THROWS_EXCEPTION(std::runtime_error, forEachIndex(taken.size(), 0, faulty));
         }
