@@ -123,7 +123,7 @@ class TestPlannedLight : public QObject {
         QVERIFY(light);
         QVERIFY(light->share_low <= light->share && light->share <= light->share_high);
         QVERIFY(light->share_high - light->share_low < 0.5);
-        // A tenth of a point's worth besides: the share goes by whole points.
+        // One point more or less besides: the share goes by whole points.
         const double point = 1.0 / static_cast<double>(values.size());
         QVERIFY2(share >= light->share_low - point && share <= light->share_high + point,
                  qPrintable(

@@ -207,6 +207,10 @@ class TestPublication : public QObject {
         const auto made = publicationFor(questionOf({demo().of(kOsier)}), bench);
         QVERIFY(!made.fixtures.front().planned.front().light);
         QVERIFY(pageOf(made).contains(QStringLiteral("no fit speaks for Rushlight 2T")));
+        // Nor does a tank that is gone take the page with it.
+        bench.plans.front().tank = 99;
+        QVERIFY(pageOf(publicationFor(questionOf({demo().of(kOsier)}), bench))
+                    .contains(QStringLiteral("Two clusters, tubes behind")));
     }
 
     void severalAreComparedAndEachHasItsPart() {

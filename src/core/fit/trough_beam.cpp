@@ -97,9 +97,11 @@ TroughBeam nearestTrough(const Eigen::VectorXd& beam) {
 const Eigen::MatrixXd& alikeByAngle() {
     static const Eigen::MatrixXd made = [] {
         const auto size = static_cast<Eigen::Index>(BeamBasis::size(BeamShape::TwoPlanes));
-        const auto at = [](Eigen::Index i) {
+        const double azimuth_step = 90.0 / (BeamBasis::azimuths(BeamShape::TwoPlanes) - 1);
+        const auto at = [azimuth_step](Eigen::Index i) {
             const double theta = 90.0 * static_cast<double>(i % BeamBasis::kSize) / BeamBasis::kIntervals;
-            return directionOf(std::min(theta, 90.0), 15.0 * static_cast<double>(i / BeamBasis::kSize));
+            return directionOf(std::min(theta, 90.0),
+                               azimuth_step * static_cast<double>(i / BeamBasis::kSize));
         };
         Eigen::MatrixXd out(size, size);
         for (Eigen::Index i = 0; i < size; ++i)

@@ -1,4 +1,4 @@
-#include <numeric>
+#include <algorithm>
 
 #include "core/compare/cost.h"
 #include "report/review/light_map.h"
@@ -15,7 +15,8 @@ Words priceWords(const Bench& bench, const PlannedArray& plan) {
     std::string currency;
     for (const auto& hung : plan.fixtures) {
         const auto price = priceOfOne(bench, hung.fixture, hung.accessory);
-        const auto& own = byId(bench.fixtures, hung.fixture)->currency;
+        const auto* fixture = byId(bench.fixtures, hung.fixture);
+        const auto own = fixture == nullptr ? std::string() : fixture->currency;
         if (!price || (!currency.empty() && currency != own)) return say(GLUMET_SAY("Core", "not stated"));
         sum += *price;
         currency = own;
@@ -46,7 +47,9 @@ Words basisWords(const PlannedLight& light) {
 
 std::vector<Words> rowOf(const Bench& bench, const FixtureReview::Planned& one) {
     const auto* tank = byId(bench.tanks, one.plan.tank);
-    std::vector<Words> cells{say(GLUMET_SAY("Core", "{}, over {}"), one.plan.name, tank->name),
+    std::vector<Words> cells{tank == nullptr
+                                 ? verbatim(one.plan.name)
+                                 : Words(say(GLUMET_SAY("Core", "{}, over {}"), one.plan.name, tank->name)),
                              hungWords(bench, one.plan), heightWords(one.plan)};
     if (!one.light) {
         for (int cell = 0; cell < 4; ++cell) cells.emplace_back(say("–"));
