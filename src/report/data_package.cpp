@@ -7,7 +7,6 @@
 #include <nlohmann/json.hpp>
 
 #include "core/bench/descriptions.h"
-#include "core/compare/comparison.h"
 #include "core/plane/plane_statistics.h"
 #include "core/verdicts/height_schools.h"
 #include "core/words/sentence.h"
@@ -231,10 +230,8 @@ constexpr std::array kComparisonColumns{
     Column{"rank_lo", "integer", "", "within which it stays 95 times in 100"},
     Column{"rank_hi", "integer", "", "within which it stays 95 times in 100"}};
 
-std::vector<Row> comparisonRows(const Bench& bench) {
+std::vector<Row> comparisonRows(const Comparison& compared) {
     std::vector<Row> rows;
-    // The bench outlives the comparison.
-    const auto compared = compareAll(std::shared_ptr<const Bench>(&bench, [](const Bench*) {}), {}, {});
     const auto rank = [](int value) { return value == 0 ? std::string() : cell(value); };
     for (std::size_t i = 0; i < compared.judged.size(); ++i) {
         const auto& row = compared.board.rows[i];
@@ -385,9 +382,8 @@ Expected<std::string> dataPackageOf(const Bench& bench, const PackageAbout& abou
     resources.addTable("fixtures.csv", kFixtureColumns, fixtureRows(bench), "what was reviewed");
     resources.addTable("verdicts.csv", kVerdictColumns, verdictRows(bench, sweeps),
                        "mounting heights, school by school");
-    // One configuration by itself has no rank.
-    if (comparedSweeps(bench, sweeps).size() > 1)
-        resources.addTable("comparison.csv", kComparisonColumns, comparisonRows(bench),
+    if (about.comparison)
+        resources.addTable("comparison.csv", kComparisonColumns, comparisonRows(*about.comparison),
                            "criteria with their intervals, and the rank by the reviewer's weights");
     if (!bench.ratings.empty())
         resources.addTable("ratings.csv", kRatingColumns, ratingRows(bench), "scores of what no meter reads");

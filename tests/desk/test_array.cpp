@@ -190,6 +190,22 @@ class TestArray : public QObject {
         QCOMPARE(stage().light().what().level, 0.7);
         QCOMPARE(stage().light().what().question.companions[0].level, 1.2);
         QVERIFY(w_->find<QLabel>("arrayReason")->text().contains(QStringLiteral("for the evening")));
+        // Known again though its name is its own, renamed by a key, and explained for the review.
+        list->selectRow(list->rowCount() - 1);
+        QVERIFY(list->item(list->rowCount() - 1, 0)->font().bold() && !list->item(0, 0)->font().bold());
+        renameTo(list, QStringLiteral("Two clusters, tubes behind"));
+        QVERIFY(w_->lastWord().contains(QStringLiteral("Another array over that tank")));
+        QCOMPARE(plans.back().name, std::string("for the evening"));
+        renameTo(list, QString());
+        QCOMPARE(plans.back().name, std::string("for the evening"));
+        renameTo(list, QStringLiteral("for the night"));
+        QCOMPARE(plans.back().name, std::string("for the night"));
+        auto* note = w_->find<QLineEdit>("planNote");
+        QTest::keyClicks(note, QStringLiteral("dimmed after nine"));
+        QTest::keyClick(note, Qt::Key_Return);
+        QCOMPARE(plans.back().note, std::string("dimmed after nine"));
+        list->selectRow(0);
+        QVERIFY(note->text() != QStringLiteral("dimmed after nine"));
         // Removed by the key, and back.
         list->setFocus();
         list->selectRow(list->rowCount() - 1);
@@ -463,6 +479,18 @@ class TestArray : public QObject {
         emit edit->editingFinished();
         w_->settle();
         QTRY_VERIFY_WITH_TIMEOUT(!stage().busy(), 30'000);
+        w_->settle();
+    }
+
+    /// Gives the last of the list another name, by keys.
+    void renameTo(QTableWidget* list, const QString& name) {
+        list->setFocus();
+        list->selectRow(list->rowCount() - 1);
+        QTest::keyClick(list, Qt::Key_F2);
+        auto* editor = list->viewport()->findChild<QLineEdit*>();
+        QVERIFY(editor != nullptr);
+        editor->setText(name);
+        QTest::keyClick(editor, Qt::Key_Return);
         w_->settle();
     }
 

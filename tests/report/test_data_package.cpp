@@ -31,8 +31,14 @@ const Bench& demo() {
     return bench;
 }
 
+PackageAbout about(const QString& day) {
+    static const auto compared =
+        std::make_shared<const Comparison>(compareAll(std::make_shared<const Bench>(demo()), {}, {}));
+    return {day, {}, compared};
+}
+
 const std::string& package() {
-    static const std::string bytes = *dataPackageOf(demo(), {QStringLiteral("2026-11-24"), {}});
+    static const std::string bytes = *dataPackageOf(demo(), about(QStringLiteral("2026-11-24")));
     return bytes;
 }
 
@@ -140,8 +146,8 @@ class TestDataPackage : public QObject {
     }
 
     void theSameBenchGivesTheSameBytes() {
-        QCOMPARE(*dataPackageOf(demo(), {QStringLiteral("2026-11-24"), {}}), package());
-        QVERIFY(*dataPackageOf(demo(), {QStringLiteral("2026-11-25"), {}}) != package());
+        QCOMPARE(*dataPackageOf(demo(), about(QStringLiteral("2026-11-24"))), package());
+        QVERIFY(*dataPackageOf(demo(), about(QStringLiteral("2026-11-25"))) != package());
         auto bare = demo();
         bare.method.licence.clear();
         QVERIFY(!descriptor(*dataPackageOf(bare, {})).contains("licenses"));

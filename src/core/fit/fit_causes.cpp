@@ -14,10 +14,9 @@ constexpr int kQuickRounds = 6;
 constexpr double kExplained = 0.5;
 constexpr std::size_t kLeastRuns = 3;  // the rest must hold two
 
-FitOptions quick(const FitOptions& options, BeamShape shape) {
+FitOptions quick(const FitOptions& options) {
     auto asked = options;
     asked.most_iterations = kQuickRounds;
-    asked.shapes = options.shapes && shape != BeamShape::Round;
     asked.progress = [](double) {};
     return asked;
 }
@@ -114,11 +113,12 @@ double scatterOf(const FitResult& fit) {
 
 std::optional<FitCause> likeliestCause(const FitResult& fit, const Bench& bench, const std::vector<Id>& runs,
                                        const FitOptions& options) {
-    const auto asked = quick(options, fit.model.shape);
+    const auto asked = quick(options);
     const auto suspects = suspectsOf(fit, bench, runs);
     std::vector<std::optional<FitResult>> fits(suspects.size());
     forEachIndex(suspects.size(), 0, [&](std::size_t i) {
-        if (auto would_be = Fitter(suspects[i].bench, suspects[i].runs, asked).fit())
+        // Of the shape there is: what makes up for the cause is what the others are held against.
+        if (auto would_be = Fitter(suspects[i].bench, suspects[i].runs, asked, fit.model.shape).fit())
             fits[i] = std::move(*would_be);
     });
     if (options.stop.stop_requested()) return std::nullopt;

@@ -29,7 +29,8 @@ constexpr std::array kLayouts{Layout{GLUMET_SAY("Core", "a point"), 1, 1, 0, 0, 
 
 constexpr double kSpread = 0.3;      // prior of a candidate's spread, relative
 constexpr int kQuickRounds = 5;      // of a candidate with a round beam
-constexpr std::size_t kWeighed = 3;  // candidates that are fitted in full and weighed
+constexpr std::size_t kWeighed = 3;  // candidates that are fitted in full and weighed …
+constexpr std::size_t kRivals = 2;   // … and against a layout that was described, of which the best counts
 /// A difference of evidence counts so much less than were the readings independent and the model true.
 constexpr double kTempered = 4.0;
 /// Where light leaves a body nobody described and which way it goes are told apart no better than this: what
@@ -160,18 +161,18 @@ Expected<std::vector<Candidate>> fitted(const std::vector<const Layout*>& layout
     return candidates;
 }
 
-/// All layouts by round beams, then the likeliest in full, the likeliest of them first.
-Expected<std::vector<Candidate>> likeliest(const Bench& bench, const std::vector<Id>& runs,
+/// All layouts by round beams, then the likeliest so many in full, the likeliest of them first.
+Expected<std::vector<Candidate>> likeliest(std::size_t count, const Bench& bench, const std::vector<Id>& runs,
                                            const FitOptions& options) {
-    std::vector<double> weights(kLayouts.size() + kWeighed, 1.0);
-    std::fill(weights.end() - kWeighed, weights.end(), 2.0);
+    std::vector<double> weights(kLayouts.size(), 1.0);
+    weights.resize(kLayouts.size() + count, 2.0);
     Shares shares(weights, options.progress);
     std::vector<const Layout*> layouts;
     for (const auto& layout : kLayouts) layouts.push_back(&layout);
     const auto quick = fitted(layouts, false, bench, runs, options, shares, 0);
     if (!quick) return quick;
     layouts.clear();
-    for (std::size_t i = 0; i < kWeighed; ++i) layouts.push_back((*quick)[i].layout);
+    for (std::size_t i = 0; i < count; ++i) layouts.push_back((*quick)[i].layout);
     return fitted(layouts, true, bench, runs, options, shares, kLayouts.size());
 }
 
@@ -188,7 +189,7 @@ double apart(const FitResult& one, const FitResult& other, const Bench& bench, I
 
 Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<Id>& runs,
                                      const FitOptions& options) {
-    const auto candidates = likeliest(bench, runs, options);
+    const auto candidates = likeliest(kWeighed, bench, runs, options);
     if (!candidates) return tl::make_unexpected(candidates.error());
     auto best = candidates->front().fit;
     best.model.misfit = std::hypot(best.model.misfit, disagreement(*candidates, bench, runs.front()));
@@ -213,7 +214,7 @@ void doubtLayout(FitResult& fit, const Bench& bench, const std::vector<Id>& runs
     if (!scattered && above < (round ? kTriedFrom : kTriedFromUnround)) return;
     auto quiet = options;
     quiet.progress = [](double) {};
-    const auto candidates = likeliest(bench, runs, quiet);
+    const auto candidates = likeliest(kRivals, bench, runs, quiet);
     const auto cause = scattered ? likeliestCause(fit, bench, runs, quiet) : std::nullopt;
     // All else being equal a layout that explains everything is likelier than a run that must be left out.
     const bool layout_explains =

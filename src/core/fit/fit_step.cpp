@@ -153,10 +153,11 @@ Expected<FitResult> Fitter::fit() {
     if (const auto wrong = gather()) return tl::make_unexpected(*wrong);
     layOutEmitters();
     start();
+    if (given_shape_) setShape(*given_shape_);
     linearise();
     bool converged = false;
     if (!settle(converged)) return tl::make_unexpected(cancelled);
-    if (options_.shapes && !options_.leans_on) {
+    if (options_.shapes && !given_shape_ && !options_.leans_on) {
         considerShapes();
         if (shape_ != BeamShape::Round && !settle(converged)) return tl::make_unexpected(cancelled);
         if (pictured() && dropPicture() && !settle(converged)) return tl::make_unexpected(cancelled);

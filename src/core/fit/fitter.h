@@ -88,8 +88,10 @@ double logDeterminant(const Eigen::LLT<Eigen::MatrixXd>& factor);
 
 class Fitter {
   public:
-    Fitter(const Bench& bench, const std::vector<Id>& runs, const FitOptions& options)
-        : bench_(bench), run_ids_(runs), options_(options) {}
+    /// `shape`: it begins with a beam of that shape and considers no other.
+    Fitter(const Bench& bench, const std::vector<Id>& runs, const FitOptions& options,
+           std::optional<BeamShape> shape = std::nullopt)
+        : bench_(bench), run_ids_(runs), options_(options), given_shape_(shape) {}
     Expected<FitResult> fit();
     /// One more reading, by the linearisation that is there: its own row, one solution, no other row anew.
     Expected<FitResult> add(Id run_id, Millimetre depth, const Reading& reading);
@@ -236,6 +238,7 @@ class Fitter {
     const Bench bench_;
     const std::vector<Id> run_ids_;
     const FitOptions options_;
+    const std::optional<BeamShape> given_shape_;
     std::vector<RunScene> runs_;
     std::vector<Datum> data_;
     std::size_t found_ = 0;  ///< readings that could be fitted to

@@ -342,7 +342,7 @@ void ArrayStage::showAll() {
         reason_->clear();
     }
     panes_->show(shown);
-    kept_->refresh(shownName());
+    kept_->refresh(shownPlan(shownName()));
     showFigures();
 }
 
@@ -405,17 +405,23 @@ QString ArrayStage::shownName() const {
     return companions.empty() ? row : tr("%1, %2 beside").arg(row, text(companions.front().model.fixture));
 }
 
+/// What hangs now as an array of that name; nothing while none hangs.
+std::optional<PlannedArray> ArrayStage::shownPlan(const QString& name) const {
+    const auto* sweep = session().fitSweep();
+    if (!light_.shown() || sweep == nullptr || name.isEmpty()) return std::nullopt;
+    return planOf(light_.what(), choices_, sweep->configuration, name.toStdString());
+}
+
 /// Keeps what hangs for the review; of that name over that tank there is one.
 void ArrayStage::keepShown(const QString& name) {
-    const auto* sweep = session().fitSweep();
-    if (!light_.shown() || sweep == nullptr) return;
-    auto plan = planOf(light_.what(), choices_, sweep->configuration, name.toStdString());
+    auto plan = shownPlan(name);
+    if (!plan) return;
     for (const auto& known : session().bench().plans)
-        if (known.name == plan.name && known.tank == plan.tank) {
-            plan.id = known.id;
-            plan.note = known.note;
+        if (known.name == plan->name && known.tank == plan->tank) {
+            plan->id = known.id;
+            plan->note = known.note;
         }
-    if (session().edit([&](Project& project) { return project.save(plan); }).isEmpty())
+    if (session().edit([&](Project& project) { return project.save(*plan); }).isEmpty())
         session().say(tr("Kept for the review: %1.").arg(name));
 }
 

@@ -52,6 +52,7 @@ class ArrayStage : public Stage {
     void showFigures();
     void takeCount(const CountRow& row);
     QString shownName() const;
+    std::optional<PlannedArray> shownPlan(const QString& name) const;
     void keepShown(const QString& name);
     void showPlan(Id plan);
     void showLevel();

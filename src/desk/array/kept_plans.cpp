@@ -3,11 +3,14 @@
 #include <QHBoxLayout>
 #include <QHeaderView>
 #include <QShortcut>
+#include <QSignalBlocker>
 #include <QVBoxLayout>
+#include <algorithm>
 #include <map>
 #include <utility>
 
 #include "core/verdicts/planned_light.h"
+#include "desk/array/plan_of_array.h"
 #include "desk/shared/theme.h"
 #include "report/text.h"
 
@@ -37,8 +40,10 @@ KeptPlans::KeptPlans(Session& session)
     : session_(session),
       list_(new FigureTable(tr("Arrays kept for the review"))),
       name_(new QLineEdit),
+      note_(new QLineEdit),
       keep_(action(tr("keep what hangs now"), "keepPlan")),
       show_(action(tr("hang it"), "showPlan")),
+      rename_(action(tr("rename it"), "renamePlan")),
       remove_(action(tr("remove it"), "removePlan")) {
     list_->setObjectName(QStringLiteral("keptPlans"));
     list_->setHeads({tr("array"), tr("over"), tr("hung"), tr("height")});
@@ -46,16 +51,26 @@ KeptPlans::KeptPlans(Session& session)
         list_->horizontalHeaderItem(column)->setTextAlignment(Qt::AlignLeft | Qt::AlignVCenter);
     name_->setObjectName(QStringLiteral("planName"));
     name_->setAccessibleName(tr("Name to keep it by"));
+    note_->setObjectName(QStringLiteral("planNote"));
+    note_->setAccessibleName(tr("Words about the chosen one, for the review"));
+    layOut();
+    makeActions();
+}
+
+void KeptPlans::layOut() {
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(6);
     column->addWidget(list_, 1);
-    auto* actions = new QHBoxLayout;
-    actions->setSpacing(6);
-    actions->addWidget(name_, 1);
-    for (auto* one : {keep_, show_, remove_}) actions->addWidget(one);
-    column->addLayout(actions);
-    makeActions();
+    const auto addRow = [&](QLineEdit* words, const std::vector<QPushButton*>& actions) {
+        auto* row = new QHBoxLayout;
+        row->setSpacing(6);
+        row->addWidget(words, 1);
+        for (auto* one : actions) row->addWidget(one);
+        column->addLayout(row);
+    };
+    addRow(note_, {show_, rename_, remove_});
+    addRow(name_, {keep_});
 }
 
 QPushButton* KeptPlans::action(const QString& words, const char* object) {
@@ -71,57 +86,115 @@ void KeptPlans::makeActions() {
     });
     connect(name_, &QLineEdit::returnPressed, keep_, &QPushButton::click);
     const auto show = [this] {
-        if (const auto plan = chosen()) emit showAsked(*plan);
+        if (const auto* plan = chosen()) emit showAsked(plan->id);
     };
     connect(show_, &QPushButton::clicked, this, show);
     connect(list_, &QTableWidget::cellActivated, this, show);
     connect(remove_, &QPushButton::clicked, this, &KeptPlans::remove);
-    auto* away = new QShortcut(QKeySequence::Delete, list_);
-    away->setContext(Qt::WidgetShortcut);
-    connect(away, &QShortcut::activated, this, &KeptPlans::remove);
+    const auto rename = [this] {
+        if (chosen() != nullptr) list_->editItem(list_->item(list_->currentRow(), 0));
+    };
+    connect(rename_, &QPushButton::clicked, this, rename);
+    const auto addKey = [this](const QKeySequence& key, auto work) {
+        auto* shortcut = new QShortcut(key, list_);
+        shortcut->setContext(Qt::WidgetShortcut);
+        connect(shortcut, &QShortcut::activated, this, work);
+    };
+    addKey(QKeySequence::Delete, [this] { remove(); });
+    addKey(Qt::Key_F2, rename);
+    // Queued: a cell is not to be made anew while it is told of its change.
+    connect(list_, &QTableWidget::cellChanged, this, &KeptPlans::takeName, Qt::QueuedConnection);
+    connect(list_, &QTableWidget::currentCellChanged, this, &KeptPlans::showNote);
+    connect(note_, &QLineEdit::editingFinished, this, &KeptPlans::explain);
 }
 
-std::optional<Id> KeptPlans::chosen() const {
+const PlannedArray* KeptPlans::current() const {
     const int row = list_->currentRow();
-    if (row < 0 || row >= static_cast<int>(plans_.size())) {
+    if (row < 0 || row >= static_cast<int>(plans_.size())) return nullptr;
+    return byId(session_.bench().plans, plans_[static_cast<std::size_t>(row)]);
+}
+
+const PlannedArray* KeptPlans::chosen() const {
+    const auto* plan = current();
+    if (plan == nullptr)
         session_.warn(plans_.empty() ? tr("No array is kept yet.") : tr("Choose one of the list first."));
-        return std::nullopt;
-    }
-    return plans_[static_cast<std::size_t>(row)];
+    return plan;
 }
 
 void KeptPlans::remove() {
-    if (const auto plan = chosen())
-        session_.edit([&](Project& project) { return project.removePlan(*plan); });
+    if (const auto* plan = chosen())
+        session_.edit([id = plan->id](Project& project) { return project.removePlan(id); });
 }
 
-void KeptPlans::refresh(const QString& shown) {
+/// Takes the name that was typed into the list, or puts back the one it has.
+void KeptPlans::takeName(int row, int column) {
+    const auto at = static_cast<std::size_t>(row);
+    const auto* known = at < plans_.size() ? byId(session_.bench().plans, plans_[at]) : nullptr;
+    if (known == nullptr || column != 0 || list_->item(row, 0)->text() == text(known->name)) return;
+    auto plan = *known;
+    plan.name = list_->item(row, 0)->text().trimmed().toStdString();
+    const auto taken = [&](const PlannedArray& other) {
+        return other.id != plan.id && other.tank == plan.tank && other.name == plan.name;
+    };
+    const auto& plans = session_.bench().plans;
+    if (std::any_of(plans.begin(), plans.end(), taken))
+        session_.warn(tr("Another array over that tank is called %1.").arg(text(plan.name)));
+    else
+        session_.edit([&](Project& project) { return project.save(plan); });
+    refresh(shown_);
+}
+
+void KeptPlans::explain() {
+    const auto* known = byId(session_.bench().plans, note_of_);
+    if (known == nullptr || text(known->note) == note_->text()) return;
+    auto plan = *known;
+    plan.note = note_->text().toStdString();
+    session_.edit([&](Project& project) { return project.save(plan); });
+    showNote();
+}
+
+void KeptPlans::showNote() {
+    const auto* plan = current();
+    note_of_ = plan == nullptr ? 0 : plan->id;
+    note_->setEnabled(plan != nullptr);
+    note_->setText(plan == nullptr ? QString() : text(plan->note));
+    note_->setPlaceholderText(plan == nullptr ? tr("choose an array of the list")
+                                              : tr("words about it, for the review"));
+}
+
+void KeptPlans::refresh(const std::optional<PlannedArray>& shown) {
+    shown_ = shown;
+    const QSignalBlocker quiet(list_);
     const auto& bench = session_.bench();
     plans_.clear();
     std::vector<QStringList> rows;
     int named = -1;
     for (const auto& plan : bench.plans) {
         const auto* tank = byId(bench.tanks, plan.tank);
-        if (text(plan.name) == shown) named = static_cast<int>(rows.size());
+        if (shown && hangAlike(plan, *shown)) named = static_cast<int>(rows.size());
         rows.push_back({text(plan.name), tank == nullptr ? QString() : text(tank->name),
                         hungShort(bench, plan), session_.length(plan.fixtures.front().height)});
         plans_.push_back(plan.id);
     }
     list_->setRows(rows, named, session_.palette());
+    if (list_->currentRow() < 0 && !rows.empty()) list_->setCurrentCell(std::max(0, named), 0);
     // Its name takes what the rest leaves.
     for (int column = 1; column < list_->columnCount(); ++column)
         list_->horizontalHeader()->setSectionResizeMode(column, QHeaderView::ResizeToContents);
     for (int row = 0; row < list_->rowCount(); ++row) {
-        for (int column = 0; column < kFirstFigure; ++column)
-            list_->item(row, column)->setTextAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+        for (int column = 0; column < list_->columnCount(); ++column) {
+            auto* cell = list_->item(row, column);
+            if (column < kFirstFigure) cell->setTextAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+            if (column > 0) cell->setFlags(cell->flags() & ~Qt::ItemIsEditable);
+        }
         list_->item(row, 2)->setToolTip(
             text(hungWords(bench, bench.plans[static_cast<std::size_t>(row)]), session_.unit()));
     }
-    name_->setPlaceholderText(shown);
-    name_->setEnabled(!shown.isEmpty());
-    keep_->setEnabled(!shown.isEmpty());
-    show_->setEnabled(!plans_.empty());
-    remove_->setEnabled(!plans_.empty());
+    name_->setPlaceholderText(shown ? text(shown->name) : QString());
+    name_->setEnabled(shown.has_value());
+    keep_->setEnabled(shown.has_value());
+    for (auto* of_chosen : {show_, rename_, remove_}) of_chosen->setEnabled(!plans_.empty());
+    if (!note_->hasFocus() || byId(bench.plans, note_of_) == nullptr) showNote();
 }
 
 }  // namespace glumet

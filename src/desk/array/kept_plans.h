@@ -9,34 +9,45 @@
 
 namespace glumet {
 
-/// Arrays kept for the review: the list, what keeps the one that is shown, what shows or removes one of them.
+/// Arrays kept for the review: the list, what keeps the one that is shown, what shows, renames, explains or
+/// removes one of them.
 class KeptPlans : public QWidget {
     Q_OBJECT
 
   public:
     explicit KeptPlans(Session& session);
 
-    /// Lists the project's; `shown`: what the array that hangs now would be called, empty while nothing
-    /// hangs.
-    void refresh(const QString& shown);
+    /// Lists the project's, in the accent what hangs alike; `shown`: the array that hangs now by the name it
+    /// would be kept by, nothing while none hangs.
+    void refresh(const std::optional<PlannedArray>& shown);
 
   signals:
     void keepAsked(const QString& name);  ///< the one that hangs now
     void showAsked(glumet::Id plan);
 
   private:
+    void layOut();
     void makeActions();
     QPushButton* action(const QString& words, const char* object);
-    std::optional<Id> chosen() const;
+    /// Of the list; nothing, and that is said, where none is chosen.
+    const PlannedArray* chosen() const;
+    const PlannedArray* current() const;
     void remove();
+    void takeName(int row, int column);
+    void explain();
+    void showNote();
 
     Session& session_;
     FigureTable* list_;
     QLineEdit* name_;
+    QLineEdit* note_;  ///< of the one chosen, for the review
     QPushButton* keep_;
     QPushButton* show_;
+    QPushButton* rename_;
     QPushButton* remove_;
     std::vector<Id> plans_;  ///< by row of the list
+    std::optional<PlannedArray> shown_;
+    Id note_of_ = 0;
 };
 
 }  // namespace glumet

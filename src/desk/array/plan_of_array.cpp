@@ -99,6 +99,7 @@ PlannedArray planOf(const ArrayLight::Shown& shown, const ArrayChoices& choices,
         plan.fixtures.push_back(std::move(hung));
     }
     for (const auto& companion : q.companions) {
+        if (!choices.beside) break;  // just taken down
         auto hung = hungAs(*choices.beside);
         hung.x = Millimetre(companion.x_mm);
         hung.y = Millimetre(companion.y_mm);
@@ -108,6 +109,21 @@ PlannedArray planOf(const ArrayLight::Shown& shown, const ArrayChoices& choices,
         plan.fixtures.push_back(std::move(hung));
     }
     return plan;
+}
+
+bool hangAlike(const PlannedArray& a, const PlannedArray& b) {
+    constexpr double kNearLevel = 0.1;  // %
+    return a.tank == b.tank &&
+           std::equal(a.fixtures.begin(), a.fixtures.end(), b.fixtures.begin(), b.fixtures.end(),
+                      [](const HungFixture& one, const HungFixture& other) {
+                          auto same = one;
+                          same.id = other.id;
+                          for (const auto at : {&HungFixture::x, &HungFixture::y, &HungFixture::height})
+                              if (near((one.*at).value(), (other.*at).value())) same.*at = other.*at;
+                          if (std::abs(one.level_pct - other.level_pct) < kNearLevel)
+                              same.level_pct = other.level_pct;
+                          return same == other;
+                      });
 }
 
 std::optional<ChosenPlan> chosenPlan(const PlannedArray& plan, const Tank& tank, const Bench& bench,

@@ -14,6 +14,10 @@ namespace glumet {
 PlannedArray planOf(const ArrayLight::Shown& shown, const ArrayChoices& choices, const Configuration& row,
                     const std::string& name);
 
+/// Whether both hang alike over the same tank, whatever they are called: to a millimetre and a thousandth of
+/// their level.
+bool hangAlike(const PlannedArray& a, const PlannedArray& b);
+
 /// A kept array as it is chosen and shown here.
 struct ChosenPlan {
     ArrayChoices choices;

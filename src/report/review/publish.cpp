@@ -95,7 +95,7 @@ class Files {
         for (const auto& file : dataOf(p_.bench))
             add(file.name.toStdString(), [bytes = file.bytes] { return Made(bytes); });
         add("data-package.zip", [this]() -> Made {
-            PackageAbout about{p_.day, {}};
+            PackageAbout about{p_.day, {}, p_.comparison};
             for (const auto& review : p_.fixtures)
                 if (review.fit) about.fits.emplace_back(review.name, *review.fit);
             auto package = dataPackageOf(p_.bench, about);
