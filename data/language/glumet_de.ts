@@ -5473,6 +5473,14 @@
         <source>Its light looks aside by {}° toward {}, as through lenses that do or because it hangs out of level, which the readings do not tell: lay a level on it.</source>
         <translation>Ihr Licht blickt um {}° zur Seite, nach {}: durch Linsen, die das tun, oder weil sie nicht waagerecht hängt; das sagen die Messwerte nicht. Eine Wasserwaage auflegen.</translation>
     </message>
+    <message>
+        <source>A shroud that nobody described would explain the readings nearly as well: predictions allow {} for it. If there is one, describe it in Bench.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>A fixture turned by 90° would explain the readings nearly as well: predictions allow {} for it. Look at its turn in Plan.</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>Described</name>
@@ -9258,6 +9266,26 @@ Feld und Reihe zeigen, was ihre Anpassung sagt.</translation>
     <message>
         <source>remove it</source>
         <translation>entfernen</translation>
+    </message>
+    <message>
+        <source>rename it</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Words about the chosen one, for the review</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Another array over that tank is called %1.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>choose an array of the list</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>words about it, for the review</source>
+        <translation type="unfinished"></translation>
     </message>
 </context>
 <context>

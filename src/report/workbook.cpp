@@ -143,7 +143,7 @@ class Workbook {
     void addChart(lxw_worksheet* to, const std::map<double, std::vector<std::size_t>>& by_depth) {
         auto* chart = workbook_add_chart(book_, LXW_CHART_SCATTER_STRAIGHT_WITH_MARKERS);
         for (const auto& [depth, lines] : by_depth) {
-            const auto cells = [&](char column) {
+            const auto cells = [&lines = lines](char column) {
                 std::string list;
                 for (const auto at : lines)
                     list += fmt::format("{}Planes!${}${}", list.empty() ? "" : ",", column, at + 1);

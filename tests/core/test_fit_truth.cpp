@@ -213,6 +213,42 @@ class TestFitTruth : public QObject {
         QVERIFY2(error.inside > 0.85, qPrintable(QString::number(error.inside)));
     }
 
+    /// Where the readings leave open how far a shroud reaches, or whether there is one, the interval says so.
+    void whatIsLeftOpenOfAShroudIsInTheInterval_data() {
+        QTest::addColumn<double>("drop_mm");
+        QTest::addColumn<double>("noise");
+        QTest::addColumn<std::vector<double>>("depths");
+        QTest::addColumn<bool>("taken");
+        QTest::newRow("how far") << 45.0 << 0.02 << std::vector<double>{150} << true;
+        QTest::newRow("whether") << 60.0 << 0.04 << std::vector<double>{150, 300} << false;
+    }
+    void whatIsLeftOpenOfAShroudIsInTheInterval() {
+        QFETCH(double, drop_mm);
+        QFETCH(double, noise);
+        QFETCH(std::vector<double>, depths);
+        QFETCH(bool, taken);
+        auto bench = benchUnder(lattice(10, 6, 34, 34));
+        auto& fixture = bench.fixtures.front();
+        fixture.shroud_length = Millimetre(360);
+        fixture.shroud_width = Millimetre(224);
+        fixture.shroud_drop = Millimetre(drop_mm);
+        Truth truth;
+        truth.beam = *Beam::cosinePower(1.1);
+        bench = readOver(std::move(bench), truth, noise, kHeights, depths);
+        auto untold = bench;
+        auto& body = untold.fixtures.front();
+        body.length = body.shroud_length + Millimetre(14);
+        body.width = body.shroud_width + Millimetre(14);
+        body.shroud_length = body.shroud_width = Millimetre(0);
+        const auto fit = fitFixture(untold, allRuns(untold));
+        QVERIFY(fit);
+        QCOMPARE(fit->model.shroud.has_value(), taken);
+        QVERIFY2(fit->model.misfit > 0.02, qPrintable(QString::number(fit->model.misfit)));
+        QVERIFY(saysOf(*fit, taken ? "and none is described" : "A shroud that nobody described would"));
+        const auto error = arrayError(bench, truth, fit->model);
+        QVERIFY2(error.inside > 0.85, qPrintable(QString::number(error.inside)));
+    }
+
     /// A run with the fixture turned a quarter belongs to the same fit, and is seen as turned.
     void aTurnedRunIsFittedAsTurned() {
         Truth truth;

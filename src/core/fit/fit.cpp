@@ -3,6 +3,7 @@
 #include <fmt/format.h>
 
 #include <algorithm>
+#include <cmath>
 
 #include "core/fit/fitter.h"
 
@@ -37,6 +38,26 @@ Expected<std::vector<Words>> doubted(FitResult& fit, const Bench& bench, const s
     return std::vector<Words>(fit.cannot_tell.begin() + before, fit.cannot_tell.end());
 }
 
+/// Takes what a picture that is nearly as likely would light differently into the interval, and says so where
+/// it is seen; what was said is returned.
+std::vector<Words> leaveOpen(FitResult& fit, const PlainerPicture& picture) {
+    constexpr double kSeen = 0.01;
+    fit.model.misfit = std::hypot(fit.model.misfit, picture.misfit);
+    if (picture.misfit < kSeen) return {};
+    const Share allowed{fit.model.misfit};
+    fit.cannot_tell.push_back(
+        picture.shroud
+            ? say(GLUMET_SAY("Core",
+                             "A shroud that nobody described would explain the readings nearly as well: "
+                             "predictions allow {} for it. If there is one, describe it in Bench."),
+                  allowed)
+            : say(GLUMET_SAY("Core",
+                             "A fixture turned by 90° would explain the readings nearly as well: "
+                             "predictions allow {} for it. Look at its turn in Plan."),
+                  allowed));
+    return {fit.cannot_tell.back()};
+}
+
 /// A fit, the fitter it came from, and what is doubted of it.
 template <class Workings>
 struct Doubted {
@@ -53,16 +74,23 @@ Expected<Doubted<Workings>> fitAndDoubt(const Bench& bench, const std::vector<Id
     auto fit = workings->fit();
     if (!fit) return tl::make_unexpected(fit.error());
     std::optional<FitResult> turned;
+    std::vector<Words> left_open;
     const bool as_given = options.spread == 0.0 && !options.leans_on && !options.shroud;
     if (auto plainer = as_given ? plainerPicture(*fit, bench, runs, options) : std::nullopt) {
-        if (plainer->shroud) {
+        if (!plainer->better) {
+            left_open = leaveOpen(*fit, *plainer);
+        } else if (plainer->shroud) {
             options.shroud = plainer->shroud;
-            return fitAndDoubt<Workings>(bench, runs, options);
+            auto within = fitAndDoubt<Workings>(bench, runs, options);
+            if (within) within->fit.model.misfit = std::hypot(within->fit.model.misfit, plainer->misfit);
+            return within;
+        } else {
+            turned = std::move(plainer->fit);
         }
-        turned = std::move(plainer->fit);
     }
     auto doubts = doubted(*fit, bench, runs, options, turned);
     if (!doubts) return tl::make_unexpected(doubts.error());
+    doubts->insert(doubts->begin(), left_open.begin(), left_open.end());
     return Doubted<Workings>{std::move(workings), std::move(*fit), std::move(*doubts)};
 }
 

@@ -111,6 +111,10 @@ double scatterOf(const FitResult& fit) {
     return fit.residuals.empty() ? 0.0 : sum / static_cast<double>(fit.residuals.size());
 }
 
+double excessOf(const FitResult& fit) {
+    return (fit.reduced_chi_square - 1.0) / std::sqrt(2.0 / std::max(1, fit.model.readings));
+}
+
 std::optional<FitCause> likeliestCause(const FitResult& fit, const Bench& bench, const std::vector<Id>& runs,
                                        const FitOptions& options) {
     const auto asked = quick(options);

@@ -97,20 +97,6 @@ double relativeMisfit(const FitResult& fit) {
     return kBeyondTheReadings * rms * std::sqrt(std::max(0.0, 1.0 - 1.0 / fit.reduced_chi_square));
 }
 
-/// How far the others' arrays are from the best one's, relative, root mean square, each by its likelihood.
-double disagreement(const std::vector<Candidate>& candidates, const Bench& bench, Id run) {
-    const auto& best = candidates.front().fit;
-    double squares = 0.0;
-    double weights = 1.0;
-    for (std::size_t i = 1; i < candidates.size(); ++i) {
-        const double worse = best.evidence - candidates[i].fit.evidence;
-        const double weight = std::exp(-worse / (kTempered * std::max(1.0, best.reduced_chi_square)));
-        squares += weight * std::pow(apart(best, candidates[i].fit, bench, run), 2);
-        weights += weight;
-    }
-    return std::sqrt(squares / weights);
-}
-
 /// How far several fits at once have come, told as one share.
 class Shares {
   public:
@@ -187,12 +173,27 @@ double apart(const FitResult& one, const FitResult& other, const Bench& bench, I
     return std::sqrt(squares);
 }
 
+double disagreement(const FitResult& best, const std::vector<const FitResult*>& others, const Bench& bench,
+                    Id run) {
+    double squares = 0.0;
+    double weights = 1.0;
+    for (const auto* other : others) {
+        const double worse = best.evidence - other->evidence;
+        const double weight = std::exp(-worse / (kTempered * std::max(1.0, best.reduced_chi_square)));
+        squares += weight * std::pow(apart(best, *other, bench, run), 2);
+        weights += weight;
+    }
+    return std::sqrt(squares / weights);
+}
+
 Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<Id>& runs,
                                      const FitOptions& options) {
     const auto candidates = likeliest(kWeighed, bench, runs, options);
     if (!candidates) return tl::make_unexpected(candidates.error());
     auto best = candidates->front().fit;
-    best.model.misfit = std::hypot(best.model.misfit, disagreement(*candidates, bench, runs.front()));
+    std::vector<const FitResult*> others;
+    for (std::size_t i = 1; i < candidates->size(); ++i) others.push_back(&(*candidates)[i].fit);
+    best.model.misfit = std::hypot(best.model.misfit, disagreement(best, others, bench, runs.front()));
     best.cannot_tell.push_back(
         say(GLUMET_SAY("Core", "The fixture's emitters are not described; {} fits the readings best."),
             say(candidates->front().layout->name)));
@@ -209,7 +210,7 @@ Expected<FitResult> fitUnknownLayout(const Bench& bench, const std::vector<Id>& 
 void doubtLayout(FitResult& fit, const Bench& bench, const std::vector<Id>& runs, const FitOptions& options) {
     if (restsOnMeans(fit)) return;  // rings say too little of a layout
     const bool round = fit.model.shape == BeamShape::Round;
-    const double above = (fit.reduced_chi_square - 1.0) / std::sqrt(2.0 / std::max(1, fit.model.readings));
+    const double above = excessOf(fit);
     const bool scattered = above >= kCausesFrom || fit.distrusted() > kManyDistrusted * fit.model.readings;
     if (!scattered && above < (round ? kTriedFrom : kTriedFromUnround)) return;
     auto quiet = options;

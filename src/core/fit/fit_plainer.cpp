@@ -20,8 +20,12 @@ constexpr double kStillMoves = 40.0;
 constexpr double kMostDistrusted = 0.1;
 /// Mean square of the residuals, in standard errors, that it leaves at most: it must explain all of them.
 constexpr double kExplained = 1.5;
+/// So many of its own standard deviations above 1 the reduced chi-square of a round beam makes shrouds be
+/// tried.
+constexpr double kMakesDoFrom = 1.0;
 constexpr std::array kDrops{20.0, 35.0, 50.0, 70.0};  // mm
 constexpr double kBetweenDrops = 7.0;
+constexpr double kBetweenEdges = 20.0;  // of its length and width
 
 struct Tried {
     std::optional<SceneShroud> shroud;
@@ -30,19 +34,33 @@ struct Tried {
     bool betterThan(double evidence) const { return fit && fit->evidence > evidence; }
 };
 
-/// A shroud round the body that ends so far below the emitters; nothing where the body is not described,
-/// holds not all emitters, hangs too low for it, or has one that is.
-std::optional<SceneShroud> shroudRound(const Bench& bench, const std::vector<Id>& runs, double drop_mm) {
+/// A shroud round the body that ends so far below the emitters, `wider` than the body by so much; nothing
+/// where the body is not described, it would not hold all emitters, hangs too low for it, or has one that is
+/// described.
+std::optional<SceneShroud> shroudRound(const Bench& bench, const std::vector<Id>& runs, double drop_mm,
+                                       double wider_mm = 0.0) {
     const auto* fixture = byId(bench.fixtures, bench.run(runs.front()).fixture);
     if (fixture == nullptr || sceneShroud(*fixture)) return std::nullopt;
-    const SceneShroud shroud{fixture->length.value(), fixture->width.value(), drop_mm};
+    const SceneShroud shroud{fixture->length.value() + wider_mm, fixture->width.value() + wider_mm, drop_mm};
     const auto emitters = latticeEmitters(*fixture, PhotonFlux(1.0), 0);
     const bool holds = std::all_of(emitters.begin(), emitters.end(), [&](const SceneEmitter& e) {
         return std::abs(e.dx_mm) < shroud.length_mm / 2 && std::abs(e.dy_mm) < shroud.width_mm / 2;
     });
     const bool above = std::all_of(runs.begin(), runs.end(),
                                    [&](Id run) { return bench.run(run).height.value() > drop_mm + 10.0; });
-    return holds && above ? std::optional(shroud) : std::nullopt;
+    return drop_mm > 0.0 && holds && above ? std::optional(shroud) : std::nullopt;
+}
+
+/// That one, and those that end a little higher and lower, and are a little narrower and wider.
+std::vector<Tried> withNeighbours(const Tried& best, const Bench& bench, const std::vector<Id>& runs) {
+    std::vector<Tried> all{{best.shroud, {}}};
+    if (!best.shroud) return all;
+    const double drop = best.shroud->drop_mm;
+    for (const auto& near :
+         {shroudRound(bench, runs, drop - kBetweenDrops), shroudRound(bench, runs, drop + kBetweenDrops),
+          shroudRound(bench, runs, drop, -kBetweenEdges), shroudRound(bench, runs, drop, kBetweenEdges)})
+        if (near) all.push_back({near, {}});
+    return all;
 }
 
 void tryAll(std::vector<Tried>& all, const Bench& bench, const std::vector<Id>& runs,
@@ -86,28 +104,29 @@ void turnQuarter(Bench& bench, const std::vector<Id>& runs) {
 std::optional<PlainerPicture> plainerPicture(const FitResult& fit, const Bench& bench,
                                              const std::vector<Id>& runs, const FitOptions& options) {
     if (restsOnMeans(fit)) return std::nullopt;
-    // Either is alike to both sides of the fixture.
-    if (fit.model.shape != BeamShape::TwoPlanes || fit.distrusted() > kMostDistrusted * fit.model.readings)
+    // Either is alike to both sides of the fixture; where few readings tell, a round beam makes do.
+    const bool unround = fit.model.shape == BeamShape::TwoPlanes;
+    const bool makes_do = fit.model.shape == BeamShape::Round && excessOf(fit) >= kMakesDoFrom;
+    if (!(unround || makes_do) || fit.distrusted() > kMostDistrusted * fit.model.readings)
         return std::nullopt;
     std::vector<Tried> tried;
-    if (isLongish(fit.model.emitters)) tried.push_back({});
+    if (unround && isLongish(fit.model.emitters)) tried.push_back({});
     for (const double drop : kDrops)
         if (const auto shroud = shroudRound(bench, runs, drop)) tried.push_back({shroud, {}});
     if (tried.empty()) return std::nullopt;
     tryAll(tried, bench, runs, options, kFirstRounds);
     auto best = likeliestOf(tried);
     if (options.stop.stop_requested() || !best.betterThan(fit.evidence - kStillMoves)) return std::nullopt;
-    tried = {{best.shroud, {}}};
-    if (best.shroud)
-        for (const double by : {-kBetweenDrops, kBetweenDrops})
-            if (const auto shroud = shroudRound(bench, runs, best.shroud->drop_mm + by))
-                tried.push_back({shroud, {}});
+    tried = withNeighbours(best, bench, runs);
     tryAll(tried, bench, runs, options, kQuickRounds);
     best = likeliestOf(tried);
-    if (options.stop.stop_requested() || !best.betterThan(fit.evidence + kClearlyBetter) ||
-        scatterOf(*best.fit) > kExplained)
-        return std::nullopt;
-    return PlainerPicture{best.shroud, std::move(*best.fit)};
+    if (options.stop.stop_requested() || !best.fit) return std::nullopt;
+    const bool better = best.betterThan(fit.evidence + kClearlyBetter) && scatterOf(*best.fit) <= kExplained;
+    std::vector<const FitResult*> others;
+    for (const auto& one : tried)
+        if (one.fit && !(better && one.shroud == best.shroud)) others.push_back(&*one.fit);
+    const double misfit = disagreement(better ? *best.fit : fit, others, bench, runs.front());
+    return PlainerPicture{best.shroud, std::move(*best.fit), better, misfit};
 }
 
 }  // namespace glumet

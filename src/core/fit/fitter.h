@@ -55,22 +55,31 @@ void doubtLayout(FitResult& fit, const Bench& bench, const std::vector<Id>& runs
 /// The fixture turned a quarter in these runs.
 void turnQuarter(Bench& bench, const std::vector<Id>& runs);
 
-/// What explains the readings by a round beam, clearly better than the fit does: a shroud that nobody
-/// described, or the fixture turned a quarter in every run. A beam that turns about its axis makes up for
+/// What explains the readings by a round beam, better than the fit does or nearly as well: a shroud that
+/// nobody described, or the fixture turned a quarter in every run. A beam that turns about its axis makes up for
 /// either over one tank, and is wrong over the next.
 struct PlainerPicture {
     std::optional<SceneShroud> shroud;  ///< nothing: it hung turned
     FitResult fit;
+    bool better = false;  ///< clearly; else the readings leave it open
+    double misfit = 0.0;  ///< what those nearly as likely would light differently, see disagreement()
 };
-/// Found by trying, where the beam came out with two planes of symmetry; nothing where none is better.
+/// Found by trying, where the beam came out with two planes of symmetry or a round one leaves too much;
+/// nothing where none comes near.
 std::optional<PlainerPicture> plainerPicture(const FitResult& fit, const Bench& bench,
                                              const std::vector<Id>& runs, const FitOptions& options);
 /// How far two fits' light is apart over a tank twice as long, relative, root mean square.
 double apart(const FitResult& one, const FitResult& other, const Bench& bench, Id run);
+/// The same of others against the best, each by its likelihood.
+double disagreement(const FitResult& best, const std::vector<const FitResult*>& others, const Bench& bench,
+                    Id run);
 
 /// Mean square of the residuals in standard errors, none counted as more than six: about 1 for a fit that
 /// holds. Unlike the reduced chi-square it holds what the fit has ceased to trust.
 double scatterOf(const FitResult& fit);
+
+/// How far the reduced chi-square is above 1, in its own standard deviations.
+double excessOf(const FitResult& fit);
 
 /// What would explain a scatter that is larger than it should be, besides layout and beam.
 struct FitCause {

@@ -139,9 +139,11 @@ void KeptPlans::takeName(int row, int column) {
     const auto& plans = session_.bench().plans;
     if (std::any_of(plans.begin(), plans.end(), taken))
         session_.warn(tr("Another array over that tank is called %1.").arg(text(plan.name)));
-    else
-        session_.edit([&](Project& project) { return project.save(plan); });
-    refresh(shown_);
+    else if (session_.edit([&](Project& project) { return project.save(plan); }).isEmpty())
+        return;
+    // Refused: it is called as before.
+    const auto& now = session_.bench().plans;
+    if (at < now.size()) list_->item(row, 0)->setText(text(now[at].name));
 }
 
 void KeptPlans::explain() {
@@ -163,8 +165,6 @@ void KeptPlans::showNote() {
 }
 
 void KeptPlans::refresh(const std::optional<PlannedArray>& shown) {
-    shown_ = shown;
-    const QSignalBlocker quiet(list_);
     const auto& bench = session_.bench();
     plans_.clear();
     std::vector<QStringList> rows;
@@ -176,6 +176,20 @@ void KeptPlans::refresh(const std::optional<PlannedArray>& shown) {
                         hungShort(bench, plan), session_.length(plan.fixtures.front().height)});
         plans_.push_back(plan.id);
     }
+    list({std::move(rows), named, session_.palette().accent});
+    name_->setPlaceholderText(shown ? text(shown->name) : QString());
+    name_->setEnabled(shown.has_value());
+    keep_->setEnabled(shown.has_value());
+    for (auto* of_chosen : {show_, rename_, remove_}) of_chosen->setEnabled(!plans_.empty());
+    if (!note_->hasFocus() || byId(bench.plans, note_of_) == nullptr) showNote();
+}
+
+/// Answers come in while a name is being typed: a list that is the same stays as it is.
+void KeptPlans::list(Listed listed) {
+    if (listed == listed_) return;
+    listed_ = std::move(listed);
+    const QSignalBlocker quiet(list_);
+    const auto& [rows, named, accent] = listed_;
     list_->setRows(rows, named, session_.palette());
     if (list_->currentRow() < 0 && !rows.empty()) list_->setCurrentCell(std::max(0, named), 0);
     // Its name takes what the rest leaves.
@@ -187,14 +201,10 @@ void KeptPlans::refresh(const std::optional<PlannedArray>& shown) {
             if (column < kFirstFigure) cell->setTextAlignment(Qt::AlignLeft | Qt::AlignVCenter);
             if (column > 0) cell->setFlags(cell->flags() & ~Qt::ItemIsEditable);
         }
+        const auto& bench = session_.bench();
         list_->item(row, 2)->setToolTip(
             text(hungWords(bench, bench.plans[static_cast<std::size_t>(row)]), session_.unit()));
     }
-    name_->setPlaceholderText(shown ? text(shown->name) : QString());
-    name_->setEnabled(shown.has_value());
-    keep_->setEnabled(shown.has_value());
-    for (auto* of_chosen : {show_, rename_, remove_}) of_chosen->setEnabled(!plans_.empty());
-    if (!note_->hasFocus() || byId(bench.plans, note_of_) == nullptr) showNote();
 }
 
 }  // namespace glumet

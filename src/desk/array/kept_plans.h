@@ -36,6 +36,14 @@ class KeptPlans : public QWidget {
     void takeName(int row, int column);
     void explain();
     void showNote();
+    /// What the list shows.
+    struct Listed {
+        std::vector<QStringList> rows;
+        int named = -1;
+        QColor accent;
+        bool operator==(const Listed&) const = default;
+    };
+    void list(Listed listed);
 
     Session& session_;
     FigureTable* list_;
@@ -46,7 +54,7 @@ class KeptPlans : public QWidget {
     QPushButton* rename_;
     QPushButton* remove_;
     std::vector<Id> plans_;  ///< by row of the list
-    std::optional<PlannedArray> shown_;
+    Listed listed_;
     Id note_of_ = 0;
 };
 
