@@ -23,7 +23,7 @@
 {{/PARAGRAPH}}{{#LIST}}<ul class="{{TONE}}">{{#ITEM}}<li>{{TEXT}}</li>{{/ITEM}}</ul>
 {{/LIST}}{{#ORDERED}}<ol class="{{TONE}}">{{#ITEM}}<li>{{TEXT}}</li>{{/ITEM}}</ol>
 {{/ORDERED}}{{#FACTS}}<dl>{{#FACT}}<dt>{{KEY}}</dt><dd{{#MISSING}} class="missing"{{/MISSING}}>{{VALUE}}</dd>{{/FACT}}</dl>
-{{/FACTS}}{{#TABLE}}<div class="wide"><table>{{#CAPTION}}<caption>{{TEXT}}</caption>{{/CAPTION}}
+{{/FACTS}}{{#TABLE}}<div class="wide"><table>{{#CAPTION}}<caption><span>{{TEXT}}</span></caption>{{/CAPTION}}
 <thead><tr>{{#HEAD}}<th scope="col"{{#WORDS}} class="words"{{/WORDS}}>{{TEXT}}</th>{{/HEAD}}</tr></thead>
 <tbody>{{#ROW}}<tr>{{#FIRST}}<th scope="row"{{#WORDS}} class="words"{{/WORDS}}>{{TEXT}}</th>{{/FIRST}}{{#CELL}}<td{{#WORDS}} class="words"{{/WORDS}}>{{TEXT}}</td>{{/CELL}}</tr>
 {{/ROW}}</tbody></table></div>

@@ -135,7 +135,8 @@ class TestPage : public QObject {
         const std::string deep(100'000, '>');
         markdownBlocks(deep + " deep", 2, {});
         markdownBlocks(std::string(50'000, '*') + "x" + std::string(50'000, '['), 2, {});
-        const std::string bad("bad \xff\xfe bytes and a \0 in it", 28);
+        using namespace std::string_literals;
+        const auto bad = "bad \xff\xfe bytes and a \0 in it"s;
         QVERIFY(!markdownBlocks(bad, 2, {}).empty());
     }
 
