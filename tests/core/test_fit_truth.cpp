@@ -216,14 +216,16 @@ class TestFitTruth : public QObject {
     /// Where the readings leave open how far a shroud reaches, or whether there is one, the interval says so.
     void whatIsLeftOpenOfAShroudIsInTheInterval_data() {
         QTest::addColumn<double>("drop_mm");
+        QTest::addColumn<double>("power");
         QTest::addColumn<double>("noise");
         QTest::addColumn<std::vector<double>>("depths");
         QTest::addColumn<bool>("taken");
-        QTest::newRow("how far") << 45.0 << 0.02 << std::vector<double>{150} << true;
-        QTest::newRow("whether") << 60.0 << 0.04 << std::vector<double>{150, 300} << false;
+        QTest::newRow("how far") << 45.0 << 1.4 << 0.02 << std::vector<double>{150} << true;
+        QTest::newRow("whether") << 60.0 << 1.1 << 0.04 << std::vector<double>{150, 300} << false;
     }
     void whatIsLeftOpenOfAShroudIsInTheInterval() {
         QFETCH(double, drop_mm);
+        QFETCH(double, power);
         QFETCH(double, noise);
         QFETCH(std::vector<double>, depths);
         QFETCH(bool, taken);
@@ -233,7 +235,7 @@ class TestFitTruth : public QObject {
         fixture.shroud_width = Millimetre(224);
         fixture.shroud_drop = Millimetre(drop_mm);
         Truth truth;
-        truth.beam = *Beam::cosinePower(1.1);
+        truth.beam = *Beam::cosinePower(power);
         bench = readOver(std::move(bench), truth, noise, kHeights, depths);
         auto untold = bench;
         auto& body = untold.fixtures.front();

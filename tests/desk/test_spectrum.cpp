@@ -266,6 +266,7 @@ class TestSpectrumStage : public QObject {
         const auto& corrections = bench().meters.front().corrections;
         QCOMPARE(corrections.size(), std::size_t{1});
         QVERIFY(std::abs(corrections.front().factor - 1.25) < 1e-9);
+        QVERIFY(w_->find<QLabel>("lastWord")->toolTip().contains(QStringLiteral("by Sensor are multiplied")));
     }
 
     void aClockIsAddedTypedAndRemovedByUndo() {

@@ -293,6 +293,24 @@ class TestWindow : public QObject {
         QCOMPARE(name->text(), QStringLiteral("Moss 30"));
     }
 
+    /// The bench is made anew by what is stored on the way.
+    void aRunIsChosenWhileSomethingIsTyped() {
+        QVERIFY(w_->createWithRuns({200, 300}));
+        const auto& runs = w_->session.bench().runs;
+        w_->session.chooseRun(runs[0].id);
+        w_->window.showStage(QStringLiteral("bench"));
+        w_->settle();
+        auto* name = w_->find<QLineEdit>("fixture_name");
+        name->setFocus();
+        name->selectAll();
+        QTest::keyClicks(name, QStringLiteral("Fern 21"));
+        w_->session.chooseRun(runs[1].id);
+        w_->settle();
+        QCOMPARE(w_->session.bench().fixtures[0].name, std::string("Fern 21"));
+        QCOMPARE(w_->session.run()->height, Millimetre(300));
+        QCOMPARE(*w_->session.height(), Millimetre(300));
+    }
+
     void whatIsBeingTypedIsKeptOnClosing() {
         QVERIFY(w_->createWithRuns({200}));
         w_->window.showStage(QStringLiteral("bench"));

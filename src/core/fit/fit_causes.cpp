@@ -10,7 +10,7 @@ namespace glumet {
 namespace {
 
 constexpr int kQuickRounds = 6;
-/// What is left of the scatter at most, for a cause to be named.
+/// What is left of the strain at most, for a cause to be named.
 constexpr double kExplained = 0.5;
 constexpr std::size_t kLeastRuns = 3;  // the rest must hold two
 
@@ -69,7 +69,7 @@ struct Suspect {
     Bench bench;
     std::vector<Id> runs;
     std::function<Words(const FitResult& as_it_would_be)> words;
-    double handicap = 1.0;  ///< times its scatter is what counts: leaving readings out always helps
+    double handicap = 1.0;  ///< times its strain is what counts: leaving readings out always helps
 };
 
 Suspect leftOut(const Bench& bench, std::vector<Id> runs, Id run) {
@@ -111,6 +111,14 @@ double scatterOf(const FitResult& fit) {
     return fit.residuals.empty() ? 0.0 : sum / static_cast<double>(fit.residuals.size());
 }
 
+double strainOf(const FitResult& fit) {
+    double bent = 0.0;
+    for (const auto& p : fit.parameters)
+        if (p.what == FitQuantity::RunHeight || p.what == FitQuantity::RunLevel)
+            bent += std::pow(p.value / p.prior_error, 2);
+    return scatterOf(fit) + bent / std::max(1.0, static_cast<double>(fit.residuals.size()));
+}
+
 double excessOf(const FitResult& fit) {
     return (fit.reduced_chi_square - 1.0) / std::sqrt(2.0 / std::max(1, fit.model.readings));
 }
@@ -127,13 +135,13 @@ std::optional<FitCause> likeliestCause(const FitResult& fit, const Bench& bench,
     });
     if (options.stop.stop_requested()) return std::nullopt;
     std::optional<FitCause> best;
-    double least = kExplained * scatterOf(fit);
+    double least = kExplained * strainOf(fit);
     for (std::size_t i = 0; i < suspects.size(); ++i) {
         if (!fits[i]) continue;
-        const double scatter = scatterOf(*fits[i]);
-        if (scatter * suspects[i].handicap >= least) continue;
-        least = scatter * suspects[i].handicap;
-        best = FitCause{scatter, suspects[i].words(*fits[i])};
+        const double strain = strainOf(*fits[i]);
+        if (strain * suspects[i].handicap >= least) continue;
+        least = strain * suspects[i].handicap;
+        best = FitCause{strain, suspects[i].words(*fits[i])};
     }
     return best;
 }

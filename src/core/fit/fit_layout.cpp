@@ -49,7 +49,7 @@ constexpr double kScattered = 5.0;
 constexpr double kCausesFrom = 2.5;
 /// A share of readings that the fit has ceased to trust, as when a whole run is elsewhere.
 constexpr double kManyDistrusted = 0.05;
-/// So much larger may the scatter be that a layout leaves than the one another cause leaves.
+/// So much larger may the strain be that a layout leaves than the one another cause leaves.
 constexpr double kAsGood = 2.0;
 
 std::vector<ModelEmitter> emittersOf(const Layout& layout) {
@@ -219,7 +219,7 @@ void doubtLayout(FitResult& fit, const Bench& bench, const std::vector<Id>& runs
     const auto cause = scattered ? likeliestCause(fit, bench, runs, quiet) : std::nullopt;
     // All else being equal a layout that explains everything is likelier than a run that must be left out.
     const bool layout_explains =
-        candidates && cause && scatterOf(candidates->front().fit) < kAsGood * cause->scatter;
+        candidates && cause && strainOf(candidates->front().fit) < kAsGood * cause->strain;
     if (cause && !layout_explains) {
         fit.model.misfit = std::max(fit.model.misfit, relativeMisfit(fit));
         fit.cannot_tell.push_back(cause->words);

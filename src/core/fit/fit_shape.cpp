@@ -168,6 +168,30 @@ double Fitter::chooseSmoothness(const Sums& sums) {
     return best;
 }
 
+void Fitter::considerEvenness(const Sums& sums) {
+    even_along_ = even_across_ = false;
+    Eigen::MatrixXd h;
+    Eigen::VectorXd g;
+    normal(sums, h, g);
+    const Eigen::LLT<Eigen::MatrixXd> factor(h);
+    const Eigen::VectorXd x = factor.solve(g);
+    const auto logNormal = [](double at, double variance) {
+        return -0.5 * (at * at / variance + std::log(variance));
+    };
+    for (const auto& [axis, even] : {std::pair{kUnevenAlong, &even_along_}, {kUnevenAcross, &even_across_}}) {
+        if (!matters(axis)) continue;
+        const auto at = bells() + axis;
+        const Eigen::VectorXd column = factor.solve(Eigen::VectorXd::Unit(h.rows(), at));
+        // What the readings alone say of it: the posterior without its prior, which is about 0.
+        const double wide = std::pow(priorError(axis), 2);
+        const double precision = std::max(1.0 / column(at) - 1.0 / wide, 1e-9);
+        const double said = x(at) / (column(at) * precision);
+        *even = true;
+        const double narrow = std::pow(priorError(axis), 2);
+        *even = logNormal(said, 1.0 / precision + narrow) > logNormal(said, 1.0 / precision + wide);
+    }
+}
+
 void Fitter::setShape(BeamShape shape) {
     // Every azimuth begins as the mean of what there was.
     constexpr Eigen::Index kBells = BeamBasis::kSize;

@@ -11,6 +11,7 @@ namespace {
 constexpr double kKnownAttenuationError = 0.005;  // 1/m
 constexpr double kConverged = 0.02;               // rms change of the modelled readings, standard errors
 constexpr int kRoundsOfChoice = 4;                // after which smoothness and picture are left as they are
+constexpr double kEven = 0.01;                    // of halves that are believed to be alike
 
 }  // namespace
 
@@ -56,8 +57,9 @@ double Fitter::priorError(Eigen::Index nuisance) const {
         case kReflectance:
             return options_.reflectance;
         case kUnevenAlong:
+            return even_along_ ? std::min(kEven, options_.unevenness) : options_.unevenness;
         case kUnevenAcross:
-            return options_.unevenness;
+            return even_across_ ? std::min(kEven, options_.unevenness) : options_.unevenness;
         case kSpreadAlong:
         case kSpreadAcross:
             return std::max(options_.spread, 1e-6);
@@ -134,7 +136,10 @@ bool Fitter::settle(bool& converged) {
     for (int round = 0; round < options_.most_iterations && !converged; ++round) {
         if (options_.stop.stop_requested()) return false;
         const auto sums = this->sums();
-        if (round < kRoundsOfChoice) chooseSmoothness(sums);
+        if (round < kRoundsOfChoice) {
+            chooseSmoothness(sums);
+            considerEvenness(sums);
+        }
         step(sums);
         if (pictured() && round < kRoundsOfChoice) followPicture();
         const Eigen::VectorXd before = model_;

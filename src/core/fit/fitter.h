@@ -56,8 +56,8 @@ void doubtLayout(FitResult& fit, const Bench& bench, const std::vector<Id>& runs
 void turnQuarter(Bench& bench, const std::vector<Id>& runs);
 
 /// What explains the readings by a round beam, better than the fit does or nearly as well: a shroud that
-/// nobody described, or the fixture turned a quarter in every run. A beam that turns about its axis makes up for
-/// either over one tank, and is wrong over the next.
+/// nobody described, or the fixture turned a quarter in every run. A beam that turns about its axis makes up
+/// for either over one tank, and is wrong over the next.
 struct PlainerPicture {
     std::optional<SceneShroud> shroud;  ///< nothing: it hung turned
     FitResult fit;
@@ -81,13 +81,17 @@ double scatterOf(const FitResult& fit);
 /// How far the reduced chi-square is above 1, in its own standard deviations.
 double excessOf(const FitResult& fit);
 
-/// What would explain a scatter that is larger than it should be, besides layout and beam.
+/// The same with how far each run's own height and level had to go, in standard deviations of what was
+/// believed of them, counted in: a fit bends those before its residuals show what is wrong.
+double strainOf(const FitResult& fit);
+
+/// What would explain a strain that is larger than it should be, besides layout and beam.
 struct FitCause {
-    double scatter = 0.0;  ///< with the cause out of the way, see scatterOf()
+    double strain = 0.0;  ///< with the cause out of the way, see strainOf()
     Words words;
 };
 
-/// Found by trying: the worst runs left out, or turned. Nothing where neither takes half of the scatter away.
+/// Found by trying: the worst runs left out, or turned. Nothing where neither takes half of the strain away.
 std::optional<FitCause> likeliestCause(const FitResult& fit, const Bench& bench, const std::vector<Id>& runs,
                                        const FitOptions& options);
 
@@ -213,6 +217,9 @@ class Fitter {
     /// The strength under which the readings are most probable, beam and nuisances integrated out; the
     /// logarithm of that evidence is returned.
     double chooseSmoothness(const Sums& sums);
+    /// Takes the halves of the body as equally bright, along it and across it, where the readings are more
+    /// probable so than if they may differ by what is believed at most.
+    void considerEvenness(const Sums& sums);
     /// Takes a beam that turns about its axis where the readings are more probable under it.
     void considerShapes();
     /// A beam as it might be taken, and its evidence.
@@ -261,6 +268,8 @@ class Fitter {
     std::optional<LeaningBeam> leaning_;  ///< a free beam is held to be near this one
     std::optional<TroughBeam> trough_;    ///< a beam of two planes is
     Smoothness smoothness_;
+    bool even_along_ = false;  ///< see considerEvenness()
+    bool even_across_ = false;
     Eigen::VectorXd beam_;
     Eigen::MatrixXd design_;
     Eigen::VectorXd model_;

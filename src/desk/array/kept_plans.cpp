@@ -160,6 +160,7 @@ void KeptPlans::showNote() {
     note_of_ = plan == nullptr ? 0 : plan->id;
     note_->setEnabled(plan != nullptr);
     note_->setText(plan == nullptr ? QString() : text(plan->note));
+    note_->setCursorPosition(0);  // its beginning is what is seen
     note_->setPlaceholderText(plan == nullptr ? tr("choose an array of the list")
                                               : tr("words about it, for the review"));
 }

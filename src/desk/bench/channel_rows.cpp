@@ -132,7 +132,8 @@ void ChannelRows::takePeaks(QLineEdit* field, std::size_t index) {
     const QString typed = field->text().trimmed();
     if (typed.isEmpty()) {
         if (standing.record != nullptr)
-            session_.edit([&](Project& project) { return project.removeSpectra({standing.record->id}); });
+            session_.edit(
+                [id = standing.record->id](Project& project) { return project.removeSpectra({id}); });
         return refresh();
     }
     const auto bins = parseBins(typed.toStdString());

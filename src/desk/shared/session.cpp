@@ -118,8 +118,10 @@ const Sweep* Session::sweep() const {
 
 void Session::chooseConfiguration(const Configuration& configuration) {
     if (configuration_ == configuration) return;
+    // What is stored now makes the bench anew, and it may be of the bench.
+    auto chosen = configuration;
     settle();
-    configuration_ = configuration;
+    configuration_ = std::move(chosen);
     height_.reset();
     cell_.reset();
     settleSelection();
@@ -149,9 +151,9 @@ void Session::chooseHeight(Millimetre height) {
 }
 
 void Session::chooseRun(Id id) {
+    settle();
     const auto* wanted = byId(bench().runs, id);
     if (wanted == nullptr) return;
-    settle();
     chooseConfiguration(configurationOf(*wanted));
     if (run_ == id) return;
     run_ = id;

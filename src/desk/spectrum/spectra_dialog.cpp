@@ -34,15 +34,16 @@ SpectraDialog::SpectraDialog(Session& session, const Fixture& fixture, const QSt
     : ScrolledDialog(parent, {720, 520}),
       session_(session),
       fixture_(fixture),
-      table_(new QTableWidget),
-      unit_(new QComboBox),
-      use_(new QComboBox),
-      test_(new QLineEdit(tr("nine points in air"))),
-      columns_(new QLineEdit),
-      pitch_(new QLineEdit),
-      height_(new QLineEdit),
-      wrong_(makeLabel({}, TextRole::Problem)),
-      keep_(new QPushButton(tr("Keep the spectra"))) {
+      // The dialog's own: of a file that is refused nothing is laid out.
+      table_(new QTableWidget(this)),
+      unit_(new QComboBox(this)),
+      use_(new QComboBox(this)),
+      test_(new QLineEdit(tr("nine points in air"), this)),
+      columns_(new QLineEdit(this)),
+      pitch_(new QLineEdit(this)),
+      height_(new QLineEdit(this)),
+      wrong_(makeLabel({}, TextRole::Problem, this)),
+      keep_(new QPushButton(tr("Keep the spectra"), this)) {
     setWindowTitle(tr("Spectra of %1").arg(text(fixture.name)));
     read(paths);
     if (fault_.isEmpty()) layOut();
@@ -134,6 +135,7 @@ QFormLayout* SpectraDialog::makeForm() {
         form->addRow(makeLabel(name, TextRole::Muted), field);
     };
     if (asksUnit()) row(tr("The files do not say whether values are"), unit_, "spectraUnit");
+    unit_->setVisible(asksUnit());
     row(tr("They are"), use_, "spectraUse");
     row(tr("Name of the test"), test_, "testName");
     row(tr("Points in a row"), columns_, "testColumns");

@@ -648,7 +648,7 @@ void SpectrumStage::correctMeter() {
     if (fault.isEmpty())
         session().say(
             tr("From now on readings of %1 by %2 are multiplied by %3; raw values stay beside them.")
-                .arg(text(made->channel), text(meter->name))
+                .arg(text(made->channel), text(changed.name))
                 .arg(made->factor, 0, 'f', 3));
 }
 
