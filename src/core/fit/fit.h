@@ -24,7 +24,7 @@ struct FitOptions {
     double position_mm = 10.0;
     double run_height_mm = 2.0;  ///< … of each run's own height besides; once more measured, of two
     double run_level = 0.004;    ///< … of each run's own output, relative
-    double unevenness = 0.08;    ///< … of one half of the body against the middle, relative, ± at its ends
+    double unevenness = 0.08;    ///< … of the body's ends against its middle, relative; 0.01 where likelier
     double spread = 0.0;         ///< … of how far the emitters spread, relative; 0: as described
     double reflectance = 0.1;    ///< … of painted walls about what is described, ≥ 0
     double attenuation_per_m = 0.15;  ///< … half normal, ≥ 0
