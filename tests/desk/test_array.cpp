@@ -198,8 +198,11 @@ class TestArray : public QObject {
         QCOMPARE(plans.back().name, std::string("for the evening"));
         renameTo(list, QString());
         QCOMPARE(plans.back().name, std::string("for the evening"));
-        renameTo(list, QStringLiteral("for the night"));
+        renameTo(list, QStringLiteral("for the night "));
         QCOMPARE(plans.back().name, std::string("for the night"));
+        QCOMPARE(list->item(list->rowCount() - 1, 0)->text(), QStringLiteral("for the night"));
+        renameTo(list, QStringLiteral(" for the night"));
+        QCOMPARE(list->item(list->rowCount() - 1, 0)->text(), QStringLiteral("for the night"));
         auto* note = w_->find<QLineEdit>("planNote");
         QTest::keyClicks(note, QStringLiteral("dimmed after nine"));
         QTest::keyClick(note, Qt::Key_Return);

@@ -72,12 +72,7 @@ class TestWindow : public QObject {
 
     void benchFieldsWriteToTheProject() {
         QVERIFY(w_->createWithRuns({200}));
-        w_->window.showStage(QStringLiteral("bench"));
-        w_->settle();
-        auto* name = w_->find<QLineEdit>("fixture_name");
-        name->setFocus();
-        name->selectAll();
-        QTest::keyClicks(name, QStringLiteral("Fern 24"));
+        typeFixtureName(QStringLiteral("Fern 24"));
         w_->key(Qt::Key_Return);
         QCOMPARE(w_->session.bench().fixtures[0].name, std::string("Fern 24"));
         auto* length = w_->find<QLineEdit>("tank_length_mm");
@@ -280,12 +275,7 @@ class TestWindow : public QObject {
         run.planes.clear();
         run.fixture = *w_->session.project()->save(other);
         QVERIFY(w_->session.project()->save(run));
-        w_->window.showStage(QStringLiteral("bench"));
-        w_->settle();
-        auto* name = w_->find<QLineEdit>("fixture_name");
-        name->setFocus();
-        name->selectAll();
-        QTest::keyClicks(name, QStringLiteral("Fern 21"));
+        auto* name = typeFixtureName(QStringLiteral("Fern 21"));
         w_->session.chooseConfiguration(w_->session.sweeps()[1].configuration);
         w_->settle();
         QCOMPARE(w_->session.bench().fixtures[0].name, std::string("Fern 21"));
@@ -298,12 +288,7 @@ class TestWindow : public QObject {
         QVERIFY(w_->createWithRuns({200, 300}));
         const auto& runs = w_->session.bench().runs;
         w_->session.chooseRun(runs[0].id);
-        w_->window.showStage(QStringLiteral("bench"));
-        w_->settle();
-        auto* name = w_->find<QLineEdit>("fixture_name");
-        name->setFocus();
-        name->selectAll();
-        QTest::keyClicks(name, QStringLiteral("Fern 21"));
+        typeFixtureName(QStringLiteral("Fern 21"));
         w_->session.chooseRun(runs[1].id);
         w_->settle();
         QCOMPARE(w_->session.bench().fixtures[0].name, std::string("Fern 21"));
@@ -474,6 +459,17 @@ class TestWindow : public QObject {
     }
 
   private:
+    /// In Bench, and not committed yet.
+    QLineEdit* typeFixtureName(const QString& words) {
+        w_->window.showStage(QStringLiteral("bench"));
+        w_->settle();
+        auto* name = w_->find<QLineEdit>("fixture_name");
+        name->setFocus();
+        name->selectAll();
+        QTest::keyClicks(name, words);
+        return name;
+    }
+
     std::unique_ptr<WindowFixture> w_;
 };
 

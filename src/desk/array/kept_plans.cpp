@@ -139,11 +139,10 @@ void KeptPlans::takeName(int row, int column) {
     const auto& plans = session_.bench().plans;
     if (std::any_of(plans.begin(), plans.end(), taken))
         session_.warn(tr("Another array over that tank is called %1.").arg(text(plan.name)));
-    else if (session_.edit([&](Project& project) { return project.save(plan); }).isEmpty())
-        return;
-    // Refused: it is called as before.
-    const auto& now = session_.bench().plans;
-    if (at < now.size()) list_->item(row, 0)->setText(text(now[at].name));
+    else
+        session_.edit([&](Project& project) { return project.save(plan); });
+    // As it is called now: a name may have been refused, or had blanks about it.
+    if (at < plans.size()) list_->item(row, 0)->setText(text(plans[at].name));
 }
 
 void KeptPlans::explain() {
