@@ -1,6 +1,7 @@
 #include <QTest>
 
 #include "core/bench/sweep.h"
+#include "core/fit/fitter.h"
 #include "core/fit_maker.h"
 #include "core/verdicts/enough.h"
 #include "core/verdicts/fitted_heights.h"
@@ -123,6 +124,22 @@ class TestFitTruth : public QObject {
         QVERIFY2(std::abs(told - 8.0) < std::abs(untold - 8.0),
                  qPrintable(QStringLiteral("%1 told, %2 untold").arg(told).arg(untold)));
         QVERIFY(told > 4.0);
+    }
+
+    /// A run that was measured again is not bent where it is believed to hang.
+    void whatWasMeasuredAgainIsNoStrain() {
+        const Truth truth;
+        auto bench = read(truth, 0.03, kHeights, {150, 300});
+        auto& run = bench.runs[1];
+        CommissionCheck check;
+        check.run = run.id;
+        check.kind = CheckKind::Height;
+        check.value = run.height.value() + 15.0;
+        run.height = run.height - Millimetre(15);
+        bench.checks.push_back(check);
+        const auto fit = fitFixture(bench, allRuns(bench));
+        QVERIFY(fit);
+        QVERIFY(strainOf(*fit, bench) < scatterOf(*fit) + 0.1);
     }
 
     /// The beam may have come out turning about its axis to make up for the one run that a meter in the wrong

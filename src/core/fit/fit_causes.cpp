@@ -111,11 +111,14 @@ double scatterOf(const FitResult& fit) {
     return fit.residuals.empty() ? 0.0 : sum / static_cast<double>(fit.residuals.size());
 }
 
-double strainOf(const FitResult& fit) {
+double strainOf(const FitResult& fit, const Bench& bench) {
     double bent = 0.0;
-    for (const auto& p : fit.parameters)
-        if (p.what == FitQuantity::RunHeight || p.what == FitQuantity::RunLevel)
-            bent += std::pow(p.value / p.prior_error, 2);
+    for (const auto& p : fit.parameters) {
+        if (p.what != FitQuantity::RunHeight && p.what != FitQuantity::RunLevel) continue;
+        const auto believed =
+            p.what == FitQuantity::RunHeight ? offMeasuredAgain(bench, bench.run(p.run)) : std::nullopt;
+        bent += std::pow((p.value - believed.value_or(0.0)) / p.prior_error, 2);
+    }
     return scatterOf(fit) + bent / std::max(1.0, static_cast<double>(fit.residuals.size()));
 }
 
@@ -135,10 +138,10 @@ std::optional<FitCause> likeliestCause(const FitResult& fit, const Bench& bench,
     });
     if (options.stop.stop_requested()) return std::nullopt;
     std::optional<FitCause> best;
-    double least = kExplained * strainOf(fit);
+    double least = kExplained * strainOf(fit, bench);
     for (std::size_t i = 0; i < suspects.size(); ++i) {
         if (!fits[i]) continue;
-        const double strain = strainOf(*fits[i]);
+        const double strain = strainOf(*fits[i], suspects[i].bench);
         if (strain * suspects[i].handicap >= least) continue;
         least = strain * suspects[i].handicap;
         best = FitCause{strain, suspects[i].words(*fits[i])};

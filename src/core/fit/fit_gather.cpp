@@ -64,10 +64,17 @@ std::optional<Fitter::HeightPrior> Fitter::sameHanging(const Run& run) const {
 /// Measured again before the first reading, a height is the mean of two, and the better known for it.
 Fitter::HeightPrior Fitter::heightAgain(const Run& run) const {
     auto prior = sameHanging(run).value_or(HeightPrior{0.0, options_.run_height_mm});
-    for (const auto& check : bench_.checks)
-        if (check.run == run.id && check.kind == CheckKind::Height)
-            prior = {(check.value - run.height.value()) / 2.0, options_.run_height_mm / std::numbers::sqrt2};
+    if (const auto off = offMeasuredAgain(bench_, run))
+        prior = {*off, options_.run_height_mm / std::numbers::sqrt2};
     return prior;
+}
+
+std::optional<double> offMeasuredAgain(const Bench& bench, const Run& run) {
+    std::optional<double> off;
+    for (const auto& check : bench.checks)
+        if (check.run == run.id && check.kind == CheckKind::Height)
+            off = (check.value - run.height.value()) / 2.0;
+    return off;
 }
 
 std::optional<Problem> Fitter::gather() {

@@ -219,7 +219,7 @@ void doubtLayout(FitResult& fit, const Bench& bench, const std::vector<Id>& runs
     const auto cause = scattered ? likeliestCause(fit, bench, runs, quiet) : std::nullopt;
     // All else being equal a layout that explains everything is likelier than a run that must be left out.
     const bool layout_explains =
-        candidates && cause && strainOf(candidates->front().fit) < kAsGood * cause->strain;
+        candidates && cause && strainOf(candidates->front().fit, bench) < kAsGood * cause->strain;
     if (cause && !layout_explains) {
         fit.model.misfit = std::max(fit.model.misfit, relativeMisfit(fit));
         fit.cannot_tell.push_back(cause->words);

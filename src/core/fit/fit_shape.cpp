@@ -170,6 +170,8 @@ double Fitter::chooseSmoothness(const Sums& sums) {
 
 void Fitter::considerEvenness(const Sums& sums) {
     even_along_ = even_across_ = false;
+    const double wide = std::pow(unevenness(false), 2);
+    const double narrow = std::pow(unevenness(true), 2);
     Eigen::MatrixXd h;
     Eigen::VectorXd g;
     normal(sums, h, g);
@@ -183,11 +185,8 @@ void Fitter::considerEvenness(const Sums& sums) {
         const auto at = bells() + axis;
         const Eigen::VectorXd column = factor.solve(Eigen::VectorXd::Unit(h.rows(), at));
         // What the readings alone say of it: the posterior without its prior, which is about 0.
-        const double wide = std::pow(priorError(axis), 2);
         const double precision = std::max(1.0 / column(at) - 1.0 / wide, 1e-9);
         const double said = x(at) / (column(at) * precision);
-        *even = true;
-        const double narrow = std::pow(priorError(axis), 2);
         *even = logNormal(said, 1.0 / precision + narrow) > logNormal(said, 1.0 / precision + wide);
     }
 }

@@ -44,6 +44,10 @@ bool Fitter::sameTanks(const FitResult& on) const {
     });
 }
 
+double Fitter::unevenness(bool even) const {
+    return even ? std::min(kEven, options_.unevenness) : options_.unevenness;
+}
+
 double Fitter::priorError(Eigen::Index nuisance) const {
     if (const auto known = takenOver(nuisance)) return known->sd;
     switch (nuisance) {
@@ -57,9 +61,9 @@ double Fitter::priorError(Eigen::Index nuisance) const {
         case kReflectance:
             return options_.reflectance;
         case kUnevenAlong:
-            return even_along_ ? std::min(kEven, options_.unevenness) : options_.unevenness;
+            return unevenness(even_along_);
         case kUnevenAcross:
-            return even_across_ ? std::min(kEven, options_.unevenness) : options_.unevenness;
+            return unevenness(even_across_);
         case kSpreadAlong:
         case kSpreadAcross:
             return std::max(options_.spread, 1e-6);

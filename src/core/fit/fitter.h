@@ -81,9 +81,13 @@ double scatterOf(const FitResult& fit);
 /// How far the reduced chi-square is above 1, in its own standard deviations.
 double excessOf(const FitResult& fit);
 
-/// The same with how far each run's own height and level had to go, in standard deviations of what was
-/// believed of them, counted in: a fit bends those before its residuals show what is wrong.
-double strainOf(const FitResult& fit);
+/// The same with how far each run's own height and level had to go from what was believed of them, in its
+/// standard deviations, counted in: a fit bends those before its residuals show what is wrong.
+double strainOf(const FitResult& fit, const Bench& bench);
+
+/// How far a run's height is off what it says by one that was measured again before the first reading, mm:
+/// the mean of the two is believed. Nothing where it was measured once.
+std::optional<double> offMeasuredAgain(const Bench& bench, const Run& run);
 
 /// What would explain a strain that is larger than it should be, besides layout and beam.
 struct FitCause {
@@ -165,6 +169,8 @@ class Fitter {
     Eigen::VectorXd values() const;
     double priorMean(Eigen::Index nuisance) const;
     double priorError(Eigen::Index nuisance) const;
+    /// How far halves that are believed to be alike, or not, may differ.
+    double unevenness(bool even) const;
     double nuisance(Eigen::Index j) const;
     /// Coefficients of the beam.
     Eigen::Index bells() const { return BeamBasis::size(shape_); }
@@ -268,7 +274,7 @@ class Fitter {
     std::optional<LeaningBeam> leaning_;  ///< a free beam is held to be near this one
     std::optional<TroughBeam> trough_;    ///< a beam of two planes is
     Smoothness smoothness_;
-    bool even_along_ = false;  ///< see considerEvenness()
+    bool even_along_ = false;  ///< see considerEvenness(); of them unevenness() is believed
     bool even_across_ = false;
     Eigen::VectorXd beam_;
     Eigen::MatrixXd design_;
