@@ -24,7 +24,7 @@ struct FitOptions {
     double position_mm = 10.0;
     double run_height_mm = 2.0;  ///< … of each run's own height besides; once more measured, of two
     double run_level = 0.004;    ///< … of each run's own output, relative
-    double unevenness = 0.08;    ///< … of the body's ends against its middle, relative; 0.01 where likelier
+    double unevenness = 0.08;    ///< … of the body's ends against its middle, relative; see fitFixture()
     double spread = 0.0;         ///< … of how far the emitters spread, relative; 0: as described
     double reflectance = 0.1;    ///< … of painted walls about what is described, ≥ 0
     double attenuation_per_m = 0.15;  ///< … half normal, ≥ 0
@@ -141,8 +141,10 @@ std::vector<Id> runsOf(const FitResult& fit);
 /// A beam that is not round is believed to be near a trough's (trough_beam.h) or a round one that looks aside
 /// (leaning_beam.h) where the readings are as probable under that; a lean of 2° or more is said.
 ///
-/// A beam that comes out not round is held against plainer pictures: within a shroud that nobody described,
-/// which is then taken, and the fixture turned a quarter in every run, which is named and in the misfit.
+/// A beam that comes out not round, or a round one that leaves too much, is held against plainer pictures:
+/// within a shroud that nobody described, which is then taken, and the fixture turned a quarter in every run,
+/// which is named and in the misfit. So is what the readings leave open of either. The body's ends are taken
+/// as equally bright within 1 % where the readings are more probable so.
 ///
 /// A described layout whose residuals are larger than they should be is doubted: when another explains the
 /// readings clearly better it is named, and what the two would light differently is in the model's misfit.
