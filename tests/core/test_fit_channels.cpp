@@ -19,20 +19,38 @@ Truth blue(double half_angle_deg) {
     return truth;
 }
 
+/// Every n-th point of a grid.
+std::vector<Reading> fewOf(const std::vector<Reading>& readings, std::size_t count, std::size_t first) {
+    std::vector<Reading> kept;
+    for (std::size_t i = 0; i < count; ++i) kept.push_back(readings[(i * 13 + first) % readings.size()]);
+    return kept;
+}
+
 /// All channels read over three heights and depths; blue alone at so many points of one plane, spread over
 /// it.
 Bench blueReadAt(int points, const Truth& of_blue, double noise = 0.02) {
     auto bench = read(Truth{}, noise, {150, 210, 270}, {150, 300, 450});
     auto alone = read(of_blue, noise, {210}, {300}).runs.front();
     auto& readings = alone.planes.front().readings;
-    std::vector<Reading> kept;
-    for (int i = 0; i < points; ++i)
-        kept.push_back(readings[(static_cast<std::size_t>(i) * 13 + 5) % readings.size()]);
-    readings = kept;
+    readings = fewOf(readings, static_cast<std::size_t>(points), 5);
     alone.id = static_cast<Id>(bench.runs.size()) + 1;
     alone.label = "blue alone";
     alone.preset = kBlue;
     bench.runs.push_back(alone);
+    return bench;
+}
+
+/// Channels read alone, one after the other at each height, at so many points of each plane.
+Bench eachReadAt(std::size_t points, const std::vector<Truth>& channels) {
+    auto bench = read(Truth{}, 0.02, {}, {});
+    for (std::size_t channel = 0; channel < channels.size(); ++channel)
+        for (auto run : read(channels[channel], 0.02, {160, 240}, {150, 400}).runs) {
+            for (auto& plane : run.planes)
+                plane.readings = fewOf(plane.readings, points, 5 * channel + 3 * bench.runs.size());
+            run.id = static_cast<Id>(bench.runs.size()) + 1;
+            run.preset = kBlue + static_cast<Id>(channel);
+            bench.runs.push_back(run);
+        }
     return bench;
 }
 
@@ -114,6 +132,55 @@ class TestFitChannels : public QObject {
         bench = blueReadAt(8, blue(40.0));
         QVERIFY(leansOn(bench, sweepOf(bench, kBlue)));
         QVERIFY(!leansOn(bench, sweepOf(bench, 0)));
+    }
+
+    /// Sixteen readings of each of three channels: none can be fitted by itself, all of them can at once.
+    void channelsReadAtFewPointsLeanOnAllTheOthers() {
+        auto red = blue(42.0);
+        red.flux = 60.0;
+        const std::vector<Truth> channels{Truth{}, blue(38.0), red};
+        const auto bench = eachReadAt(4, channels);
+        for (std::size_t channel = 0; channel < channels.size(); ++channel) {
+            const auto sweep = sweepOf(bench, kBlue + static_cast<Id>(channel));
+            QVERIFY(!fitFixture(bench, sweep.runs));
+            const auto on = leansOn(bench, sweep);
+            QVERIFY(on);
+            QCOMPARE(on->runs.size(), std::size_t{4});
+            QCOMPARE(runsForFit(bench, sweep).size(), std::size_t{6});
+            const auto fit = fitAsDescribed(bench, sweep);
+            QVERIFY(fit);
+            const auto error = arrayError(bench, channels[channel], fit->model);
+            QVERIFY2(error.median < 0.04, qPrintable(QString::number(error.median)));
+            QVERIFY2(error.inside > 0.85, qPrintable(QString::number(error.inside)));
+        }
+    }
+
+    /// However bright each of them is, runs of several channels are one beam.
+    void ofRunsOfSeveralChannelsTheLevelIsThatOfTheFirst() {
+        const auto bench = eachReadAt(12, {blue(40.0), Truth{}});
+        const auto dim = fitFixture(bench, {1, 2, 3, 4});
+        const auto bright = fitFixture(bench, {3, 4, 1, 2});
+        QVERIFY(dim && bright);
+        QVERIFY2(std::abs(dim->model.flux() / 25.0 - 1.0) < 0.06,
+                 qPrintable(QString::number(dim->model.flux())));
+        QVERIFY2(std::abs(bright->model.flux() / 120.0 - 1.0) < 0.06,
+                 qPrintable(QString::number(bright->model.flux())));
+    }
+
+    /// A lens of its own shows in thirty readings: then nothing is taken from the others.
+    void aBeamOfItsOwnStandsByItself() {
+        const auto narrow = blue(24.0);
+        auto bench = read(Truth{}, 0.02, {150, 210, 270}, {150, 300, 450});
+        for (auto run : eachReadAt(8, {narrow}).runs) {
+            run.id = static_cast<Id>(bench.runs.size()) + 1;
+            bench.runs.push_back(run);
+        }
+        const auto sweep = sweepOf(bench, kBlue);
+        QVERIFY(leansOn(bench, sweep));
+        const auto fit = fitAsDescribed(bench, sweep);
+        QVERIFY(fit);
+        QVERIFY(!saysOf(*fit, "leans on that of"));
+        QCOMPARE(*fit, *fitFixture(bench, sweep.runs));
     }
 
     /// Behind a linear lens all channels are as they are: narrow across and wide along.

@@ -126,8 +126,10 @@ struct FitResult {
 std::vector<Id> runsOf(const FitResult& fit);
 
 /// Fits one fixture's beam and what stands around it to all counted readings of these runs (one
-/// configuration; tanks, heights, depths and the fixture's turn may differ). A mean that others published is
-/// a linear functional of the field as a reading is: its row is the mean of its points' rows.
+/// configuration; tanks, heights, depths and the fixture's turn may differ, and channels: then the beam is
+/// one for all of them, its level that of the first run's channels, and the others' levels are fitted too). A
+/// mean that others published is a linear functional of the field as a reading is: its row is the mean of its
+/// points' rows.
 ///
 /// Joint Gauss-Newton over beam and nuisances: in the beam's coefficients the field is linear, in height,
 /// place, attenuation and reflectance it is linearised each round; the beam is kept non-negative (Kim & Park

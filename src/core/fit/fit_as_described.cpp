@@ -37,6 +37,34 @@ bool sameButChannels(const Configuration& a, const Configuration& b) {
            (a.preset != b.preset || a.level_pct != b.level_pct);
 }
 
+bool shareRuns(const Sweep& a, const Sweep& b) {
+    return std::find_first_of(a.runs.begin(), a.runs.end(), b.runs.begin(), b.runs.end()) != a.runs.end();
+}
+
+/// Sweeps of the same fixture with other channels on, the one read most first.
+std::vector<Sweep> othersOf(const Bench& bench, const Sweep& sweep) {
+    std::vector<std::pair<int, Sweep>> found;
+    for (const auto& other : sweepsOf(bench))
+        if (sameButChannels(sweep.configuration, other.configuration) && !shareRuns(sweep, other))
+            if (const auto extent = extentOf(bench, other.forFit()); extent.readings > 0)
+                found.emplace_back(extent.planes > 1 ? extent.readings : -1, other);
+    std::stable_sort(found.begin(), found.end(),
+                     [](const auto& a, const auto& b) { return a.first > b.first; });
+    std::vector<Sweep> others;
+    for (auto& [readings, other] : found) others.push_back(std::move(other));
+    return others;
+}
+
+/// Runs of all of them, known as the first is.
+Sweep atOnce(const std::vector<Sweep>& sweeps) {
+    Sweep all{sweeps.front().configuration, {}, {}};
+    for (const auto& sweep : sweeps) {
+        all.runs.insert(all.runs.end(), sweep.runs.begin(), sweep.runs.end());
+        all.turned.insert(all.turned.end(), sweep.turned.begin(), sweep.turned.end());
+    }
+    return all;
+}
+
 Expected<FitResult> byItself(const Bench& bench, const Sweep& sweep, const FitOptions& options) {
     return layoutDescribed(bench, sweep.runs) ? fitFixture(bench, sweep.forFit(), options)
                                               : fitUnknownLayout(bench, sweep.forFit(), options);
@@ -53,16 +81,11 @@ bool layoutDescribed(const Bench& bench, const std::vector<Id>& runs) {
 std::optional<Sweep> leansOn(const Bench& bench, const Sweep& sweep) {
     const auto own = extentOf(bench, sweep.forFit());
     if (own.stands() || own.readings == 0) return std::nullopt;
-    std::optional<Sweep> best;
-    int most = 0;
-    for (const auto& other : sweepsOf(bench)) {
-        if (!sameButChannels(sweep.configuration, other.configuration)) continue;
-        const auto extent = extentOf(bench, other.forFit());
-        if (!extent.bears(own) || extent.readings <= most) continue;
-        best = other;
-        most = extent.readings;
-    }
-    return best;
+    const auto others = othersOf(bench, sweep);
+    if (others.empty()) return std::nullopt;
+    const auto most = extentOf(bench, others.front().forFit());
+    const auto on = most.stands() ? others.front() : atOnce(others);
+    return extentOf(bench, on.forFit()).bears(own) ? std::optional(on) : std::nullopt;
 }
 
 std::vector<Id> runsForFit(const Bench& bench, const Sweep& sweep) {
@@ -80,7 +103,10 @@ Expected<FitResult> fitLeaning(const Bench& bench, const Sweep& sweep, FitOption
     auto borne = other(*on);
     if (!borne) return by_itself(sweep);
     options.leans_on = std::make_shared<const FitResult>(std::move(*borne));
-    return fitFixture(bench, sweep.forFit(), options);
+    auto leaning = fitFixture(bench, sweep.forFit(), options);
+    if (!leaning) return leaning;
+    auto alone = by_itself(sweep);
+    return alone && alone->evidence > leaning->evidence ? alone : leaning;
 }
 
 Expected<FitResult> fitAsDescribed(const Bench& bench, const Sweep& sweep, const FitOptions& options,

@@ -1,5 +1,9 @@
+#include <fmt/format.h>
+#include <fmt/ranges.h>
+
 #include <algorithm>
 #include <cmath>
+#include <map>
 #include <numbers>
 
 #include "core/bench/bench_rules.h"
@@ -77,6 +81,14 @@ std::optional<double> offMeasuredAgain(const Bench& bench, const Run& run) {
     return off;
 }
 
+std::size_t Fitter::mixOf(const Run& run) const {
+    const auto same = std::find_if(runs_.begin(), runs_.end(), [&](const RunScene& earlier) {
+        const auto& other = bench_.run(earlier.id);
+        return other.preset == run.preset && other.level_pct == run.level_pct;
+    });
+    return static_cast<std::size_t>(same - runs_.begin());
+}
+
 std::optional<Problem> Fitter::gather() {
     setBudget();
     std::set<long> rings;
@@ -90,7 +102,7 @@ std::optional<Problem> Fitter::gather() {
         LightScene scene = emptyScene(*tank, run.water == WaterState::Dry);
         hangRun(scene, run, run.height, run.level_pct.value_or(100.0) / 100.0, {});
         for (auto& hung : scene.fixtures) hung.shroud = shroud();
-        runs_.push_back({id, scene, heightAgain(run)});
+        runs_.push_back({id, scene, heightAgain(run), mixOf(run)});
         for (const auto& plane : run.planes) {
             addPlaneTo(runs_.size() - 1, plane, rings, planes);
             for (const auto& mean : plane.means) {
@@ -201,8 +213,11 @@ void Fitter::layOutEmitters() {
     result_.model.shroud = shroud();
     result_.model.body_length_mm = fixture->length.value();
     result_.model.body_width_mm = fixture->width.value();
-    const auto configuration = configurationOf(bench_.run(run_ids_.front()));
-    result_.model.configuration = configurationName(bench_, configuration);
+    std::vector<std::string> names;
+    for (std::size_t run = 0; run < runs_.size(); ++run)
+        if (runs_[run].mix == run)
+            names.push_back(configurationName(bench_, configurationOf(bench_.run(runs_[run].id))));
+    result_.model.configuration = fmt::format("{}", fmt::join(names, "; "));
 }
 
 void Fitter::start() {
@@ -217,9 +232,26 @@ void Fitter::start() {
     } else {
         beam_ = plainBeam();
     }
+    startLevels();
+}
+
+/// As bright as the readings of the first run's channels say; the others' runs by their ratio to those.
+void Fitter::startLevels() {
     const Eigen::VectorXd unit = designAt(nuisances_.shared) * beam_;
-    const double ratio = values().sum() / std::max(unit.sum(), 1e-12);
-    beam_ *= ratio;
+    std::map<std::size_t, std::pair<double, double>> sums;  // of a mix: readings, model
+    for (std::size_t i = 0; i < data_.size(); ++i) {
+        auto& [read, modelled] = sums[runs_[data_[i].run].mix];
+        read += data_[i].value;
+        modelled += unit(static_cast<Eigen::Index>(i));
+    }
+    const auto ratio = [&](std::size_t mix) {
+        return sums.at(mix).first / std::max(sums.at(mix).second, 1e-12);
+    };
+    const double first = ratio(sums.begin()->first);
+    beam_ *= first;
+    for (std::size_t run = 0; run < runs_.size(); ++run)
+        if (ownLevel(run) && sums.count(runs_[run].mix) > 0)
+            nuisances_.run_level[run] = std::log(ratio(runs_[run].mix) / first);
 }
 
 Eigen::VectorXd Fitter::values() const {

@@ -15,7 +15,7 @@ struct Stepped {
     double step;
     bool always;
 };
-constexpr std::array kStepped{Stepped{kX, 2.0, true}, Stepped{kY, 2.0, true}, Stepped{kHeight, 1.0, false},
+constexpr std::array kStepped{Stepped{kX, 0.5, true}, Stepped{kY, 0.5, true}, Stepped{kHeight, 1.0, false},
                               Stepped{kSpreadAlong, 0.05, false}, Stepped{kSpreadAcross, 0.05, false}};
 
 /// Slopes taken by steps change little from round to round: they are taken in the first ones and then now and

@@ -14,6 +14,9 @@ namespace {
 /// Strengths that are tried.
 constexpr std::array kOutward{0.02, 0.05, 0.1, 0.2, 0.4, 0.8};
 constexpr std::array kAbout{0.03, 0.1, 0.3, 1.0, 3.0};
+/// A trough's beam may have a hump at its reflector's angle: the first of them would flatten it, and move the
+/// height for it.
+constexpr int kLeastOfTrough = 2;
 /// On its axis a beam is the same in every azimuth; from here on it may turn freely.
 constexpr double kFreeFromDeg = 15.0;
 constexpr double kTiedOnAxis = 0.02;
@@ -124,10 +127,8 @@ double Fitter::evidenceUnder(const Sums& sums, std::size_t outward, std::size_t 
     Eigen::MatrixXd whole = sums.xx;
     whole.topLeftCorner(bells(), bells()) += of_beam;
     double before = priorDeterminant(of_beam, outward, about);
-    for (Eigen::Index j = 0; j < slopes_.cols(); ++j) {
-        whole(bells() + j, bells() + j) += 1.0 / std::pow(priorError(j), 2);
-        before -= 2.0 * std::log(priorError(j));
-    }
+    addNuisancePriors(whole);
+    for (Eigen::Index j = 0; j < slopes_.cols(); ++j) before -= 2.0 * std::log(priorError(j));
     const Eigen::LLT<Eigen::MatrixXd> factor(whole);
     // The same for every strength, not for every layout.
     const double constant = -0.5 * sums.yy - noise_.array().log().sum();
@@ -146,9 +147,10 @@ double Fitter::chooseSmoothness(const Sums& sums) {
     };
     // A large factorisation each: every other strength first, for few means may have two summits, and from
     // the best of those uphill. The beam before says nothing: it may have had another shape.
-    int outward = 0;
+    const int least = trough_ ? kLeastOfTrough : 0;
+    int outward = least;
     int about = 0;
-    for (int o = 0; o < static_cast<int>(kOutward.size()); o += 2)
+    for (int o = least; o < static_cast<int>(kOutward.size()); o += 2)
         for (int a = 0; a < turns; a += 2)
             if (under(o, a) > under(outward, about)) std::tie(outward, about) = std::pair{o, a};
     double best = under(outward, about);
@@ -156,7 +158,7 @@ double Fitter::chooseSmoothness(const Sums& sums) {
         higher = false;
         for (const auto& [o, a] : {std::pair{outward - 1, about}, std::pair{outward + 1, about},
                                    std::pair{outward, about - 1}, std::pair{outward, about + 1}}) {
-            if (o < 0 || o >= static_cast<int>(kOutward.size()) || a < 0 || a >= turns) continue;
+            if (o < least || o >= static_cast<int>(kOutward.size()) || a < 0 || a >= turns) continue;
             if (under(o, a) <= best) continue;
             best = under(o, a);
             outward = o;

@@ -4,6 +4,7 @@
 
 #include "core/fit/fitter.h"
 #include "core/fit/least_squares.h"
+#include "core/fit/tie.h"
 
 namespace glumet {
 namespace {
@@ -11,7 +12,10 @@ namespace {
 constexpr double kKnownAttenuationError = 0.005;  // 1/m
 constexpr double kConverged = 0.02;               // rms change of the modelled readings, standard errors
 constexpr int kRoundsOfChoice = 4;                // after which smoothness and picture are left as they are
+constexpr int kRoundsBeforeShapes = 5;            // of a round beam
+constexpr int kRoundsOfShape = 12;                // at most, of one that is not round
 constexpr double kEven = 0.01;                    // of halves that are believed to be alike
+constexpr double kAnyLevel = 3.0;                 // logarithm of other channels' output against the first's
 
 }  // namespace
 
@@ -68,8 +72,10 @@ double Fitter::priorError(Eigen::Index nuisance) const {
         case kSpreadAcross:
             return std::max(options_.spread, 1e-6);
         default:
-            return (nuisance - kSharedCount) % 2 == 0 ? heightPrior(nuisance).sd : options_.run_level;
+            break;
     }
+    if ((nuisance - kSharedCount) % 2 == 0) return heightPrior(nuisance).sd;
+    return ownLevel(static_cast<std::size_t>((nuisance - kSharedCount) / 2)) ? kAnyLevel : options_.run_level;
 }
 
 const Fitter::HeightPrior& Fitter::heightPrior(Eigen::Index nuisance) const {
@@ -105,11 +111,21 @@ void Fitter::normal(const Sums& sums, Eigen::MatrixXd& h, Eigen::VectorXd& g) co
     h = sums.xx;
     g = sums.xy;
     h.topLeftCorner(bells(), bells()) += prior(smoothness_);
-    for (Eigen::Index j = 0; j < linearised_.size(); ++j) {
-        const double precision = 1.0 / std::pow(priorError(j), 2);
-        h(bells() + j, bells() + j) += precision;
-        g(bells() + j) += precision * priorMean(j);
-    }
+    addNuisancePriors(h);
+    for (Eigen::Index j = 0; j < linearised_.size(); ++j)
+        g(bells() + j) += priorMean(j) / std::pow(priorError(j), 2);
+}
+
+void Fitter::addNuisancePriors(Eigen::MatrixXd& h) const {
+    for (Eigen::Index j = 0; j < slopes_.cols(); ++j)
+        h(bells() + j, bells() + j) += 1.0 / std::pow(priorError(j), 2);
+    // However bright channels are, from run to run they are as steady as any.
+    const auto level = [&](std::size_t run) {
+        return bells() + kSharedCount + 2 * static_cast<Eigen::Index>(run) + 1;
+    };
+    for (std::size_t run = 0; run < runs_.size(); ++run)
+        if (ownLevel(run) && runs_[run].mix != run)
+            tie(h, level(run), level(runs_[run].mix), 0.5 / std::pow(options_.run_level, 2));
 }
 
 void Fitter::step(const Sums& sums) {
@@ -125,19 +141,22 @@ void Fitter::step(const Sums& sums) {
     for (Eigen::Index j = 0; j < kSharedCount; ++j) {
         // A round never goes further than the prior would: the model is straight only near by.
         const double now = nuisances_.shared[static_cast<std::size_t>(j)];
-        const double most = priorError(j);
+        const bool uneven = j == kUnevenAlong || j == kUnevenAcross;
+        const double most = uneven ? unevenness(false) : priorError(j);
         nuisances_.shared[static_cast<std::size_t>(j)] = std::clamp(x(bells() + j), now - most, now + most);
     }
     for (std::size_t run = 0; run < runs_.size(); ++run) {
         const auto at = bells() + kSharedCount + 2 * static_cast<Eigen::Index>(run);
         nuisances_.run_height[run] = std::clamp(x(at), -20.0, 20.0);
-        nuisances_.run_level[run] = std::clamp(x(at + 1), -0.1, 0.1);
+        const double now = ownLevel(run) ? nuisances_.run_level[run] : 0.0;
+        const double most = ownLevel(run) ? 0.5 : 0.1;
+        nuisances_.run_level[run] = std::clamp(x(at + 1), now - most, now + most);
     }
 }
 
-bool Fitter::settle(bool& converged) {
+bool Fitter::settle(int rounds, bool& converged) {
     converged = false;
-    for (int round = 0; round < options_.most_iterations && !converged; ++round) {
+    for (int round = 0; round < rounds && !converged; ++round) {
         if (options_.stop.stop_requested()) return false;
         const auto sums = this->sums();
         if (round < kRoundsOfChoice) {
@@ -149,12 +168,22 @@ bool Fitter::settle(bool& converged) {
         const Eigen::VectorXd before = model_;
         linearise();
         ++result_.iterations;
-        options_.progress(
-            std::min(1.0, static_cast<double>(result_.iterations) / (2.0 * options_.most_iterations)));
+        options_.progress(std::min(
+            1.0, static_cast<double>(result_.iterations) / (options_.most_iterations + kRoundsOfShape)));
         const Eigen::VectorXd moved = (model_ - before).cwiseQuotient(noise_);
         converged = moved.norm() < kConverged * std::sqrt(static_cast<double>(moved.size()));
     }
     return true;
+}
+
+bool Fitter::settleShaped(bool& converged) {
+    // A round beam that does not hold drags height and place along: it need not be settled to be left.
+    if (!settle(std::min(kRoundsBeforeShapes, options_.most_iterations), converged)) return false;
+    considerShapes();
+    if (shape_ == BeamShape::Round)
+        return converged || settle(options_.most_iterations - kRoundsBeforeShapes, converged);
+    if (!settle(kRoundsOfShape, converged)) return false;
+    return !pictured() || !dropPicture() || settle(kRoundsOfShape, converged);
 }
 
 Expected<FitResult> Fitter::fit() {
@@ -165,12 +194,9 @@ Expected<FitResult> Fitter::fit() {
     if (given_shape_) setShape(*given_shape_);
     linearise();
     bool converged = false;
-    if (!settle(converged)) return tl::make_unexpected(cancelled);
-    if (options_.shapes && !given_shape_ && !options_.leans_on) {
-        considerShapes();
-        if (shape_ != BeamShape::Round && !settle(converged)) return tl::make_unexpected(cancelled);
-        if (pictured() && dropPicture() && !settle(converged)) return tl::make_unexpected(cancelled);
-    }
+    const bool choice = options_.shapes && !given_shape_ && !options_.leans_on;
+    if (!(choice ? settleShaped(converged) : settle(options_.most_iterations, converged)))
+        return tl::make_unexpected(cancelled);
     if (!beam_.allFinite())
         return problem("", say(GLUMET_SAY("Core", "the readings contradict each other: no beam gives them")));
     result_.evidence = chooseSmoothness(sums());

@@ -123,7 +123,11 @@ class Fitter {
         Id id;
         LightScene scene;
         HeightPrior height;
+        std::size_t mix;  ///< the first run with the same channels on at the same level
     };
+    /// Of channels other than the first run's nobody knows beforehand how bright they are against those.
+    bool ownLevel(std::size_t run) const { return runs_[run].mix != 0; }
+    std::size_t mixOf(const Run& run) const;
 
     HeightPrior heightAgain(const Run& run) const;
     const HeightPrior& heightPrior(Eigen::Index nuisance) const;
@@ -172,6 +176,8 @@ class Fitter {
     /// How far halves that are believed to be alike, or not, may differ.
     double unevenness(bool even) const;
     double nuisance(Eigen::Index j) const;
+    /// Adds what is believed of the nuisances to a precision of (beam, nuisances).
+    void addNuisancePriors(Eigen::MatrixXd& h) const;
     /// Coefficients of the beam.
     Eigen::Index bells() const { return BeamBasis::size(shape_); }
     /// How strongly a beam is believed to be smooth from the axis outward, and alike in all azimuths:
@@ -243,14 +249,17 @@ class Fitter {
     /// where any beam of that shape says more of the readings than a round one (of evidence `plain`) does.
     std::vector<Considered> beamsOf(BeamShape shape, Picture picture, double plain);
     void setShape(BeamShape shape);
-    /// Rounds until a step changes nothing any more; false when cancelled.
-    bool settle(bool& converged);
+    /// Rounds until a step changes nothing any more, so many at most; false when cancelled.
+    bool settle(int rounds, bool& converged);
+    /// The same, and on the way the beam's shape is chosen.
+    bool settleShaped(bool& converged);
     Eigen::VectorXd nuisanceVector() const { return nuisanceVectorOf(slopes_.cols()); }
     Eigen::VectorXd nuisanceVectorOf(Eigen::Index size) const;
     /// Normal equations in (beam, nuisances), the nuisances as they are, not their change.
     void normal(const Sums& sums, Eigen::MatrixXd& h, Eigen::VectorXd& g) const;
     void step(const Sums& sums);
     void start();
+    void startLevels();
     void finish();
     void posterior();
     void addParameters(const Eigen::MatrixXd& covariance);
