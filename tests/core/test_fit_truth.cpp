@@ -103,6 +103,27 @@ class TestFitTruth : public QObject {
 
     /// What was measured again before the first reading is believed: a run that hangs higher than it says is
     /// found out sooner.
+    /// Where the lamp's ends are near the walls the field bends within millimetres of its place.
+    void aLineNearlyAsLongAsItsTankIsPlaced_data() {
+        QTest::addColumn<int>("emitters");
+        QTest::newRow("ends 40 mm from the walls") << 14;
+        QTest::newRow("ends 20 mm from the walls") << 15;
+    }
+    void aLineNearlyAsLongAsItsTankIsPlaced() {
+        QFETCH(int, emitters);
+        Truth truth;
+        truth.beam = linearLens();
+        const auto bench = readOver(benchUnder(lattice(emitters, 1, 40, 0)), truth, 0.03, kHeights, kDepths);
+        const auto fit = fitFixture(bench, allRuns(bench));
+        QVERIFY(fit);
+        for (const auto& found : fit->parameters)
+            if (found.what == FitQuantity::PlaceAlong || found.what == FitQuantity::UnevenAlong)
+                QVERIFY2(
+                    std::abs(found.value) < 2.5 * found.error,
+                    qPrintable(
+                        QStringLiteral("%1 %2 ± %3").arg(int(found.what)).arg(found.value).arg(found.error)));
+    }
+
     void aHeightMeasuredAgainNarrowsItsRun() {
         const Truth truth;
         auto bench = read(truth, 0.03, kHeights, {150, 300});

@@ -15,13 +15,8 @@ struct Stepped {
     double step;
     bool always;
 };
-constexpr std::array kStepped{Stepped{kX, 0.5, true}, Stepped{kY, 0.5, true}, Stepped{kHeight, 1.0, false},
+constexpr std::array kStepped{Stepped{kX, 2.0, true}, Stepped{kY, 2.0, true}, Stepped{kHeight, 1.0, false},
                               Stepped{kSpreadAlong, 0.05, false}, Stepped{kSpreadAcross, 0.05, false}};
-
-/// Slopes taken by steps change little from round to round: they are taken in the first ones and then now and
-/// again.
-constexpr int kSteppedAtFirst = 2;
-constexpr int kSteppedThen = 3;
 
 struct Derived {
     Shared nuisance;
@@ -125,13 +120,17 @@ Eigen::VectorXd Fitter::modelAt(const std::array<double, kSharedCount>& shared) 
     return model;
 }
 
-void Fitter::addStepped(Eigen::MatrixXd& slopes, const Eigen::VectorXd& model) const {
+/// To both sides: over a step to one side the bend of the field counts as slope, and a fixture whose ends are
+/// near the walls settles millimetres off its place.
+void Fitter::addStepped(Eigen::MatrixXd& slopes) const {
     const bool cut_off = this->cutOff();
     for (const auto& [j, step, always] : kStepped) {
         if (!matters(j) || !(always || cut_off)) continue;
-        auto moved = nuisances_.shared;
-        moved[static_cast<std::size_t>(j)] += step;
-        slopes.col(j) = (modelAt(moved) - model) / step;
+        auto there = nuisances_.shared;
+        auto back = there;
+        there[static_cast<std::size_t>(j)] += step;
+        back[static_cast<std::size_t>(j)] -= step;
+        slopes.col(j) = (modelAt(there) - modelAt(back)) / (2.0 * step);
     }
 }
 
@@ -152,7 +151,7 @@ void Fitter::addRow() {
     Eigen::MatrixXd slope = Eigen::MatrixXd::Zero(1, slopes_.cols());
     const Eigen::MatrixXd row = designAt(nuisances_.shared, &slope);
     const Eigen::VectorXd value = row * beam_;
-    addStepped(slope, value);
+    addStepped(slope);
     const auto run = static_cast<Eigen::Index>(whole.back().run);
     slope(0, kSharedCount + 2 * run) = slope(0, kHeight);
     slope(0, kSharedCount + 2 * run + 1) = value(0);
@@ -173,11 +172,7 @@ void Fitter::linearise() {
     slopes_.setZero(static_cast<Eigen::Index>(data_.size()), linearised_.size());
     design_ = designAt(nuisances_.shared, &slopes_);
     model_ = design_ * beam_;
-    if (result_.iterations <= kSteppedAtFirst || result_.iterations % kSteppedThen == 0) {
-        stepped_.setZero(slopes_.rows(), kSharedCount);
-        addStepped(stepped_, model_);
-    }
-    slopes_.leftCols(kSharedCount) += stepped_;
+    addStepped(slopes_);
     for (Eigen::Index i = 0; i < design_.rows(); ++i) {
         const auto run = static_cast<Eigen::Index>(data_[static_cast<std::size_t>(i)].run);
         slopes_(i, kSharedCount + 2 * run) = slopes_(i, kHeight);

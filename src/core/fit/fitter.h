@@ -158,8 +158,8 @@ class Fitter {
                              Eigen::MatrixXd* slopes = nullptr) const;
     Eigen::VectorXd modelAt(const std::array<double, kSharedCount>& shared) const;
     bool cutOff() const;
-    /// Slopes by those nuisances that move edges, by a step from what the model gives.
-    void addStepped(Eigen::MatrixXd& slopes, const Eigen::VectorXd& model) const;
+    /// Slopes by those nuisances that move edges, by steps.
+    void addStepped(Eigen::MatrixXd& slopes) const;
     template <class Take>
     void forEachRun(const std::array<double, kSharedCount>& shared, Take take) const;
     /// Row and slopes of the datum that came last, where the others were linearised.
@@ -289,7 +289,6 @@ class Fitter {
     Eigen::MatrixXd design_;
     Eigen::VectorXd model_;
     Eigen::MatrixXd slopes_;
-    Eigen::MatrixXd stepped_;  ///< the columns that are taken by steps
     Eigen::VectorXd noise_;
     Eigen::VectorXd weights_;
     mutable RayTables tables_;
