@@ -121,16 +121,18 @@ Eigen::VectorXd Fitter::modelAt(const std::array<double, kSharedCount>& shared) 
 }
 
 /// To both sides: over a step to one side the bend of the field counts as slope, and a fixture whose ends are
-/// near the walls settles millimetres off its place.
-void Fitter::addStepped(Eigen::MatrixXd& slopes) const {
+/// near the walls settles millimetres off its place. Fits that are only held against others step to one side.
+void Fitter::addStepped(Eigen::MatrixXd& slopes, const Eigen::VectorXd& model) const {
     const bool cut_off = this->cutOff();
+    const bool held_against = !options_.shapes || given_shape_;
     for (const auto& [j, step, always] : kStepped) {
         if (!matters(j) || !(always || cut_off)) continue;
         auto there = nuisances_.shared;
         auto back = there;
         there[static_cast<std::size_t>(j)] += step;
-        back[static_cast<std::size_t>(j)] -= step;
-        slopes.col(j) = (modelAt(there) - modelAt(back)) / (2.0 * step);
+        if (!held_against) back[static_cast<std::size_t>(j)] -= step;
+        slopes.col(j) =
+            (modelAt(there) - (held_against ? model : modelAt(back))) / (held_against ? step : 2.0 * step);
     }
 }
 
@@ -151,7 +153,7 @@ void Fitter::addRow() {
     Eigen::MatrixXd slope = Eigen::MatrixXd::Zero(1, slopes_.cols());
     const Eigen::MatrixXd row = designAt(nuisances_.shared, &slope);
     const Eigen::VectorXd value = row * beam_;
-    addStepped(slope);
+    addStepped(slope, value);
     const auto run = static_cast<Eigen::Index>(whole.back().run);
     slope(0, kSharedCount + 2 * run) = slope(0, kHeight);
     slope(0, kSharedCount + 2 * run + 1) = value(0);
@@ -172,7 +174,7 @@ void Fitter::linearise() {
     slopes_.setZero(static_cast<Eigen::Index>(data_.size()), linearised_.size());
     design_ = designAt(nuisances_.shared, &slopes_);
     model_ = design_ * beam_;
-    addStepped(slopes_);
+    addStepped(slopes_, model_);
     for (Eigen::Index i = 0; i < design_.rows(); ++i) {
         const auto run = static_cast<Eigen::Index>(data_[static_cast<std::size_t>(i)].run);
         slopes_(i, kSharedCount + 2 * run) = slopes_(i, kHeight);

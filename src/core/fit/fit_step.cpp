@@ -178,10 +178,12 @@ bool Fitter::settle(int rounds, bool& converged) {
 
 bool Fitter::settleShaped(bool& converged) {
     // A round beam that does not hold drags height and place along: it need not be settled to be left.
-    if (!settle(std::min(kRoundsBeforeShapes, options_.most_iterations), converged)) return false;
+    // Where it is not known how far the emitters spread, that must settle first.
+    const int most = options_.most_iterations;
+    const int before = options_.spread > 0.0 ? most : std::min(kRoundsBeforeShapes, most);
+    if (!settle(before, converged)) return false;
     considerShapes();
-    if (shape_ == BeamShape::Round)
-        return converged || settle(options_.most_iterations - kRoundsBeforeShapes, converged);
+    if (shape_ == BeamShape::Round) return converged || settle(most - before, converged);
     if (!settle(kRoundsOfShape, converged)) return false;
     return !pictured() || !dropPicture() || settle(kRoundsOfShape, converged);
 }

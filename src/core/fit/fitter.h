@@ -158,8 +158,8 @@ class Fitter {
                              Eigen::MatrixXd* slopes = nullptr) const;
     Eigen::VectorXd modelAt(const std::array<double, kSharedCount>& shared) const;
     bool cutOff() const;
-    /// Slopes by those nuisances that move edges, by steps.
-    void addStepped(Eigen::MatrixXd& slopes) const;
+    /// Slopes by those nuisances that move edges, by steps from what the model gives.
+    void addStepped(Eigen::MatrixXd& slopes, const Eigen::VectorXd& model) const;
     template <class Take>
     void forEachRun(const std::array<double, kSharedCount>& shared, Take take) const;
     /// Row and slopes of the datum that came last, where the others were linearised.
