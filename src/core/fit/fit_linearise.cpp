@@ -18,6 +18,11 @@ struct Stepped {
 constexpr std::array kStepped{Stepped{kX, 2.0, true}, Stepped{kY, 2.0, true}, Stepped{kHeight, 1.0, false},
                               Stepped{kSpreadAlong, 0.05, false}, Stepped{kSpreadAcross, 0.05, false}};
 
+/// Slopes taken by steps change little from round to round: they are taken in the first ones and then now and
+/// again.
+constexpr int kSteppedAtFirst = 2;
+constexpr int kSteppedThen = 3;
+
 struct Derived {
     Shared nuisance;
     double BasisField::Slopes::*slope;
@@ -174,7 +179,11 @@ void Fitter::linearise() {
     slopes_.setZero(static_cast<Eigen::Index>(data_.size()), linearised_.size());
     design_ = designAt(nuisances_.shared, &slopes_);
     model_ = design_ * beam_;
-    addStepped(slopes_, model_);
+    if (result_.iterations <= kSteppedAtFirst || result_.iterations % kSteppedThen == 0) {
+        stepped_.setZero(slopes_.rows(), kSharedCount);
+        addStepped(stepped_, model_);
+    }
+    slopes_.leftCols(kSharedCount) += stepped_;
     for (Eigen::Index i = 0; i < design_.rows(); ++i) {
         const auto run = static_cast<Eigen::Index>(data_[static_cast<std::size_t>(i)].run);
         slopes_(i, kSharedCount + 2 * run) = slopes_(i, kHeight);

@@ -289,6 +289,7 @@ class Fitter {
     Eigen::MatrixXd design_;
     Eigen::VectorXd model_;
     Eigen::MatrixXd slopes_;
+    Eigen::MatrixXd stepped_;  ///< the columns that are taken by steps
     Eigen::VectorXd noise_;
     Eigen::VectorXd weights_;
     mutable RayTables tables_;
