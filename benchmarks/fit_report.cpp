@@ -1,6 +1,6 @@
 // Fits invented fixtures from simulated readings and compares predicted arrays in a tank twice as long, at
 // heights never measured, with the truth: the table of docs/method.md. Usage: fit_report [FIXTURES [SEED
-// [RULER_MM [unknown]]]]
+// [RULER_MM [unknown|rings|wrong|next-right|known [KIND]]]]]
 #include <algorithm>
 #include <array>
 #include <chrono>
@@ -161,6 +161,7 @@ double ruler_mm = 0.0;
 bool unknown_layout = false;
 bool rings_only = false;    ///< twelve ring means of others, 2 % off: four heights, one depth
 bool wrong_layout = false;  ///< or is told wrongly: a panel as a point, all else as a small panel
+bool next_right = false;    ///< the next tank's ruler is right, only the evening's is off
 
 /// Errors of every fixture's points; and those of one whose light is known without any error: readings see
 /// the emitters' offset and the evening's ruler only together, and the next tank has a ruler of its own.
@@ -294,7 +295,7 @@ Score trial(int number, std::uint64_t seed, Pooled& pooled) {
         auto scene = truth(longer, centres, height, false);
         FastField real(scene);
         // The next tank has a ruler of its own.
-        const double next = ruler_mm * normal(random);
+        const double next = (next_right ? 0.0 : ruler_mm) * normal(random);
         auto by_ruler = scene;
         for (auto& fixture : by_ruler.fixtures)
             fixture.height_mm += fit->model.own_offset_share * (offset + evening) - offset - next;
@@ -361,7 +362,9 @@ void oneMore() {
 int main(int argc, char** argv) {
     const int fixtures = argc > 1 ? std::atoi(argv[1]) : 20;
     if (fixtures < 1) {
-        std::fprintf(stderr, "fit_report [FIXTURES [SEED [RULER_MM [unknown|rings|wrong [KIND]]]]]\n");
+        std::fprintf(
+            stderr,
+            "fit_report [FIXTURES [SEED [RULER_MM [unknown|rings|wrong|next-right|known [KIND]]]]]\n");
         return 1;
     }
     const auto seed = argc > 2 ? static_cast<std::uint64_t>(std::atoll(argv[2])) : 1U;
@@ -369,6 +372,7 @@ int main(int argc, char** argv) {
     unknown_layout = argc > 4 && std::string(argv[4]) == "unknown";
     rings_only = argc > 4 && std::string(argv[4]) == "rings";
     wrong_layout = argc > 4 && std::string(argv[4]) == "wrong";
+    next_right = argc > 4 && std::string(argv[4]) == "next-right";
     std::printf("%-14s %8s %8s %8s %9s\n", "fixture", "median", "95th", "inside", "time");
     Pooled pooled;
     double inside = 0.0;
