@@ -28,16 +28,16 @@ struct FitOptions {
     double spread = 0.0;         ///< … of how far the emitters spread, relative; 0: as described
     double reflectance = 0.1;    ///< … of painted walls about what is described, ≥ 0
     double attenuation_per_m = 0.15;  ///< … half normal, ≥ 0
-    int most_iterations = 8;
-    bool shapes = true;  ///< whether beams that are not round are considered
+    int most_iterations = 8;  ///< of a round beam; one that is not round has up to 12 after 5 of those
+    bool shapes = true;       ///< whether beams that are not round are considered
     /// Of more readings so many are used, spread evenly over runs and planes, and that is said.
     std::size_t most_readings = limits::kFitReadings;
     std::vector<ModelEmitter> emitters;             ///< instead of the fixture's lattice; shares add up to 1
     std::optional<SceneShroud> shroud;              ///< that nobody described
     std::optional<double> known_attenuation_per_m;  ///< of the water, where it is described
-    /// A fit of the same fixture with other channels on. What they share is taken over as that fit knows it:
-    /// where light leaves the body, its height and place, the walls. The beam is believed to be like its own,
-    /// so that a few readings do.
+    /// A fit of the same fixture with other channels on, of one mix or of several. What they share is taken
+    /// over as that fit knows it: where light leaves the body, its height and place, the walls. The beam is
+    /// believed to be like its own, so that a few readings do.
     std::shared_ptr<const FitResult> leans_on;
     std::stop_token stop;
     std::function<void(double)> progress = [](double) {};  ///< told the share done of the rounds at most
@@ -138,7 +138,7 @@ std::vector<Id> runsOf(const FitResult& fit);
 /// their weight by Tukey's biweight at 6 standard errors, and are named beyond 4. The posterior is that of
 /// the last linearisation, with the readings' noise scaled by their own scatter: times the root of the
 /// reduced chi-square, which counts as 0.5 at least. Rounds end when a step changes nothing any more, else
-/// after `most_iterations`, and then `cannot_tell` says so.
+/// after as many as there may be (FitOptions::most_iterations), and then `cannot_tell` says so.
 ///
 /// A beam that is not round is believed to be near a trough's (trough_beam.h) or a round one that looks aside
 /// (leaning_beam.h) where the readings are as probable under that; a lean of 2° or more is said.

@@ -14,9 +14,10 @@ namespace {
 /// Strengths that are tried.
 constexpr std::array kOutward{0.02, 0.05, 0.1, 0.2, 0.4, 0.8};
 constexpr std::array kAbout{0.03, 0.1, 0.3, 1.0, 3.0};
-/// A trough's beam may have a hump at its reflector's angle: the first of them would flatten it, and move the
-/// height for it.
+/// A trough's beam may have a hump at its reflector's angle: the smoothest of them would flatten it, and move
+/// the height for it.
 constexpr int kLeastOfTrough = 2;
+static_assert(kOutward[kLeastOfTrough] == 0.1);
 /// On its axis a beam is the same in every azimuth; from here on it may turn freely.
 constexpr double kFreeFromDeg = 15.0;
 constexpr double kTiedOnAxis = 0.02;
