@@ -199,6 +199,39 @@ class TestBeamBasis : public QObject {
         }
     }
 
+    /// Where a ray by way of a wall ceases to enter the footprint the light falls at once: over a walk the
+    /// slopes add up to it, as those of the smooth part do not.
+    void slopesKnowWhereRaysCeaseToEnter() {
+        const auto model = modelOf(BeamShape::Round, 23);
+        const std::vector<ModelEmitter> one{{0.0, 0.0, 1.0}};
+        constexpr double kStep = 0.25;
+        constexpr int kSteps = 400;
+        const auto at = [](double moved) {
+            auto scene = pool();
+            scene.fixtures[0].x_mm = 20.0 + moved;
+            scene.fixtures[0].y_mm = 250.0;
+            return scene;
+        };
+        const std::vector<BasisField::Point> point{{60.0, 250.0, 300.0}};
+        const auto lit = [&](double moved) {
+            return BasisField(at(moved), one, 0.1).values(point, model.beam).front();
+        };
+        const auto walked = [&](double edge_mm) {
+            double sum = 0.0;
+            for (int i = 0; i < kSteps; ++i) {
+                std::vector<BasisField::Slopes> slopes;
+                BasisField(at((i + 0.5) * kStep), one, 0.1).rows(point, model.beam, {{}}, slopes, edge_mm);
+                sum += slopes.front().place_x * kStep;
+            }
+            return sum;
+        };
+        const double whole = lit(kSteps * kStep) - lit(0.0);
+        const double smooth = walked(1e-9);
+        QVERIFY2(std::abs(smooth / whole - 1.0) > 0.1, qPrintable(QString::number(smooth / whole)));
+        const double all = walked(BasisField::kEdgeMm);
+        QVERIFY2(std::abs(all / whole - 1.0) < 0.01, qPrintable(QString::number(all / whole)));
+    }
+
     /// What comes by derivative is what a small step gives, a black wall's first mirror image included.
     void slopesAreThoseOfSmallSteps() {
         constexpr double kStep = 1e-4;
@@ -217,7 +250,8 @@ class TestBeamBasis : public QObject {
             };
             std::vector<BasisField::Slopes> slopes;
             const BasisField field(pool(), model.emitters, 0.1, shape);
-            QCOMPARE(field.rows(points, model.beam, leans, slopes), field.rows(points));
+            constexpr double kNoEdges = 1e-9;
+            QCOMPARE(field.rows(points, model.beam, leans, slopes, kNoEdges), field.rows(points));
             QCOMPARE(slopes.size(), points.size());
             const auto here = lit(0.1, 0.0, 0.0, 0.0);
             const auto agree = [&](const std::vector<double>& moved, double BasisField::Slopes::*slope,

@@ -78,9 +78,18 @@ double logSlope(const SceneWall& low, const SceneWall& high, const AxisImage& im
 
 /// Whether a run from a source along one axis can enter the footprint 0…size: the share run in air is at
 /// least that on the axis.
-bool mayEnter(double source, double run, double least_air_share, double size) {
+bool mayEnter(double source, double run, double least_air_share, double size, double near) {
     const double nearest = source + run * least_air_share;
-    return run > 0.0 ? nearest <= size : nearest >= 0.0;
+    return run > 0.0 ? nearest <= size + near : nearest >= -near;
+}
+
+/// How much of an emitter's light comes to enter 0…size for each mm that its entry moves on, spread over so
+/// much to both sides.
+double entersPerMm(double entry, double size, double edge_mm) {
+    const auto edge = [=](double at) {
+        return std::max(0.0, 1.0 - std::abs(entry - at) / edge_mm) / edge_mm;
+    };
+    return edge(0.0) - edge(size);
 }
 
 }  // namespace
@@ -124,8 +133,14 @@ double BasisField::passes(const Source& source, const AxisImage& along, const Ax
     return obstaclesPass(scene_, along, across, {source.x, source.y, -source.height}, entry, receiver);
 }
 
+bool BasisField::enters(double x, double y, double near_mm) const {
+    return x >= -near_mm && x <= scene_.length_mm + near_mm && y >= -near_mm &&
+           y <= scene_.width_mm + near_mm;
+}
+
 template <class See>
-void BasisField::forEachRay(const Point& point, const std::vector<Setting>& settings, See see) const {
+void BasisField::forEachRay(const Point& point, const std::vector<Setting>& settings, double near_mm,
+                            See see) const {
     const double n = scene_.water.refractive_index;
     for (const auto& [table, along, across] : settings) {
         const double least = table->height / (table->height + point.depth_mm / n);
@@ -134,19 +149,17 @@ void BasisField::forEachRay(const Point& point, const std::vector<Setting>& sett
             for (const auto& a : along) {
                 const double x = a.sign * point.x_mm + a.offset;
                 const double dx = x - source.x;
-                if (!mayEnter(source.x, dx, least, scene_.length_mm)) continue;
+                if (!mayEnter(source.x, dx, least, scene_.length_mm, near_mm)) continue;
                 for (const auto& b : across) {
                     const double y = b.sign * point.y_mm + b.offset;
                     const double dy = y - source.y;
-                    if (!mayEnter(source.y, dy, least, scene_.width_mm)) continue;
+                    if (!mayEnter(source.y, dy, least, scene_.width_mm, near_mm)) continue;
                     const double r = std::sqrt(dx * dx + dy * dy);
                     if (r > table->farthest) continue;
                     const auto ray = table->at(r);
                     const double entry_x = source.x + dx * ray.air_share;
                     const double entry_y = source.y + dy * ray.air_share;
-                    if (entry_x < 0.0 || entry_x > scene_.length_mm || entry_y < 0.0 ||
-                        entry_y > scene_.width_mm)
-                        continue;
+                    if (!enters(entry_x, entry_y, near_mm)) continue;
                     double light = source.share * ray.light;
                     SentBack walls;
                     const bool mirrored = a.index != 0 || b.index != 0;
@@ -159,14 +172,15 @@ void BasisField::forEachRay(const Point& point, const std::vector<Setting>& sett
                     if (!(light > 0.0)) continue;
                     const double phi = shape_ == BeamShape::Round ? 0.0 : std::atan2(dy, dx) - source.turn;
                     see(Ray{source, ray.theta_deg, phi, light * walls.opaque, light * walls.opaque_slope,
-                            ray.path_m, table, dx, dy, mirrored ? &a : nullptr, mirrored ? &b : nullptr});
+                            ray.path_m, table, dx, dy, mirrored ? &a : nullptr, mirrored ? &b : nullptr,
+                            entry_x, entry_y});
                 }
             }
         }
     }
 }
 
-void BasisField::addMoved(const Ray& ray, const BeamCurve::Slopes& beam, bool places, Slopes& slopes) const {
+void BasisField::addMoved(const Ray& ray, const BeamCurve::Slopes& beam, Slopes& slopes) const {
     const double r = std::hypot(ray.dx, ray.dy);
     const auto entry = ray.table->at(r);
     const auto bend = ray.table->bendAt(r);
@@ -185,7 +199,7 @@ void BasisField::addMoved(const Ray& ray, const BeamCurve::Slopes& beam, bool pl
     slopes.height +=
         ray.light * (beam.value * (bend.by_height.log_light + by_sine * bend.by_height.sine_per_mm) +
                      beam.by_theta_deg * bend.by_height.theta_deg);
-    if (!places || !(r > 0.0)) return;
+    if (!(r > 0.0)) return;
     const double log_by_run = bend.by_run.light / std::max(entry.light, 1e-300);
     const double by_run = beam.value * (log_by_run + by_sine * bend.by_run.sine_per_mm) +
                           beam.by_theta_deg * bend.by_run.theta_deg;
@@ -196,6 +210,23 @@ void BasisField::addMoved(const Ray& ray, const BeamCurve::Slopes& beam, bool pl
     // The source moves one way as the image would the other.
     addPlaced(ray.source, -ray.light * (along(ray.dx, on_x) - turn * ray.dy),
               -ray.light * (along(ray.dy, on_y) + turn * ray.dx), slopes);
+}
+
+void BasisField::addEdges(const Ray& ray, double intensity, double edge_mm, Slopes& slopes) const {
+    const double by_entry_x = ray.light * intensity * entersPerMm(ray.entry_x, scene_.length_mm, edge_mm);
+    const double by_entry_y = ray.light * intensity * entersPerMm(ray.entry_y, scene_.width_mm, edge_mm);
+    if (by_entry_x == 0.0 && by_entry_y == 0.0) return;
+    const double r = std::hypot(ray.dx, ray.dy);
+    const auto bend = ray.table->bendAt(r);
+    const double air_share = ray.table->at(r).air_share;
+    // Entry x = source x + dx · share(r, h), and the run grows shorter by what the source moves.
+    const auto by_place = [&](double along, double across) {
+        return 1.0 - air_share - along * across * bend.by_run.air_share / r;
+    };
+    const double crossed = -ray.dx * ray.dy * bend.by_run.air_share / r;
+    addPlaced(ray.source, by_entry_x * by_place(ray.dx, ray.dx) + by_entry_y * crossed,
+              by_entry_y * by_place(ray.dy, ray.dy) + by_entry_x * crossed, slopes);
+    slopes.height += (by_entry_x * ray.dx + by_entry_y * ray.dy) * bend.by_height.air_share;
 }
 
 void BasisField::addPlaced(const Source& source, double by_x, double by_y, Slopes& slopes) const {
@@ -238,20 +269,29 @@ std::vector<double> BasisField::rows(const std::vector<Point>& points) const {
 
 std::vector<double> BasisField::rows(const std::vector<Point>& points, std::span<const double> beam,
                                      const std::vector<Lean>& leans, std::vector<Slopes>& slopes,
-                                     bool places) const {
+                                     double edge_mm) const {
     RayTables own;
     const auto settings = settingsFor(points, tables_ != nullptr ? *tables_ : own);
     const auto size = static_cast<std::size_t>(BeamBasis::size(shape_));
     const auto curve = beam.empty() ? std::nullopt : std::optional<BeamCurve>(std::in_place, shape_, beam);
     slopes.assign(curve ? points.size() : 0, {});
+    const double near_mm = curve && clear_ ? edge_mm : 0.0;
     std::vector<double> out(points.size() * size, 0.0);
     forEachIndex(points.size(), 0, [&](std::size_t i) {
-        forEachRay(points[i], settings.at(points[i].depth_mm), [&](const Ray& ray) {
+        forEachRay(points[i], settings.at(points[i].depth_mm), near_mm, [&](const Ray& ray) {
+            const bool within = enters(ray.entry_x, ray.entry_y, 0.0);
+            if (!within) {
+                addEdges(ray, curve->at(ray.theta_deg, ray.phi), edge_mm, slopes[i]);
+                return;
+            }
             BeamBasis::addTo(shape_, ray.theta_deg, ray.phi, ray.light, out.data() + i * size);
             if (!curve) return;
             const auto here = curve->slopesAt(ray.theta_deg, ray.phi);
             const double intensity = here.value;
-            if (clear_) addMoved(ray, here, places, slopes[i]);
+            if (clear_) {
+                addMoved(ray, here, slopes[i]);
+                addEdges(ray, intensity, edge_mm, slopes[i]);
+            }
             const double ppfd = ray.light * intensity;
             const auto& lean = leans[ray.source.index];
             slopes[i].attenuation -= ray.path_m * ppfd;
@@ -269,7 +309,7 @@ std::vector<double> BasisField::values(const std::vector<Point>& points, std::sp
     const BeamCurve curve(shape_, beam);
     std::vector<double> out(points.size(), 0.0);
     forEachIndex(points.size(), 0, [&](std::size_t i) {
-        forEachRay(points[i], settings.at(points[i].depth_mm),
+        forEachRay(points[i], settings.at(points[i].depth_mm), 0.0,
                    [&](const Ray& ray) { out[i] += ray.light * curve.at(ray.theta_deg, ray.phi); });
     });
     return out;

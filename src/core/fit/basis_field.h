@@ -64,7 +64,8 @@ class BasisField {
     std::vector<double> values(const std::vector<Point>& points, std::span<const double> beam) const;
 
     /// How the PPFD at a point answers to what is believed of the tank and the fixture, by derivative. Where
-    /// shrouds or obstacles cut the light off, place and height are not told: their edges have no derivative.
+    /// shrouds or obstacles cut the light off, place, spread and height are not told.
+    static constexpr double kEdgeMm = 8.0;
     struct Slopes {
         double attenuation = 0.0;   ///< dE/dK, K in 1/m
         double reflectance = 0.0;   ///< dE/dρ of all opaque walls together
@@ -81,11 +82,11 @@ class BasisField {
         double along = 0.0;
         double across = 0.0;
     };
-    /// rows(), and the slopes under one beam; those by place and spread only where they are asked for.
-    /// `leans` as the emitters.
+    /// rows(), and the slopes under one beam. `leans` as the emitters. Rays that come to enter the footprint,
+    /// or cease to, count in the slopes as those of emitters so wide on the surface, to both sides.
     std::vector<double> rows(const std::vector<Point>& points, std::span<const double> beam,
                              const std::vector<Lean>& leans, std::vector<Slopes>& slopes,
-                             bool places = true) const;
+                             double edge_mm = kEdgeMm) const;
 
   private:
     using Table = RayTables::Table;
@@ -116,14 +117,19 @@ class BasisField {
         double dx, dy;           ///< from the source to the image it reaches, mm
         const AxisImage* along;  ///< nullptr for a direct ray
         const AxisImage* across;
+        double entry_x, entry_y;
     };
-    /// Adds how a ray's light under a beam answers to its source's height, and to its place where that is
-    /// asked.
-    void addMoved(const Ray& ray, const BeamCurve::Slopes& beam, bool places, Slopes& slopes) const;
+    /// Whether a place on the surface is within the footprint, or that near to it.
+    bool enters(double x, double y, double near_mm) const;
+    /// Adds how a ray's light under a beam answers to its source's height and place.
+    void addMoved(const Ray& ray, const BeamCurve::Slopes& beam, Slopes& slopes) const;
+    /// The same of its entering the footprint or not.
+    void addEdges(const Ray& ray, double intensity, double edge_mm, Slopes& slopes) const;
     void addPlaced(const Source& source, double by_x, double by_y, Slopes& slopes) const;
-    /// Calls `see` with every ray that reaches a point.
+    /// Calls `see` with every ray that reaches a point, and with those that enter beyond the footprint by no
+    /// more than `near_mm`.
     template <class See>
-    void forEachRay(const Point& point, const std::vector<Setting>& settings, See see) const;
+    void forEachRay(const Point& point, const std::vector<Setting>& settings, double near_mm, See see) const;
     /// Share of a ray that no shroud and nothing in the way keeps back.
     double passes(const Source& source, const AxisImage& along, const AxisImage& across,
                   const std::array<double, 3>& entry, const std::array<double, 3>& receiver) const;

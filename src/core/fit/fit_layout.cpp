@@ -41,6 +41,10 @@ constexpr double kUntoldApart = 0.06;
 /// wrong layout.
 constexpr double kTriedFrom = 1.9;
 constexpr double kTriedFromUnround = 1.0;
+/// So many of what was believed of the height's standard deviations the light may seem to leave the fixture
+/// from elsewhere, before other layouts are tried: a beam that turns may make up for a wrong one to the last
+/// reading, but at a height that nobody believes.
+constexpr double kBeyondBelief = 3.0;
 /// Another must have this much more evidence to be named …
 constexpr double kClearlyBetter = 10.0;
 /// … and without one the scatter itself is said from here on.
@@ -162,6 +166,13 @@ Expected<std::vector<Candidate>> likeliest(std::size_t count, const Bench& bench
     return fitted(layouts, true, bench, runs, options, shares, kLayouts.size());
 }
 
+bool heightBeyondBelief(const FitResult& fit) {
+    return std::any_of(fit.parameters.begin(), fit.parameters.end(), [](const FitParameter& found) {
+        return found.what == FitQuantity::HeightOffset &&
+               std::abs(found.value) > kBeyondBelief * found.prior_error;
+    });
+}
+
 }  // namespace
 
 double apart(const FitResult& one, const FitResult& other, const Bench& bench, Id run) {
@@ -212,7 +223,7 @@ void doubtLayout(FitResult& fit, const Bench& bench, const std::vector<Id>& runs
     const bool round = fit.model.shape == BeamShape::Round;
     const double above = excessOf(fit);
     const bool scattered = above >= kCausesFrom || fit.distrusted() > kManyDistrusted * fit.model.readings;
-    if (!scattered && above < (round ? kTriedFrom : kTriedFromUnround)) return;
+    if (!scattered && above < (round ? kTriedFrom : kTriedFromUnround) && !heightBeyondBelief(fit)) return;
     auto quiet = options;
     quiet.progress = [](double) {};
     const auto candidates = likeliest(kRivals, bench, runs, quiet);

@@ -7,16 +7,14 @@
 namespace glumet {
 namespace {
 
-/// A nuisance whose slope is taken by a step, in its unit; the others' come with the rows by derivative. Over
-/// a step the edges count too where rays by way of a wall begin and end, which move with the fixture's place;
-/// those of shrouds and obstacles move with everything.
+/// A nuisance whose slope is taken by a step, in its unit, where shrouds or obstacles cut the light off:
+/// their edges move with everything. The others' slopes come with the rows by derivative.
 struct Stepped {
     Shared nuisance;
     double step;
-    bool always;
 };
-constexpr std::array kStepped{Stepped{kX, 2.0, true}, Stepped{kY, 2.0, true}, Stepped{kHeight, 1.0, false},
-                              Stepped{kSpreadAlong, 0.05, false}, Stepped{kSpreadAcross, 0.05, false}};
+constexpr std::array kStepped{Stepped{kX, 2.0}, Stepped{kY, 2.0}, Stepped{kHeight, 1.0},
+                              Stepped{kSpreadAlong, 0.05}, Stepped{kSpreadAcross, 0.05}};
 
 /// Slopes taken by steps change little from round to round: they are taken in the first ones and then now and
 /// again.
@@ -33,6 +31,8 @@ constexpr std::array kDerived{
     Derived{kUnevenAlong, &BasisField::Slopes::uneven_along},
     Derived{kUnevenAcross, &BasisField::Slopes::uneven_across},
     Derived{kHeight, &BasisField::Slopes::height},
+    Derived{kX, &BasisField::Slopes::place_x},
+    Derived{kY, &BasisField::Slopes::place_y},
     Derived{kSpreadAlong, &BasisField::Slopes::spread_along},
     Derived{kSpreadAcross, &BasisField::Slopes::spread_across},
 };
@@ -89,7 +89,7 @@ Eigen::MatrixXd Fitter::designAt(const std::array<double, kSharedCount>& shared,
     const auto lean = leans(shared);
     forEachRun(shared, [&](const BasisField& field, const auto& points, const auto& at, double level) {
         std::vector<BasisField::Slopes> by_point;
-        const auto rows = field.rows(points, beam, lean, by_point, options_.spread > 0.0);
+        const auto rows = field.rows(points, beam, lean, by_point);
         const Eigen::Map<const Eigen::Matrix<double, Eigen::Dynamic, Eigen::Dynamic, Eigen::RowMajor>> all(
             rows.data(), static_cast<Eigen::Index>(points.size()), bells());
         Eigen::Index next = 0;
@@ -128,10 +128,10 @@ Eigen::VectorXd Fitter::modelAt(const std::array<double, kSharedCount>& shared) 
 /// To both sides: over a step to one side the bend of the field counts as slope, and a fixture whose ends are
 /// near the walls settles millimetres off its place. Fits that are only held against others step to one side.
 void Fitter::addStepped(Eigen::MatrixXd& slopes, const Eigen::VectorXd& model) const {
-    const bool cut_off = this->cutOff();
+    if (!cutOff()) return;
     const bool held_against = !options_.shapes || given_shape_;
-    for (const auto& [j, step, always] : kStepped) {
-        if (!matters(j) || !(always || cut_off)) continue;
+    for (const auto& [j, step] : kStepped) {
+        if (!matters(j)) continue;
         auto there = nuisances_.shared;
         auto back = there;
         there[static_cast<std::size_t>(j)] += step;

@@ -13,7 +13,7 @@ constexpr double kRoundAssumed = 0.05;
 constexpr double kSeen = 4.0;
 /// No beam of bells, walls and water is a fixture over a tank to better than this, relative: what the
 /// intervals of held-out arrays lacked where the fit was at its surest.
-constexpr double kNeverExact = 0.009;
+constexpr double kNeverExact = 0.007;
 
 }  // namespace
 

@@ -10,7 +10,8 @@ namespace glumet {
 namespace {
 
 constexpr double kKnownAttenuationError = 0.005;  // 1/m
-constexpr double kConverged = 0.02;               // rms change of the modelled readings, standard errors
+constexpr double kConverged = 0.05;               // rms change of the modelled readings, standard errors
+constexpr double kTakenBack = 0.5;                // cosine between a round's step and the one before
 constexpr int kRoundsOfChoice = 4;                // after which smoothness and picture are left as they are
 constexpr int kRoundsBeforeShapes = 5;            // of a round beam
 constexpr int kRoundsOfShape = 12;                // at most, of one that is not round
@@ -154,8 +155,27 @@ void Fitter::step(const Sums& sums) {
     }
 }
 
+/// Beam and place multiply, which no linearisation holds: where a step would take back most of the one
+/// before, it would be taken back in turn, and so on for ever. Half of it settles.
+void Fitter::stepFrom(const Sums& sums, const Eigen::VectorXd& moved) {
+    const Eigen::VectorXd beam = beam_;
+    const auto nuisances = nuisances_;
+    step(sums);
+    const Eigen::VectorXd change =
+        (design_ * beam_ + slopes_ * (nuisanceVector() - linearised_) - model_).cwiseQuotient(noise_);
+    if (change.dot(moved) >= -kTakenBack * change.norm() * moved.norm()) return;
+    beam_ = 0.5 * (beam_ + beam);
+    const auto halve = [](double& now, double before) { now = 0.5 * (now + before); };
+    for (std::size_t j = 0; j < kSharedCount; ++j) halve(nuisances_.shared[j], nuisances.shared[j]);
+    for (std::size_t run = 0; run < runs_.size(); ++run) {
+        halve(nuisances_.run_height[run], nuisances.run_height[run]);
+        halve(nuisances_.run_level[run], nuisances.run_level[run]);
+    }
+}
+
 bool Fitter::settle(int rounds, bool& converged) {
     converged = false;
+    Eigen::VectorXd moved = Eigen::VectorXd::Zero(model_.size());
     for (int round = 0; round < rounds && !converged; ++round) {
         if (options_.stop.stop_requested()) return false;
         const auto sums = this->sums();
@@ -163,14 +183,14 @@ bool Fitter::settle(int rounds, bool& converged) {
             chooseSmoothness(sums);
             considerEvenness(sums);
         }
-        step(sums);
+        stepFrom(sums, moved);
         if (pictured() && round < kRoundsOfChoice) followPicture();
         const Eigen::VectorXd before = model_;
         linearise();
         ++result_.iterations;
         options_.progress(std::min(
             1.0, static_cast<double>(result_.iterations) / (options_.most_iterations + kRoundsOfShape)));
-        const Eigen::VectorXd moved = (model_ - before).cwiseQuotient(noise_);
+        moved = (model_ - before).cwiseQuotient(noise_);
         converged = moved.norm() < kConverged * std::sqrt(static_cast<double>(moved.size()));
     }
     return true;

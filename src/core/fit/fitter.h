@@ -258,6 +258,8 @@ class Fitter {
     /// Normal equations in (beam, nuisances), the nuisances as they are, not their change.
     void normal(const Sums& sums, Eigen::MatrixXd& h, Eigen::VectorXd& g) const;
     void step(const Sums& sums);
+    /// The same after a round that moved the modelled readings by so many standard errors.
+    void stepFrom(const Sums& sums, const Eigen::VectorXd& moved);
     void start();
     void startLevels();
     void finish();

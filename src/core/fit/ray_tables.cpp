@@ -27,7 +27,8 @@ RayTables::Table::Table(double h, double d, double n, double attenuation, double
         const Jet light = spreading(ray, at_height, d, n) * exp(-attenuation * path_m);
         const Jet theta = ray.cos_air.a < 1.0 ? acos(ray.cos_air) * (180.0 / std::numbers::pi) : Jet(0.0);
         entries.push_back({light.a, theta.a, ray.sine_per_mm.a, ray.air_share.a, path_m.a});
-        by_height.push_back({light.a > 0.0 ? light.v[0] / light.a : 0.0, theta.v[0], ray.sine_per_mm.v[0]});
+        by_height.push_back({light.a > 0.0 ? light.v[0] / light.a : 0.0, theta.v[0], ray.sine_per_mm.v[0],
+                             ray.air_share.v[0]});
     }
 }
 

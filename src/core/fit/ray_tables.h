@@ -24,6 +24,7 @@ struct RayTables::Table {
         double log_light;
         double theta_deg;
         double sine_per_mm;
+        double air_share;
     };
     double height = 0.0;
     double depth = 0.0;
@@ -67,9 +68,10 @@ struct RayTables::Table {
         const auto between = [&, part = t](double ByHeight::*member) {
             return low.*member + part * (high.*member - low.*member);
         };
-        return {
-            {steep(&Entry::light), steep(&Entry::theta_deg), steep(&Entry::sine_per_mm), 0.0, 0.0},
-            {between(&ByHeight::log_light), between(&ByHeight::theta_deg), between(&ByHeight::sine_per_mm)}};
+        return {{steep(&Entry::light), steep(&Entry::theta_deg), steep(&Entry::sine_per_mm),
+                 steep(&Entry::air_share), 0.0},
+                {between(&ByHeight::log_light), between(&ByHeight::theta_deg),
+                 between(&ByHeight::sine_per_mm), between(&ByHeight::air_share)}};
     }
 };
 
