@@ -40,7 +40,7 @@ constexpr double kUntoldApart = 0.06;
 /// be tried; fewer where the beam came out turning about its axis, as it does when it must make up for a
 /// wrong layout.
 constexpr double kTriedFrom = 1.9;
-constexpr double kTriedFromUnround = 1.0;
+constexpr double kTriedFromUnround = 1.5;
 /// So many of what was believed of the height's standard deviations the light may seem to leave the fixture
 /// from elsewhere, before other layouts are tried: a beam that turns may make up for a wrong one to the last
 /// reading, but at a height that nobody believes.
