@@ -12,20 +12,29 @@
 namespace glumet {
 namespace {
 
+/// A lattice of emitters, its pitches in mm.
+struct Lattice {
+    int columns, rows;
+    double pitch_x, pitch_y;
+    double size = 0.0;
+};
 /// Candidates for emitters nobody described. The sizes are where their spread begins; it is fitted.
 struct Layout {
     const char* name;
-    int columns, rows;
-    double pitch_x, pitch_y, size;
+    Lattice coarse;  ///< enough to tell which are likely
+    /// Through a wall each emitter is seen to where its ray ceases to enter the footprint: far between, they
+    /// give edges that no fixture has, and the beam makes up for them.
+    Lattice fine;
 };
-constexpr std::array kLayouts{Layout{GLUMET_SAY("Core", "a point"), 1, 1, 0, 0, 0},
-                              Layout{GLUMET_SAY("Core", "a cluster"), 3, 2, 36, 36, 0},
-                              Layout{GLUMET_SAY("Core", "a short bar"), 6, 1, 50, 0, 0},
-                              Layout{GLUMET_SAY("Core", "a long bar"), 9, 1, 62, 0, 0},
-                              Layout{GLUMET_SAY("Core", "two clusters apart"), 2, 1, 240, 0, 30},
-                              Layout{GLUMET_SAY("Core", "two bars side by side"), 8, 2, 66, 80, 0},
-                              Layout{GLUMET_SAY("Core", "a small panel"), 4, 4, 60, 60, 0},
-                              Layout{GLUMET_SAY("Core", "a large panel"), 6, 4, 78, 84, 0}};
+constexpr std::array kLayouts{
+    Layout{GLUMET_SAY("Core", "a point"), {1, 1, 0, 0}, {1, 1, 0, 0}},
+    Layout{GLUMET_SAY("Core", "a cluster"), {3, 2, 36, 36}, {3, 2, 36, 36}},
+    Layout{GLUMET_SAY("Core", "a short bar"), {6, 1, 50, 0}, {10, 1, 30, 0}},
+    Layout{GLUMET_SAY("Core", "a long bar"), {9, 1, 62, 0}, {27, 1, 20.7, 0}},
+    Layout{GLUMET_SAY("Core", "two clusters apart"), {2, 1, 240, 0, 30}, {2, 1, 240, 0, 30}},
+    Layout{GLUMET_SAY("Core", "two bars side by side"), {8, 2, 66, 80}, {24, 2, 22, 80}},
+    Layout{GLUMET_SAY("Core", "a small panel"), {4, 4, 60, 60}, {6, 6, 40, 40}},
+    Layout{GLUMET_SAY("Core", "a large panel"), {6, 4, 78, 84}, {9, 6, 52, 56}}};
 
 constexpr double kSpread = 0.3;      // prior of a candidate's spread, relative
 constexpr int kQuickRounds = 5;      // of a candidate with a round beam
@@ -35,7 +44,7 @@ constexpr std::size_t kRivals = 2;   // … and against a layout that was descri
 constexpr double kTempered = 4.0;
 /// Where light leaves a body nobody described and which way it goes are told apart no better than this: what
 /// held-out arrays of tubes and linear bars were off by.
-constexpr double kUntoldApart = 0.06;
+constexpr double kUntoldApart = 0.04;
 /// So many of its own standard deviations above 1 a reduced chi-square makes other layouts than the described
 /// be tried; fewer where the beam came out turning about its axis, as it does when it must make up for a
 /// wrong layout.
@@ -56,7 +65,7 @@ constexpr double kManyDistrusted = 0.05;
 /// So much larger may the strain be that a layout leaves than the one another cause leaves.
 constexpr double kAsGood = 2.0;
 
-std::vector<ModelEmitter> emittersOf(const Layout& layout) {
+std::vector<ModelEmitter> emittersOf(const Lattice& layout) {
     Fixture f;
     f.emitters.columns = layout.columns;
     f.emitters.rows = layout.rows;
@@ -133,7 +142,7 @@ Expected<std::vector<Candidate>> fitted(const std::vector<const Layout*>& layout
     std::vector<Expected<FitResult>> fits(layouts.size(), problem("", {}));
     forEachIndex(layouts.size(), 0, [&](std::size_t i) {
         auto asked = options;
-        asked.emitters = emittersOf(*layouts[i]);
+        asked.emitters = emittersOf(whole ? layouts[i]->fine : layouts[i]->coarse);
         asked.spread = kSpread;
         asked.shapes = whole;
         if (!whole) asked.most_iterations = kQuickRounds;
