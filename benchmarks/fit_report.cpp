@@ -13,6 +13,7 @@
 #include "core/bench/placement.h"
 #include "core/fit/bench_scene.h"
 #include "core/fit/fit.h"
+#include "core/simulation/beam_by_planes.h"
 #include "core/simulation/demo_scenario.h"
 #include "core/words/sentence.h"
 
@@ -37,25 +38,9 @@ struct Invented {
 
 constexpr int kKinds = 11;
 
-/// Intensity over angle and azimuth as a beam by planes: two planes of symmetry, or a whole turn.
-template <class Intensity>
-Beam beamOf(double last_phi, Intensity intensity) {
-    std::vector<double> theta;
-    std::vector<double> phi;
-    std::vector<std::vector<double>> relative;
-    for (int degree = 0; degree <= 90; degree += 3) theta.push_back(degree);
-    for (double p = 0.0; p <= last_phi; p += 7.5) {
-        phi.push_back(p);
-        auto& list = relative.emplace_back();
-        for (const double t : theta)
-            list.push_back(std::max(0.0, intensity(t * M_PI / 180.0, (p == 360.0 ? 0.0 : p) * M_PI / 180.0)));
-    }
-    return *Beam::planes(theta, phi, relative);
-}
-
 /// Behind a linear lens: narrow across (y), wide along (x).
 Beam linearLens(double across_deg, double along_deg) {
-    return beamOf(90.0, [=](double theta, double phi) {
+    return beamByPlanes(90, 7.5, [=](double theta, double phi) {
         const double x = std::tan(std::min(theta, 1.55)) * std::cos(phi) / std::tan(along_deg * M_PI / 180.0);
         const double y =
             std::tan(std::min(theta, 1.55)) * std::sin(phi) / std::tan(across_deg * M_PI / 180.0);
@@ -65,7 +50,7 @@ Beam linearLens(double across_deg, double along_deg) {
 
 /// A tube in a reflector: a cosine along it, across it a hump at the reflector's angle besides.
 Beam tube(double hump_deg, double share) {
-    return beamOf(90.0, [=](double theta, double phi) {
+    return beamByPlanes(90, 7.5, [=](double theta, double phi) {
         const double along = std::sqrt(std::max(0.0, 1.0 - std::pow(std::sin(theta) * std::cos(phi), 2)));
         const double across = std::abs(std::atan2(std::sin(theta) * std::sin(phi), std::cos(theta)));
         const double hump = std::exp(-std::pow((across - hump_deg * M_PI / 180.0) / 0.28, 2));
@@ -78,7 +63,7 @@ Beam leaning(double half_deg, double lean_deg, double toward) {
     const double power = std::log(0.5) / std::log(std::cos(half_deg * M_PI / 180.0));
     const double s = std::sin(lean_deg * M_PI / 180.0);
     const double c = std::cos(lean_deg * M_PI / 180.0);
-    return beamOf(360.0, [=](double theta, double phi) {
+    return beamByPlanes(360, 7.5, [=](double theta, double phi) {
         const double cosine = std::cos(theta) * c + std::sin(theta) * s * std::cos(phi - toward);
         return std::pow(std::max(0.0, cosine), power);
     });

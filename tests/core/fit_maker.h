@@ -8,6 +8,7 @@
 #include "core/fit/bench_scene.h"
 #include "core/fit/fit.h"
 #include "core/light/exact_field.h"
+#include "core/simulation/beam_by_planes.h"
 #include "core/simulation/demo_scenario.h"
 #include "core/words/sentence.h"
 
@@ -80,6 +81,16 @@ inline Bench readOver(Bench bench, const Truth& truth, double noise, const std::
         bench.runs.push_back(run);
     }
     return bench;
+}
+
+/// Tubes in a reflector that throws a hump to both sides.
+inline Beam tubesInReflector() {
+    return beamByPlanes(90, 15, [](double theta, double phi) {
+        const double x = std::sin(theta) * std::cos(phi);
+        const double across = std::atan2(std::sin(theta) * std::sin(phi), std::cos(theta));
+        return std::max(0.0, std::cos(theta)) * std::sqrt(1.0 - x * x) *
+               (0.5 + 0.8 * std::exp(-std::pow((across - 0.65) / 0.28, 2)));
+    });
 }
 
 /// Over the demonstration's first fixture and tank.

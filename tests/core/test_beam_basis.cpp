@@ -232,6 +232,31 @@ class TestBeamBasis : public QObject {
         QVERIFY2(std::abs(all / whole - 1.0) < 0.01, qPrintable(QString::number(all / whole)));
     }
 
+    /// A direct ray enters between lamp and point, however near the wall.
+    void closeToAWallDirectRaysHaveNoEdge() {
+        auto scene = pool();
+        scene.walls = {SceneWall::opaque(0.0), SceneWall::opaque(0.0), SceneWall::opaque(0.0),
+                       SceneWall::opaque(0.0)};
+        const auto model = modelOf(BeamShape::Round, 29);
+        const std::vector<ModelEmitter> one{{0.0, 0.0, 1.0}};
+        const std::vector<BasisField::Point> points{
+            {0.5, 250.0, 5.0}, {300.0, 499.5, 5.0}, {698.0, 3.0, 9.0}};
+        std::vector<BasisField::Slopes> slopes;
+        BasisField(scene, one, 0.1).rows(points, model.beam, {{}}, slopes);
+        const auto here = BasisField(scene, one, 0.1).values(points, model.beam);
+        constexpr double kStep = 1e-4;
+        scene.fixtures[0].x_mm += kStep;
+        const auto along = BasisField(scene, one, 0.1).values(points, model.beam);
+        scene.fixtures[0].x_mm -= kStep;
+        scene.fixtures[0].y_mm += kStep;
+        const auto across = BasisField(scene, one, 0.1).values(points, model.beam);
+        for (std::size_t i = 0; i < points.size(); ++i) {
+            const double tolerance = 1e-4 * here[i];
+            QVERIFY(std::abs(slopes[i].place_x - (along[i] - here[i]) / kStep) < tolerance);
+            QVERIFY(std::abs(slopes[i].place_y - (across[i] - here[i]) / kStep) < tolerance);
+        }
+    }
+
     /// What comes by derivative is what a small step gives, a black wall's first mirror image included.
     void slopesAreThoseOfSmallSteps() {
         constexpr double kStep = 1e-4;

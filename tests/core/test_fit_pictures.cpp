@@ -36,36 +36,9 @@ Beam aside(double half_deg, double x_deg, double y_deg) {
     const Eigen::Vector3d axis =
         Eigen::Vector3d(std::tan(x_deg * kDegree), std::tan(y_deg * kDegree), 1.0).normalized();
     const double power = std::log(0.5) / std::log(std::cos(half_deg * kDegree));
-    std::vector<double> theta;
-    std::vector<double> phi;
-    std::vector<std::vector<double>> relative;
-    for (int degree = 0; degree <= 90; degree += 3) theta.push_back(degree);
-    for (int degree = 0; degree <= 360; degree += 15) {
-        phi.push_back(degree);
-        auto& list = relative.emplace_back();
-        for (const double t : theta)
-            list.push_back(std::pow(std::max(0.0, direction(t, degree % 360 * kDegree).dot(axis)), power));
-    }
-    return *Beam::planes(theta, phi, relative);
-}
-
-/// Tubes in a reflector that throws a hump to both sides.
-Beam trough() {
-    std::vector<double> theta;
-    std::vector<double> phi;
-    std::vector<std::vector<double>> relative;
-    for (int degree = 0; degree <= 90; degree += 3) theta.push_back(degree);
-    for (int degree = 0; degree <= 90; degree += 15) {
-        phi.push_back(degree);
-        auto& list = relative.emplace_back();
-        for (const double t : theta) {
-            const auto at = direction(t, degree * kDegree);
-            const double across = std::atan2(at.y(), at.z());
-            list.push_back(std::max(0.0, at.z()) * std::sqrt(1.0 - at.x() * at.x()) *
-                           (0.5 + 0.8 * std::exp(-std::pow((across - 0.65) / 0.28, 2))));
-        }
-    }
-    return *Beam::planes(theta, phi, relative);
+    return beamByPlanes(360, 15, [=](double theta, double phi) {
+        return std::pow(std::max(0.0, direction(theta / kDegree, phi).dot(axis)), power);
+    });
 }
 
 Bench benchUnder(int columns, int rows, double pitch_x, double pitch_y) {
@@ -171,7 +144,7 @@ class TestFitPictures : public QObject {
 
     void tubesInAReflectorHaveTwoPlanes() {
         Truth truth;
-        truth.beam = trough();
+        truth.beam = tubesInReflector();
         const auto bench = readOver(benchUnder(20, 2, 26, 70), truth, 0.02, kHeights, kDepths);
         const auto fit = fitFixture(bench, allRuns(bench));
         QVERIFY(fit);

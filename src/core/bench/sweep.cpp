@@ -117,13 +117,23 @@ Configuration configurationOf(const HungFixture& hung) {
     return out;
 }
 
+HungFixture hungAs(const Configuration& configuration) {
+    HungFixture out;
+    out.fixture = configuration.fixture;
+    out.accessory = configuration.accessory;
+    out.preset = configuration.preset;
+    out.read_by = configuration.read_by;
+    return out;
+}
+
+bool knownAs(const HungFixture& hung, const Configuration& configuration) {
+    return hungAs(configurationOf(hung)) == hungAs(configuration);
+}
+
 const Sweep* sweepOf(const std::vector<Sweep>& sweeps, const HungFixture& hung) {
     const Sweep* best = nullptr;
     for (const auto& sweep : sweeps) {
-        const auto& c = sweep.configuration;
-        if (c.fixtures != 1 || c.fixture != hung.fixture || c.accessory != hung.accessory ||
-            c.preset != hung.preset || c.read_by != hung.read_by)
-            continue;
+        if (sweep.configuration.fixtures != 1 || !knownAs(hung, sweep.configuration)) continue;
         if (best == nullptr || sweep.runs.size() > best->runs.size()) best = &sweep;
     }
     return best;

@@ -30,8 +30,12 @@ std::vector<Sweep> sweepsOf(const Bench& bench);
 /// the sweep itself where there is none or it is one.
 const Sweep& singleOf(const std::vector<Sweep>& sweeps, const Sweep& sweep);
 
-/// What a planned fixture is set as, by itself.
+/// What a planned fixture is set as, by itself; and one that is set so, hung anywhere.
 Configuration configurationOf(const HungFixture& hung);
+HungFixture hungAs(const Configuration& configuration);
+
+/// Whether a planned fixture is known as this configuration is.
+bool knownAs(const HungFixture& hung, const Configuration& configuration);
 
 /// The sweep of one alone, known as a planned fixture is, in whatever tank, that holds most runs; nullptr
 /// where there is none.

@@ -213,19 +213,22 @@ void BasisField::addMoved(const Ray& ray, const BeamCurve::Slopes& beam, Slopes&
 }
 
 void BasisField::addEdges(const Ray& ray, double intensity, double edge_mm, Slopes& slopes) const {
-    const double by_entry_x = ray.light * intensity * entersPerMm(ray.entry_x, scene_.length_mm, edge_mm);
-    const double by_entry_y = ray.light * intensity * entersPerMm(ray.entry_y, scene_.width_mm, edge_mm);
-    if (by_entry_x == 0.0 && by_entry_y == 0.0) return;
+    // Where no wall sends it back a ray from over the water enters between its source and the point.
+    const auto entering = [&](const AxisImage* image, double source, double entry, double size) {
+        const bool between = (image == nullptr || image->index == 0) && source >= 0.0 && source <= size;
+        return between ? 0.0 : ray.light * intensity * entersPerMm(entry, size, edge_mm);
+    };
+    const double by_entry_x = entering(ray.along, ray.source.x, ray.entry_x, scene_.length_mm);
+    const double by_entry_y = entering(ray.across, ray.source.y, ray.entry_y, scene_.width_mm);
     const double r = std::hypot(ray.dx, ray.dy);
+    if ((by_entry_x == 0.0 && by_entry_y == 0.0) || !(r > 0.0)) return;
     const auto bend = ray.table->bendAt(r);
     const double air_share = ray.table->at(r).air_share;
     // Entry x = source x + dx · share(r, h), and the run grows shorter by what the source moves.
-    const auto by_place = [&](double along, double across) {
-        return 1.0 - air_share - along * across * bend.by_run.air_share / r;
-    };
+    const auto by_place = [&](double run) { return 1.0 - air_share - run * run * bend.by_run.air_share / r; };
     const double crossed = -ray.dx * ray.dy * bend.by_run.air_share / r;
-    addPlaced(ray.source, by_entry_x * by_place(ray.dx, ray.dx) + by_entry_y * crossed,
-              by_entry_y * by_place(ray.dy, ray.dy) + by_entry_x * crossed, slopes);
+    addPlaced(ray.source, by_entry_x * by_place(ray.dx) + by_entry_y * crossed,
+              by_entry_y * by_place(ray.dy) + by_entry_x * crossed, slopes);
     slopes.height += (by_entry_x * ray.dx + by_entry_y * ray.dy) * bend.by_height.air_share;
 }
 

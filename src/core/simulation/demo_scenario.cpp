@@ -10,6 +10,7 @@
 #include "core/bench/placement.h"
 #include "core/bench/sweep.h"
 #include "core/fit/bench_scene.h"
+#include "core/simulation/beam_by_planes.h"
 #include "core/simulation/demo_living.h"
 #include "core/simulation/demo_ratings.h"
 #include "core/simulation/demo_spectra.h"
@@ -98,28 +99,11 @@ std::vector<Fixture> demoFixtures() {
     return all;
 }
 
-/// A beam with two planes of symmetry from its intensity over angle and azimuth, both in radians.
-template <class Intensity>
-Beam twoPlanes(Intensity intensity) {
-    constexpr double kDegree = std::numbers::pi / 180.0;
-    std::vector<double> theta;
-    std::vector<double> phi;
-    std::vector<std::vector<double>> relative;
-    for (int degree = 0; degree <= 90; degree += 3) theta.push_back(degree);
-    for (int degree = 0; degree <= 90; degree += 15) {
-        phi.push_back(degree);
-        auto& list = relative.emplace_back();
-        for (const double at : theta)
-            list.push_back(std::max(0.0, intensity(at * kDegree, degree * kDegree)));
-    }
-    return *Beam::planes(theta, phi, relative);
-}
-
 /// Half as bright at 30° across the bar and at 58° along it.
 Beam linearLens() {
     constexpr double kAcross = 0.577;  // tan 30°
     constexpr double kAlong = 1.600;   // tan 58°
-    return twoPlanes([](double theta, double phi) {
+    return beamByPlanes(90, 15, [](double theta, double phi) {
         const double q = std::tan(std::min(theta, 1.55));
         return std::cos(theta) * std::exp2(-(std::pow(q * std::cos(phi) / kAlong, 2) +
                                              std::pow(q * std::sin(phi) / kAcross, 2)));
@@ -128,7 +112,7 @@ Beam linearLens() {
 
 /// A tube's own light, and across it the hump of its reflector at 40°.
 Beam tubeInReflector() {
-    return twoPlanes([](double theta, double phi) {
+    return beamByPlanes(90, 15, [](double theta, double phi) {
         const double along = std::sqrt(1.0 - std::pow(std::sin(theta) * std::cos(phi), 2));
         const double across = std::atan2(std::sin(theta) * std::sin(phi), std::cos(theta));
         const double hump = std::exp(-std::pow((across - 0.7) / 0.28, 2));

@@ -179,11 +179,6 @@ Words hungWords(const Bench& bench, const PlannedArray& plan) {
     return say("{}", std::move(words));
 }
 
-bool knownAs(const HungFixture& hung, const Configuration& configuration) {
-    return hung.fixture == configuration.fixture && hung.accessory == configuration.accessory &&
-           hung.preset == configuration.preset && hung.read_by == configuration.read_by;
-}
-
 bool hangsIn(const PlannedArray& plan, const std::vector<Sweep>& sweeps, const Configuration& configuration) {
     return std::any_of(plan.fixtures.begin(), plan.fixtures.end(), [&](const HungFixture& hung) {
         const auto* sweep = sweepOf(sweeps, hung);

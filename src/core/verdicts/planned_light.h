@@ -43,9 +43,6 @@ Expected<LightScene> plannedScene(const Bench& bench, const PlannedArray& plan, 
 /// "2 × Osier 60, all on at 80 %; Sedge 90 at 40 %": what hangs in it, those alike together, in their order.
 Words hungWords(const Bench& bench, const PlannedArray& plan);
 
-/// Whether a planned fixture is known as this configuration is.
-bool knownAs(const HungFixture& hung, const Configuration& configuration);
-
 /// Whether it is this configuration, of these, whose readings speak for one of its fixtures.
 bool hangsIn(const PlannedArray& plan, const std::vector<Sweep>& sweeps, const Configuration& configuration);
 

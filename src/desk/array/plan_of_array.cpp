@@ -12,15 +12,6 @@ constexpr double kQuarterTurn = 90.0;
 constexpr double kNear = 1.0;  // mm
 constexpr int kSides = 4;
 
-HungFixture hungAs(const Configuration& of) {
-    HungFixture out;
-    out.fixture = of.fixture;
-    out.accessory = of.accessory;
-    out.preset = of.preset;
-    out.read_by = of.read_by;
-    return out;
-}
-
 bool near(double a, double b) { return std::abs(a - b) < kNear; }
 
 /// The row's centres and way; nothing where they do not hang alike along the middle.
