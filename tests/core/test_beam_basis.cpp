@@ -275,6 +275,8 @@ class TestBeamBasis : public QObject {
             };
             std::vector<BasisField::Slopes> slopes;
             const BasisField field(pool(), model.emitters, 0.1, shape);
+            // Rays that enter just beyond the footprint count in the slopes alone.
+            QCOMPARE(field.rows(points, model.beam, leans, slopes), field.rows(points));
             constexpr double kNoEdges = 1e-9;
             QCOMPARE(field.rows(points, model.beam, leans, slopes, kNoEdges), field.rows(points));
             QCOMPARE(slopes.size(), points.size());

@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
+#include <tuple>
 
 #include "core/bench/grid.h"
 
@@ -108,26 +109,29 @@ const Sweep& singleOf(const std::vector<Sweep>& sweeps, const Sweep& sweep) {
     return best == nullptr ? sweep : *best;
 }
 
+namespace {
+
+/// What its light is known by, wherever a fixture hangs.
+auto known(auto& fixture) {
+    return std::tie(fixture.fixture, fixture.accessory, fixture.preset, fixture.read_by);
+}
+
+}  // namespace
+
 Configuration configurationOf(const HungFixture& hung) {
     Configuration out;
-    out.fixture = hung.fixture;
-    out.accessory = hung.accessory;
-    out.preset = hung.preset;
-    out.read_by = hung.read_by;
+    known(out) = known(hung);
     return out;
 }
 
 HungFixture hungAs(const Configuration& configuration) {
     HungFixture out;
-    out.fixture = configuration.fixture;
-    out.accessory = configuration.accessory;
-    out.preset = configuration.preset;
-    out.read_by = configuration.read_by;
+    known(out) = known(configuration);
     return out;
 }
 
 bool knownAs(const HungFixture& hung, const Configuration& configuration) {
-    return hungAs(configurationOf(hung)) == hungAs(configuration);
+    return known(hung) == known(configuration);
 }
 
 const Sweep* sweepOf(const std::vector<Sweep>& sweeps, const HungFixture& hung) {

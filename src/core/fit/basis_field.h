@@ -63,16 +63,15 @@ class BasisField {
     /// The same rows times one beam's coefficients: PPFD at each point.
     std::vector<double> values(const std::vector<Point>& points, std::span<const double> beam) const;
 
-    /// How the PPFD at a point answers to what is believed of the tank and the fixture, by derivative. Where
-    /// shrouds or obstacles cut the light off, place, spread and height are not told.
-    static constexpr double kEdgeMm = 8.0;
+    /// How the PPFD E at a point, µmol·m⁻²·s⁻¹, answers to what is believed of the tank and the fixture, by
+    /// derivative. Where shrouds or obstacles cut the light off, height, place and spread are not told.
     struct Slopes {
         double attenuation = 0.0;   ///< dE/dK, K in 1/m
         double reflectance = 0.0;   ///< dE/dρ of all opaque walls together
         double uneven_along = 0.0;  ///< dE/du, every emitter brighter by u · lean
         double uneven_across = 0.0;
-        double height = 0.0;  ///< dE/dh, /mm, of all fixtures together
-        double place_x = 0.0;
+        double height = 0.0;   ///< dE/dh, /mm, of all fixtures together
+        double place_x = 0.0;  ///< dE/dx, /mm, of all fixtures together
         double place_y = 0.0;
         double spread_along = 0.0;  ///< dE/ds, the emitters' places times exp(s) along the body
         double spread_across = 0.0;
@@ -82,8 +81,12 @@ class BasisField {
         double along = 0.0;
         double across = 0.0;
     };
-    /// rows(), and the slopes under one beam. `leans` as the emitters. Rays that come to enter the footprint,
-    /// or cease to, count in the slopes as those of emitters so wide on the surface, to both sides.
+    /// To either side of an edge of the footprint, on the surface; fits come out alike from 4 to 20 mm.
+    static constexpr double kEdgeMm = 8.0;
+    /// rows(), and the slopes under one beam, one for each point. `leans` as the emitters. By way of a wall a
+    /// ray may come to enter the footprint, or cease to, as its source moves. E has no slope there; in its
+    /// place a ray at a distance u from the edge counts as E (1 − |u|/w)/w · du/dx, w = `edge_mm` > 0: over a
+    /// walk across the edge that adds up to E.
     std::vector<double> rows(const std::vector<Point>& points, std::span<const double> beam,
                              const std::vector<Lean>& leans, std::vector<Slopes>& slopes,
                              double edge_mm = kEdgeMm) const;
@@ -117,7 +120,7 @@ class BasisField {
         double dx, dy;           ///< from the source to the image it reaches, mm
         const AxisImage* along;  ///< nullptr for a direct ray
         const AxisImage* across;
-        double entry_x, entry_y;
+        double entry_x, entry_y;  ///< where it enters the water, mm
     };
     /// Whether a place on the surface is within the footprint, or that near to it.
     bool enters(double x, double y, double near_mm) const;

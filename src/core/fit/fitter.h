@@ -158,7 +158,7 @@ class Fitter {
                              Eigen::MatrixXd* slopes = nullptr) const;
     Eigen::VectorXd modelAt(const std::array<double, kSharedCount>& shared) const;
     bool cutOff() const;
-    /// Slopes by those nuisances that move edges, by steps from what the model gives.
+    /// Where shrouds or obstacles keep light back: slopes by those nuisances that move their edges, by steps.
     void addStepped(Eigen::MatrixXd& slopes, const Eigen::VectorXd& model) const;
     template <class Take>
     void forEachRun(const std::array<double, kSharedCount>& shared, Take take) const;
