@@ -1,3 +1,6 @@
+# Most of the program waits for its user: -O2. The rooms that are waited for ask for -O3 (src/CMakeLists.txt).
+set(CMAKE_CXX_FLAGS_RELEASE "-O2 -DNDEBUG")
+
 # Warnings are errors; ccache and lld are used when the machine has them.
 add_compile_options(-Wall -Wextra -Wpedantic -Wshadow -Wconversion -Wno-sign-conversion -Werror)
 add_compile_definitions(QT_NO_CAST_FROM_ASCII QT_NO_CAST_TO_ASCII QT_DISABLE_DEPRECATED_BEFORE=0x060400)

@@ -39,7 +39,7 @@ std::optional<Moment> momentOf(const std::string& cell) {
     return moment;
 }
 
-struct Columns {
+struct LogColumns {
     std::size_t first_row = 0;
     std::size_t time = 0;
     std::size_t value = 0;
@@ -51,10 +51,10 @@ bool namesLight(const std::string& heading) {
     return text.contains(QLatin1String("ppfd")) || text.contains(QLatin1String("par"));
 }
 
-std::optional<Columns> columnsOf(const DelimitedText& text) {
+std::optional<LogColumns> columnsOf(const DelimitedText& text) {
     for (std::size_t r = 0; r < text.rows.size(); ++r) {
         const auto& cells = text.rows[r].cells;
-        Columns found{r, cells.size(), cells.size(), false};
+        LogColumns found{r, cells.size(), cells.size(), false};
         for (std::size_t c = 0; c < cells.size() && found.time == cells.size(); ++c)
             if (momentOf(cells[c])) found.time = c;
         if (found.time == cells.size() && cells.size() >= 2 && cellNumber(text, cells[0]) &&

@@ -6,6 +6,7 @@
 #include <map>
 
 #include "core/base/limits.h"
+#include "core/base/trimmed.h"
 #include "formats/spectrum_file.h"
 
 namespace glumet {
@@ -13,12 +14,6 @@ namespace {
 
 constexpr double kTruth = 1e-6;  // relative: how well a checked value or wavelength must agree
 constexpr double kFirstMicrometres = 1000.0;
-
-std::string trimmed(std::string_view text) {
-    const auto from = text.find_first_not_of(" \t\r");
-    if (from == std::string_view::npos) return {};
-    return std::string(text.substr(from, text.find_last_not_of(" \t\r") - from + 1));
-}
 
 /// A label as JCAMP-DX compares them: capitals, without blanks, dashes, slashes and underscores.
 std::string labelOf(std::string_view text) {
@@ -298,7 +293,7 @@ FileSpectra readJcamp(std::string_view bytes) {
         bytes.remove_prefix(end == std::string_view::npos ? bytes.size() : end + 1);
         ++line;
         if (const auto note = text.find("$$"); note != std::string_view::npos) text = text.substr(0, note);
-        const auto row = trimmed(text);
+        const std::string row(trimmed(text));
         if (row.rfind("##", 0) == 0) {
             const auto equals = row.find('=');
             if (equals == std::string::npos)
@@ -309,7 +304,7 @@ FileSpectra readJcamp(std::string_view bytes) {
             if (open.empty() || open.size() > static_cast<std::size_t>(limits::kNesting))
                 return problem("line " + std::to_string(line),
                                say(GLUMET_SAY("Core", "needs a TITLE first")));
-            open.back().take(label, trimmed(std::string_view(row).substr(equals + 1)), line);
+            open.back().take(label, std::string(trimmed(std::string_view(row).substr(equals + 1))), line);
             if (label != "END") continue;
             if (open.back().hasData()) {
                 auto spectrum = open.back().spectrum();

@@ -8,7 +8,9 @@
 #include <map>
 #include <numbers>
 #include <optional>
+#include "core/base/angle.h"
 #include "core/base/limits.h"
+#include "core/base/trimmed.h"
 
 namespace glumet {
 namespace {
@@ -21,17 +23,11 @@ constexpr double kAngleSlack = 1e-6;
 constexpr double kAlike = 1e-9;
 
 /// Thrown at the first thing that is wrong, caught in readLm63.
-struct Fault {
+struct PhotometryFault {
     Problem problem;
 };
 [[noreturn]] void fail(std::size_t line, Words what) {
-    throw Fault{Problem{fmt::format("line {}", line), std::move(what)}};
-}
-
-std::string_view trimmed(std::string_view text) {
-    const auto from = text.find_first_not_of(" \t\r");
-    if (from == std::string_view::npos) return {};
-    return text.substr(from, text.find_last_not_of(" \t\r") - from + 1);
+    throw PhotometryFault{Problem{fmt::format("line {}", line), std::move(what)}};
 }
 
 /// Text by lines, then by numbers that may run on over any number of lines.
@@ -263,8 +259,8 @@ double fluxBetween(const Distribution& d, double low, double high) {
     double sum = 0.0;
     for (std::size_t i = 0; i + 1 < d.vertical.size(); ++i) {
         if (d.vertical[i] < low - kAngleSlack || d.vertical[i + 1] > high + kAngleSlack) continue;
-        const double t0 = d.vertical[i] * std::numbers::pi / 180.0;
-        const double t1 = d.vertical[i + 1] * std::numbers::pi / 180.0;
+        const double t0 = d.vertical[i] * kDegree;
+        const double t1 = d.vertical[i + 1] * kDegree;
         sum += std::numbers::pi * (t1 - t0) * (d.mean[i] * std::sin(t0) + d.mean[i + 1] * std::sin(t1));
     }
     return sum;
@@ -314,7 +310,7 @@ Expected<Photometry> readLm63(std::string_view bytes) {
         out.unevenness = distribution.unevenness;
         keepDownward(distribution, source.lineNumber(), out);
         return out;
-    } catch (const Fault& fault) {
+    } catch (const PhotometryFault& fault) {
         return tl::make_unexpected(fault.problem);
     }
 }
@@ -346,7 +342,7 @@ std::string writeLm63(const Beam& beam, double flux_umol_s, const std::string& n
     wrap(beam.round() ? std::vector<double>{0.0} : beam.phiDeg(), plain);
     for (std::size_t plane = 0; plane < beam.planeCount(); ++plane)
         wrap(angles, [&](double angle) {
-            const double cosine = std::cos(angle * std::numbers::pi / 180.0);
+            const double cosine = std::cos(angle * kDegree);
             return fmt::format("{:.6g}", flux_umol_s * beam.planeIntensity(plane, cosine));
         });
     return out;

@@ -6,15 +6,16 @@ namespace glumet {
 namespace {
 
 using Json = described::Json;
-constexpr int kVersion = 1;
-constexpr const char* kFormat = "glumet methods";
+constexpr int kMethodVersion = 1;
+constexpr const char* kMethodFormat = "glumet methods";
 
 }  // namespace
 
 std::string writeMethods(const std::vector<SurveyMethod>& methods) {
     Json list;
     described::write(list, methods, {});
-    return jsonText(Json{{"format", kFormat}, {"version", kVersion}, {"methods", list}}, 2) + "\n";
+    return jsonText(Json{{"format", kMethodFormat}, {"version", kMethodVersion}, {"methods", list}}, 2) +
+           "\n";
 }
 
 Expected<std::vector<SurveyMethod>> readMethods(std::string_view bytes) {
@@ -23,9 +24,9 @@ Expected<std::vector<SurveyMethod>> readMethods(std::string_view bytes) {
         const auto parsed = parsedJson(bytes);
         if (!parsed) return tl::make_unexpected(parsed.error());
         const auto& json = *parsed;
-        if (json.at("format").get<std::string>() != kFormat)
+        if (json.at("format").get<std::string>() != kMethodFormat)
             return problem("format", say(GLUMET_SAY("Core", "is not a list of methods")));
-        if (json.at("version").get<int>() > kVersion)
+        if (json.at("version").get<int>() > kMethodVersion)
             return problem("version", say(GLUMET_SAY("Core", "was written by a newer Glumet")));
         for (const auto& item : json.at("methods")) {
             described::Context context;

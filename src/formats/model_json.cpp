@@ -11,8 +11,8 @@ namespace glumet {
 namespace {
 
 using Json = nlohmann::ordered_json;
-constexpr const char* kFormat = "glumet light model";
-constexpr int kVersion = 2;
+constexpr const char* kModelFormat = "glumet light model";
+constexpr int kModelVersion = 2;
 
 /// What the JSON library says, without its own prefix.
 Problem problemOf(const nlohmann::json::exception& error) {
@@ -71,8 +71,8 @@ std::string writeModel(const LightModel& m) {
     Json emitters = Json::array();
     for (const auto& e : m.emitters)
         emitters.push_back({{"dx_mm", e.dx_mm}, {"dy_mm", e.dy_mm}, {"share", e.share}});
-    Json json{{"format", kFormat},
-              {"version", kVersion},
+    Json json{{"format", kModelFormat},
+              {"version", kModelVersion},
               {"fixture", m.fixture},
               {"configuration", m.configuration},
               {"flux_umol_s", m.flux()},
@@ -104,9 +104,9 @@ Expected<LightModel> readModel(std::string_view bytes) {
         const auto parsed = parsedJson<Json>(bytes);
         if (!parsed) return tl::make_unexpected(parsed.error());
         const auto& json = *parsed;
-        if (json.at("format").get<std::string>() != kFormat)
+        if (json.at("format").get<std::string>() != kModelFormat)
             return problem("format", say(GLUMET_SAY("Core", "is not a Glumet light model")));
-        if (json.at("version").get<int>() > kVersion)
+        if (json.at("version").get<int>() > kModelVersion)
             return problem("version", say(GLUMET_SAY("Core", "was written by a newer Glumet")));
         if (json.at("basis").at("intervals").get<int>() != BeamBasis::kIntervals)
             return problem("basis", say(GLUMET_SAY("Core", "has another number of intervals")));

@@ -16,7 +16,7 @@
 namespace glumet {
 namespace {
 
-constexpr std::array kRequired{"run", "fixture", "height_mm", "depth_mm", "x_mm", "y_mm", "ppfd"};
+constexpr std::array kReadingColumns{"run", "fixture", "height_mm", "depth_mm", "x_mm", "y_mm", "ppfd"};
 constexpr const char* kSuperseded = "superseded";
 
 /// The columns in the order they are written: what a run is set to, and what a reading holds.
@@ -71,7 +71,7 @@ std::string wordList(E) {
 }
 
 bool isRequired(std::string_view column) {
-    return std::find(kRequired.begin(), kRequired.end(), column) != kRequired.end();
+    return std::find(kReadingColumns.begin(), kReadingColumns.end(), column) != kReadingColumns.end();
 }
 
 /// Where each column stands; found by a name that need not be a string of its own.
@@ -187,7 +187,7 @@ std::optional<Problem> columnProblem(const TextRow& header) {
         if (!name.empty() && !seen.insert(name).second)
             return Problem{fmt::format("line {}", header.line),
                            say(GLUMET_SAY("Core", "column {} stands twice"), name)};
-    for (const auto* name : kRequired)
+    for (const auto* name : kReadingColumns)
         if (!seen.contains(name))
             return Problem{fmt::format("line {}", header.line),
                            say(GLUMET_SAY("Core", "column {} is missing"), name)};
@@ -239,7 +239,7 @@ std::vector<std::string> cellsOf(const ReadingRow& row) {
 bool looksLikeReadings(const DelimitedText& text) {
     if (text.rows.empty()) return false;
     const auto& header = text.rows.front().cells;
-    const auto named = std::count_if(kRequired.begin(), kRequired.end(), [&](const char* name) {
+    const auto named = std::count_if(kReadingColumns.begin(), kReadingColumns.end(), [&](const char* name) {
         return std::find(header.begin(), header.end(), name) != header.end();
     });
     return named >= 3;

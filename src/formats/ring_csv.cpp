@@ -12,7 +12,7 @@
 namespace glumet {
 namespace {
 
-constexpr std::array kRequired{"run", "fixture", "height_mm", "depth_mm", "nx", "ny", "ring", "ppfd"};
+constexpr std::array kRingColumns{"run", "fixture", "height_mm", "depth_mm", "nx", "ny", "ring", "ppfd"};
 constexpr double kDefaultSd = 0.03;
 
 /// One row by the names of its columns; collects what is wrong with it.
@@ -83,7 +83,7 @@ class Reader {
         }
         for (std::size_t i = 0; i < text_.rows.front().cells.size(); ++i)
             columns_[text_.rows.front().cells[i]] = i;
-        for (const char* column : kRequired)
+        for (const char* column : kRingColumns)
             if (!columns_.contains(column)) {
                 out_.problems.push_back(
                     {"line 1", say(GLUMET_SAY("Core", "has no column {}"), std::string(column))});

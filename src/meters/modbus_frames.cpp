@@ -22,8 +22,6 @@ void appendWord(QByteArray& bytes, int word) {
     bytes += static_cast<char>(word);
 }
 
-int functionOf(const RegisterQuestion& question) { return question.input ? 4 : 3; }
-
 }  // namespace
 
 QByteArray ModbusFrames::ask(const RegisterQuestion& question) {
@@ -34,7 +32,7 @@ QByteArray ModbusFrames::ask(const RegisterQuestion& question) {
     appendWord(frame, 0);
     appendWord(frame, 6);
     frame += static_cast<char>(question.unit);
-    frame += static_cast<char>(functionOf(question));
+    frame += static_cast<char>(question.function());
     appendWord(frame, question.address);
     appendWord(frame, question.words);
     return frame;
@@ -76,9 +74,9 @@ std::optional<RegisterAnswer> ModbusFrames::judge(const QByteArray& frame) {
     if (wordAt(frame, 2) != 0) return refuse(tr("the answer is of another protocol"));
     if (static_cast<quint8>(frame[6]) != question_.unit) return refuse(tr("the answer is of another unit"));
     const int function = static_cast<quint8>(frame[7]);
-    if (function == (functionOf(question_) | 0x80))
+    if (function == (question_.function() | 0x80))
         return refuse(tr("the instrument refuses the question (%1)").arg(static_cast<quint8>(frame[8])));
-    if (function != functionOf(question_)) return refuse(tr("the answer is of another kind"));
+    if (function != question_.function()) return refuse(tr("the answer is of another kind"));
     const qsizetype bytes = qsizetype{2} * question_.words;
     if (static_cast<quint8>(frame[8]) != bytes || frame.size() != kLeastFrame + bytes)
         return refuse(tr("the answer has the wrong length"));

@@ -13,6 +13,8 @@ struct RegisterQuestion {
     int address = 0;
     int words = 1;
     bool input = false;
+
+    int function() const { return input ? 4 : 3; }
 };
 
 /// What became of a question: words, or why what came is no answer.

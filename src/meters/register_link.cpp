@@ -6,12 +6,6 @@
 #include <QVariant>
 
 namespace glumet {
-namespace {
-
-int functionOf(const RegisterQuestion& question) { return question.input ? 4 : 3; }
-
-}  // namespace
-
 std::unique_ptr<RegisterLink> RegisterLink::tcp(const QString& host, int port) {
     return std::make_unique<TcpRegisterLink>(host, port);
 }
@@ -115,7 +109,7 @@ void SerialRegisterLink::judge(QModbusReply* reply, const RegisterQuestion& ques
     if (!wanted_) return;
     const auto words = reply->result().values();
     if (reply->error() == QModbusDevice::NoError && words.size() == question.words &&
-        reply->rawResult().functionCode() == functionOf(question))
+        reply->rawResult().functionCode() == question.function())
         emit answered(words);
     else
         emit unanswered(reply->error() == QModbusDevice::TimeoutError, reply->errorString());

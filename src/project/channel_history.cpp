@@ -25,7 +25,7 @@ bool has(const Names& names, const std::string& name) {
 }
 
 /// One row of the journal that keeps a fixture as it was, or tells that it was not there.
-struct Change {
+struct ChannelChange {
     qlonglong step;
     qlonglong fixture;
     bool inserted;  ///< undoing removes the fixture
@@ -54,8 +54,8 @@ class ChannelHistory {
     }
 
   private:
-    std::vector<Change> changes(const QString& condition, const QString& order) const {
-        std::vector<Change> all;
+    std::vector<ChannelChange> changes(const QString& condition, const QString& order) const {
+        std::vector<ChannelChange> all;
         for (auto row =
                  file_.run(QStringLiteral(
                                "SELECT c.step, c.row_id, c.op, coalesce(u.channels, '') FROM undo_change "
@@ -70,7 +70,7 @@ class ChannelHistory {
     }
 
     /// What replaying a change does to the fixture's channels, told to the journal of its step.
-    void follow(const Change& change) {
+    void follow(const ChannelChange& change) {
         auto& now = now_[change.fixture];
         const auto then = change.inserted ? Names{} : namesIn(change.channels);
         for (const auto& name : now)
@@ -80,7 +80,7 @@ class ChannelHistory {
         now = then;
     }
 
-    void note(const Change& change, const char* op, const std::string& name) {
+    void note(const ChannelChange& change, const char* op, const std::string& name) {
         const auto added =
             file_.run(QStringLiteral(
                           "INSERT INTO undo_change(step, table_name, op, row_id) VALUES(?, 'channel', ?, ?)"),

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/bench/grid.h"
 #include "core/spectrum/colour.h"
 #include "core/spectrum/overlay.h"
 #include "report/spectrum_figure.h"
@@ -11,11 +12,10 @@
 namespace glumet {
 namespace {
 
-constexpr double kGap = 6.0;
+constexpr double kBlendingGap = 6.0;
 constexpr double kCorner = 12.0;
 constexpr double kLeastForSpectrum = 84.0;
 constexpr int kMomentsInARow = 8;
-constexpr double kSamePlaceMm = 1.0;
 
 /// Where a spectrum would be too narrow to be read: how far off, as a bar.
 void paintBar(QPainter& p, const QRectF& box, double distance, double farthest, const Palette& c) {
@@ -73,10 +73,10 @@ BlendingFigure blendingFigure(const BlendingTest& test) {
 }
 
 QRectF blendingField(const QRectF& area, const BlendingFigure& figure, std::size_t point) {
-    const double w = std::floor((area.width() - kGap * (figure.columns - 1)) / figure.columns);
-    const double h = std::floor((area.height() - kGap * (figure.rows - 1)) / figure.rows);
-    return {area.left() + figure.points[point].column * (w + kGap),
-            area.top() + figure.points[point].row * (h + kGap), w, h};
+    const double w = std::floor((area.width() - kBlendingGap * (figure.columns - 1)) / figure.columns);
+    const double h = std::floor((area.height() - kBlendingGap * (figure.rows - 1)) / figure.rows);
+    return {area.left() + figure.points[point].column * (w + kBlendingGap),
+            area.top() + figure.points[point].row * (h + kBlendingGap), w, h};
 }
 
 void paintBlending(QPainter& p, const QRectF& area, const BlendingFigure& figure, const Palette& c,

@@ -5,14 +5,14 @@
 #include <cmath>
 #include <map>
 
+#include "core/base/interval.h"
 #include "core/bench/grid.h"
-#include "core/compare/interval.h"
 #include "report/text.h"
 
 namespace glumet {
 namespace {
 
-constexpr double kGap = 8.0;
+constexpr double kCompareGap = 8.0;
 constexpr double kCardHeight = 112.0;
 constexpr double kLowCard = 88.0;  // of two rows
 constexpr double kNarrowCard = 124.0;
@@ -230,7 +230,7 @@ std::vector<CompareCard> compareCards(const Comparison& compared, LengthUnit uni
 double cardsHeight(std::size_t count, bool low) {
     const double rows = count <= kOneRow ? 1.0 : 2.0;
     const double height = low ? kNameCard : count <= kOneRow ? kCardHeight : kLowCard;
-    return rows * height + (rows - 1.0) * (low ? kGap / 2 : kGap);
+    return rows * height + (rows - 1.0) * (low ? kCompareGap / 2 : kCompareGap);
 }
 
 std::vector<QRectF> cardRects(const QRectF& area, std::size_t count, bool low) {
@@ -239,10 +239,10 @@ std::vector<QRectF> cardRects(const QRectF& area, std::size_t count, bool low) {
     const auto columns = columnsOf(count);
     const double height = low ? kNameCard : count <= kOneRow ? kCardHeight : kLowCard;
     const double width =
-        (area.width() - kGap * static_cast<double>(columns - 1)) / static_cast<double>(columns);
-    const double step = height + (low ? kGap / 2 : kGap);
+        (area.width() - kCompareGap * static_cast<double>(columns - 1)) / static_cast<double>(columns);
+    const double step = height + (low ? kCompareGap / 2 : kCompareGap);
     for (std::size_t i = 0; i < count; ++i)
-        out.emplace_back(area.left() + static_cast<double>(i % columns) * (width + kGap),
+        out.emplace_back(area.left() + static_cast<double>(i % columns) * (width + kCompareGap),
                          area.top() + static_cast<double>(i / columns) * step, width, height);
     return out;
 }

@@ -10,13 +10,13 @@
 namespace glumet {
 namespace {
 
-constexpr int kWide = 860;
+constexpr int kCompareWide = 860;
 constexpr double kMapSide = 340.0;
 constexpr double kLowestMap = 120.0;
-constexpr double kPad = 10.0;
+constexpr double kFramePad = 10.0;
 
-QRectF inside(const QRectF& area) { return area.adjusted(kPad, kPad, -kPad, -kPad); }
-QSize sizeFor(double height) { return {kWide, static_cast<int>(std::ceil(height + 2 * kPad))}; }
+QRectF withinFrame(const QRectF& area) { return area.adjusted(kFramePad, kFramePad, -kFramePad, -kFramePad); }
+QSize sizeFor(double height) { return {kCompareWide, static_cast<int>(std::ceil(height + 2 * kFramePad))}; }
 
 PageFigure fieldsPicture(const Comparison& compared, std::size_t chosen, std::size_t against) {
     PageFigure figure;
@@ -25,7 +25,7 @@ PageFigure fieldsPicture(const Comparison& compared, std::size_t chosen, std::si
     figure.alt = say(GLUMET_SAY("Core", "A small profile of each fixture's light across the tank."));
     figure.size = sizeFor(cardsHeight(shownOf(compared, chosen, against).size()));
     figure.paint = [&compared, chosen, against](QPainter& p, const QRectF& area, LengthUnit unit) {
-        paintCards(p, inside(area), compareCards(compared, unit, chosen, against), paper());
+        paintCards(p, withinFrame(area), compareCards(compared, unit, chosen, against), paper());
     };
     return figure;
 }
@@ -41,7 +41,7 @@ PageFigure alikePicture(const Comparison& compared, std::size_t chosen, std::siz
     figure.alt = say(GLUMET_SAY("Core", "A table of conditions: a mark for each fixture and condition."));
     figure.size = sizeFor(alikeHeight(table));
     figure.paint = [table](QPainter& p, const QRectF& area, LengthUnit) {
-        paintAlike(p, inside(area), table, paper());
+        paintAlike(p, withinFrame(area), table, paper());
     };
     return figure;
 }
@@ -57,7 +57,7 @@ PageFigure boardPicture(const Comparison& compared, std::size_t chosen, std::siz
     figure.alt = say(GLUMET_SAY("Core", "A row of marks for each criterion; the table has the figures."));
     figure.size = sizeFor(kBoardHead + kBoardRow * static_cast<double>(lines.size()));
     figure.paint = [lines, chosen, against](QPainter& p, const QRectF& area, LengthUnit) {
-        paintBoard(p, inside(area), lines, chosen, against, -1, paper());
+        paintBoard(p, withinFrame(area), lines, chosen, against, -1, paper());
     };
     return figure;
 }

@@ -11,9 +11,9 @@ namespace {
 
 constexpr double kHours = 24.0;
 constexpr double kLeft = 44.0;
-constexpr double kBottom = 22.0;
-constexpr double kTop = 20.0;
-constexpr double kLabelSize = 12.0;
+constexpr double kDayBottom = 22.0;
+constexpr double kDayTop = 20.0;
+constexpr double kDayLabelSize = 12.0;
 
 struct Scale {
     QRectF plot;
@@ -37,13 +37,13 @@ double greatestOf(const DayFigure& figure) {
 }
 
 void paintGrid(QPainter& p, const Scale& s, const Palette& c) {
-    p.setFont(houseFont(kLabelSize));
+    p.setFont(houseFont(kDayLabelSize));
     for (int hour = 0; hour <= 24; hour += 3) {
         const double x = s.at(hour, 0).x();
         p.setPen(QPen(c.line, 1));
         p.drawLine(QPointF(x, s.plot.top()), QPointF(x, s.plot.bottom()));
         p.setPen(c.muted);
-        p.drawText(QRectF(x - 24, s.plot.bottom() + 3, 48, kBottom), Qt::AlignHCenter | Qt::AlignTop,
+        p.drawText(QRectF(x - 24, s.plot.bottom() + 3, 48, kDayBottom), Qt::AlignHCenter | Qt::AlignTop,
                    QString::number(hour));
     }
     for (const double tick : roundTicks(0.0, s.top, 4)) {
@@ -93,14 +93,14 @@ void paintDay(QPainter& p, const QRectF& area, const DayFigure& figure, const Pa
     p.save();
     p.setRenderHint(QPainter::Antialiasing);
     Scale s;
-    s.plot = area.adjusted(kLeft, kTop, -12, -kBottom);
+    s.plot = area.adjusted(kLeft, kDayTop, -12, -kDayBottom);
     const double greatest = greatestOf(figure);
     s.top = greatest > 0.0 ? greatest * 1.12 : 1.0;
     paintGrid(p, s, c);
     for (const auto& peak : figure.short_peaks) {
         p.fillRect(QRectF(s.at(peak.from_h, s.top), s.at(peak.to_h, 0)), QBrush(c.accent, Qt::BDiagPattern));
         p.setPen(c.accent);
-        p.setFont(houseFont(kLabelSize));
+        p.setFont(houseFont(kDayLabelSize));
         p.drawText(QRectF(s.at(peak.to_h, s.top).x() + 5, s.plot.top(), 140, 16),
                    Qt::AlignLeft | Qt::AlignVCenter,
                    tr("short peak, %1 min").arg(qRound(peak.hours() * 60.0)));
@@ -111,7 +111,7 @@ void paintDay(QPainter& p, const QRectF& area, const DayFigure& figure, const Pa
         p.setPen(QPen(c.accent, 1.4, Qt::DashLine));
         const double y = s.at(0, figure.plateau).y();
         p.drawLine(QPointF(s.plot.left(), y), QPointF(s.plot.right(), y));
-        p.setFont(houseFont(kLabelSize));
+        p.setFont(houseFont(kDayLabelSize));
         p.drawText(QRectF(s.plot.left() + 4, y - 17, 200, 16), Qt::AlignLeft | Qt::AlignVCenter,
                    tr("plateau %1").arg(text(ppfdFigure(Ppfd(figure.plateau)))));
     }

@@ -19,9 +19,9 @@
 namespace glumet {
 namespace {
 
-constexpr double kWide = 794.0;  // A4 at 96 dpi
+constexpr double kSheetWide = 794.0;  // A4 at 96 dpi
 constexpr double kTall = 1123.0;
-constexpr double kMargin = 48.0;
+constexpr double kSheetMargin = 48.0;
 constexpr int kDpi = 300;
 
 const Palette& printed() {
@@ -67,11 +67,11 @@ class Sheets {
         if (pages_++ > 0) {
             writer_.newPage();
         }
-        double y = kMargin;
-        y += words({kMargin, y, kWide - 2 * kMargin, 60}, title, 20, true) + 2;
-        y += words({kMargin, y, kWide - 2 * kMargin, 40}, below, 11, false, true) + 8;
+        double y = kSheetMargin;
+        y += words({kSheetMargin, y, kSheetWide - 2 * kSheetMargin, 60}, title, 20, true) + 2;
+        y += words({kSheetMargin, y, kSheetWide - 2 * kSheetMargin, 40}, below, 11, false, true) + 8;
         p_.setPen(QPen(printed().text, 1.2));
-        p_.drawLine(QPointF(kMargin, y), QPointF(kWide - kMargin, y));
+        p_.drawLine(QPointF(kSheetMargin, y), QPointF(kSheetWide - kSheetMargin, y));
         return y + 14;
     }
 
@@ -85,23 +85,25 @@ class Sheets {
         const auto name = text(configurationName(bench_, sweep_.configuration));
         double y = heading(tr("Before the first reading"), name);
         for (const auto kind : kCheckKinds) {
-            box(kMargin, y + 2, 13, 13);
+            box(kSheetMargin, y + 2, 13, 13);
             const QString check = text(checkName(kind), unit_);
-            words({kMargin + 24, y, 330, 20}, check.left(1).toUpper() + check.mid(1), 13, true);
-            box(kWide - kMargin - 250, y - 3, 170, 24);
-            words({kWide - kMargin - 70, y, 80, 20}, text(checkUnit(kind)), 11, false, true);
+            words({kSheetMargin + 24, y, 330, 20}, check.left(1).toUpper() + check.mid(1), 13, true);
+            box(kSheetWide - kSheetMargin - 250, y - 3, 170, 24);
+            words({kSheetWide - kSheetMargin - 70, y, 80, 20}, text(checkUnit(kind)), 11, false, true);
             y += 36;
         }
         y = runsTable(y + 6);
         for (const auto& caution : usualCautions())
-            y += words({kMargin, y, kWide - 2 * kMargin, 60}, text(caution, unit_), 10, false, true) + 5;
+            y += words({kSheetMargin, y, kSheetWide - 2 * kSheetMargin, 60}, text(caution, unit_), 10, false,
+                       true) +
+                 5;
     }
 
     double runsTable(double y) {
         std::vector<Run> left;
         for (const auto index : sweep_.runs) left.push_back(bench_.run(index));
         const auto time = estimateOf(left, paceOf(bench_));
-        y += words({kMargin, y, kWide - 2 * kMargin, 20},
+        y += words({kSheetMargin, y, kSheetWide - 2 * kSheetMargin, 20},
                    tr("%1 points on %2 planes, about %3")
                        .arg(time.points)
                        .arg(time.planes)
@@ -114,8 +116,8 @@ class Sheets {
                 if (plane.grid && nextOnWay(bench_, run, plane))
                     depths << text(lengthFigure(plane.depth, unit_));
             if (depths.isEmpty() || y > kTall - 260) continue;
-            box(kMargin, y + 2, 11, 11);
-            y += words({kMargin + 24, y, kWide - 2 * kMargin - 24, 20},
+            box(kSheetMargin, y + 2, 11, 11);
+            y += words({kSheetMargin + 24, y, kSheetWide - 2 * kSheetMargin - 24, 20},
                        tr("Lamp at %1; planes %2 %3 under water")
                            .arg(length(run.height), depths.join(QStringLiteral(", ")), text(unitName(unit_))),
                        12, false) +
@@ -134,9 +136,10 @@ class Sheets {
         plan.route = plan.numbers = true;
         for (const auto& value : plan.values)
             plan.faces.push_back({value ? text(ppfdFigure(*value)) : QString(), printed().ground});
-        const QRectF area(kMargin, y, kWide - 2 * kMargin, 470);
+        const QRectF area(kSheetMargin, y, kSheetWide - 2 * kSheetMargin, 470);
         paintPlan(p_, area, plan, printed(), true);
-        const double used = (kWide - 2 * kMargin - 36) * plan.width.value() / plan.length.value() + 40;
+        const double used =
+            (kSheetWide - 2 * kSheetMargin - 36) * plan.width.value() / plan.length.value() + 40;
         y += std::min(470.0, used) + 16;
         table(run, plane, plan.way, y);
     }
@@ -145,21 +148,21 @@ class Sheets {
     void table(const Run& run, const Plane& plane, const std::vector<Cell>& way, double top) {
         constexpr double kColumn = 174.0;
         constexpr double kRow = 19.0;
-        double x = kMargin;
+        double x = kSheetMargin;
         double y = top;
         int number = 0;
         const auto read = readingOfCell(*plane.grid, plane.readings);
         for (const auto cell : way) {
             ++number;
             if (read[static_cast<std::size_t>(cell.row * plane.grid->columns() + cell.column)] >= 0) continue;
-            if (y + kRow > kTall - kMargin) {
+            if (y + kRow > kTall - kSheetMargin) {
                 y = top;
                 x += kColumn;
             }
-            if (x + kColumn > kWide - kMargin + 4) {
+            if (x + kColumn > kSheetWide - kSheetMargin + 4) {
                 heading(tr("More points"), text(configurationName(bench_, configurationOf(run))));
-                top = y = kMargin + 70;
-                x = kMargin;
+                top = y = kSheetMargin + 70;
+                x = kSheetMargin;
             }
             words({x, y + 3, 26, 16}, QString::number(number), 9, false, true);
             words({x + 24, y + 2, 66, 16}, text(cellName(*plane.grid, cell)), 11, true);

@@ -14,7 +14,7 @@ namespace {
 constexpr double kMarkGutter = 30.0;  // marks of the heights, left of the tank
 constexpr double kRightGutter = 42.0;
 constexpr double kBodyMm = 24.0;
-constexpr double kReach = 11.0;  // px
+constexpr double kSectionReach = 11.0;  // px
 constexpr double kRimMm = 30.0;
 
 QString lengthNumber(Millimetre length, LengthUnit unit) {
@@ -297,7 +297,7 @@ SectionLayout::SectionLayout(const QRectF& area, const SectionData& data) {
 
 std::optional<Millimetre> SectionLayout::heightNear(const SectionData& data, const QPointF& point) const {
     std::optional<Millimetre> best;
-    double distance = kReach;
+    double distance = kSectionReach;
     for (const auto& mark : data.heights) {
         const double d = std::abs(point.y() - yOfHeight(mark.height));
         if (d < distance) {
@@ -312,7 +312,7 @@ std::optional<Millimetre> SectionLayout::depthNear(const SectionData& data, cons
     // Anywhere between the shelf and the one above it belongs to the shelf: its profile stands there.
     if (point.y() < surface_) return std::nullopt;
     for (const auto& shelf : data.shelves)
-        if (point.y() <= yOfDepth(shelf.depth) + kReach) return shelf.depth;
+        if (point.y() <= yOfDepth(shelf.depth) + kSectionReach) return shelf.depth;
     return std::nullopt;
 }
 

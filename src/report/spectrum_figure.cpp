@@ -11,22 +11,22 @@ namespace {
 constexpr double kBandHeight = 26.0;
 constexpr double kBandWords = 46.0;  ///< figures and two lines of names
 constexpr double kAxis = 20.0;
-constexpr double kTop = 24.0;  ///< of the figures over peaks
+constexpr double kSpectrumTop = 24.0;  ///< of the figures over peaks
 constexpr double kHeadroom = 1.06;
 constexpr double kLeastGapLabel = 70.0;
-constexpr double kLabelSize = 12.0;
+constexpr double kSpectrumLabelSize = 12.0;
 
-struct Layout {
+struct SpectrumLayout {
     QRectF plot;
     QRectF bands;
     double top = 1.0;  ///< value at the plot's upper edge
 };
 
-Layout layoutOf(const QRectF& area, const SpectrumFigure& figure) {
-    Layout out;
+SpectrumLayout layoutOf(const QRectF& area, const SpectrumFigure& figure) {
+    SpectrumLayout out;
     const bool bands = !figure.bands.empty();
     const double below = kAxis + (bands ? kBandHeight + kBandWords : 0.0);
-    out.plot = area.adjusted(4, kTop, -4, -below);
+    out.plot = area.adjusted(4, kSpectrumTop, -4, -below);
     out.bands = QRectF(out.plot.left(), out.plot.bottom() + kAxis, out.plot.width(), kBandHeight);
     double greatest = 0.0;
     const auto take = [&](const SpectrumFigure::Line& line) {
@@ -44,7 +44,7 @@ double xIn(const QRectF& plot, double nm) {
 }
 
 void paintGrid(QPainter& p, const QRectF& plot, const Palette& c) {
-    p.setFont(houseFont(kLabelSize));
+    p.setFont(houseFont(kSpectrumLabelSize));
     for (int nm = 400; nm <= 750; nm += 50) {
         const double x = xIn(plot, nm);
         p.setPen(QPen(c.line, 1.0));
@@ -57,7 +57,7 @@ void paintGrid(QPainter& p, const QRectF& plot, const Palette& c) {
     p.drawLine(plot.bottomLeft(), plot.bottomRight());
 }
 
-void paintMain(QPainter& p, const Layout& at, const SpectrumFigure& figure, const Palette& c) {
+void paintMain(QPainter& p, const SpectrumLayout& at, const SpectrumFigure& figure, const Palette& c) {
     const auto line = spectrumLine(at.plot, figure.main->spectrum, at.top);
     if (line.isEmpty()) return;
     QPolygonF body = line;
@@ -73,7 +73,7 @@ void paintMain(QPainter& p, const Layout& at, const SpectrumFigure& figure, cons
     p.drawPolyline(line);
 }
 
-void paintSpan(QPainter& p, const Layout& at, const SpectrumFigure& figure, const Palette& c) {
+void paintSpan(QPainter& p, const SpectrumLayout& at, const SpectrumFigure& figure, const Palette& c) {
     if (!figure.span) return;
     auto body = spectrumLine(at.plot, figure.span->high, at.top);
     auto low = spectrumLine(at.plot, figure.span->low, at.top);
@@ -86,13 +86,13 @@ void paintSpan(QPainter& p, const Layout& at, const SpectrumFigure& figure, cons
     p.drawPolygon(body);
     p.setBrush(Qt::NoBrush);
     p.setPen(c.muted);
-    p.setFont(houseFont(kLabelSize));
+    p.setFont(houseFont(kSpectrumLabelSize));
     p.drawText(QRectF(at.plot.right() - 240,
                       at.plot.top() + 2 + 18 * static_cast<double>(figure.others.size()), 240, 16),
                Qt::AlignRight | Qt::AlignVCenter, figure.span->name);
 }
 
-void paintOthers(QPainter& p, const Layout& at, const SpectrumFigure& figure, const Palette& c) {
+void paintOthers(QPainter& p, const SpectrumLayout& at, const SpectrumFigure& figure, const Palette& c) {
     static const std::array kWays{QVector<qreal>{6, 4}, QVector<qreal>{2, 3}, QVector<qreal>{10, 3, 2, 3}};
     double y = at.plot.top() + 2;
     for (std::size_t i = 0; i < figure.others.size(); ++i) {
@@ -101,7 +101,7 @@ void paintOthers(QPainter& p, const Layout& at, const SpectrumFigure& figure, co
         p.setPen(pen);
         p.drawPolyline(spectrumLine(at.plot, figure.others[i].spectrum, at.top));
         // Its name to the right, where spectra are low.
-        p.setFont(houseFont(kLabelSize));
+        p.setFont(houseFont(kSpectrumLabelSize));
         const QRectF name(at.plot.right() - 240, y, 208, 16);
         p.drawLine(QPointF(at.plot.right() - 26, y + 8), QPointF(at.plot.right(), y + 8));
         p.setPen(c.muted);
@@ -110,7 +110,7 @@ void paintOthers(QPainter& p, const Layout& at, const SpectrumFigure& figure, co
     }
 }
 
-void paintGaps(QPainter& p, const Layout& at, const SpectrumFigure& figure, const Palette& c) {
+void paintGaps(QPainter& p, const SpectrumLayout& at, const SpectrumFigure& figure, const Palette& c) {
     for (const auto& gap : figure.gaps) {
         const QRectF box(QPointF(xIn(at.plot, gap.from_nm), at.plot.bottom() - 34),
                          QPointF(xIn(at.plot, gap.to_nm), at.plot.bottom()));
@@ -119,12 +119,12 @@ void paintGaps(QPainter& p, const Layout& at, const SpectrumFigure& figure, cons
         p.drawRoundedRect(box, 3, 3);
         if (box.width() < kLeastGapLabel) continue;
         p.setPen(c.accent);
-        p.setFont(houseFont(kLabelSize));
+        p.setFont(houseFont(kSpectrumLabelSize));
         p.drawText(box, Qt::AlignCenter, tr("gap %1–%2").arg(qRound(gap.from_nm)).arg(qRound(gap.to_nm)));
     }
 }
 
-void paintPeaks(QPainter& p, const Layout& at, const SpectrumFigure& figure, const Palette& c) {
+void paintPeaks(QPainter& p, const SpectrumLayout& at, const SpectrumFigure& figure, const Palette& c) {
     p.setFont(houseFont(14, true));
     p.setPen(c.text);
     for (const auto& peak : figure.peaks) {
@@ -144,7 +144,7 @@ void paintBand(QPainter& p, const QRectF& box, double share, double greatest, co
     p.drawRect(QRectF(inner.left(), inner.bottom() - height, inner.width(), height));
 }
 
-void paintBands(QPainter& p, const Layout& at, const SpectrumFigure& figure, const Palette& c) {
+void paintBands(QPainter& p, const SpectrumLayout& at, const SpectrumFigure& figure, const Palette& c) {
     if (figure.bands.size() != figure.shares.size()) return;
     const double greatest =
         figure.shares.empty() ? 0.0 : *std::max_element(figure.shares.begin(), figure.shares.end());

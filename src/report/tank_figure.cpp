@@ -14,7 +14,7 @@ namespace {
 constexpr double kMapCellMm = 40.0;
 constexpr int kMostCells = 60;
 constexpr double kMark = 8.0;
-constexpr double kReach = 22.0;
+constexpr double kTankReach = 22.0;
 constexpr double kColumn = 1.5;  // px
 constexpr double kChangeTall = 13.0;
 constexpr double kOutside = 4.0;           // how much worse words outside the tank are than over others
@@ -252,7 +252,7 @@ QPointF tankPoint(const QRectF& area, const TankFigure& figure, double x_mm, dou
 
 std::optional<std::size_t> markNear(const QRectF& area, const TankFigure& figure, const QPointF& point) {
     std::optional<std::size_t> nearest;
-    double best = kReach;
+    double best = kTankReach;
     for (std::size_t i = 0; i < figure.marks.size(); ++i) {
         const QPointF off = tankPoint(area, figure, figure.marks[i].x_mm, figure.marks[i].y_mm) - point;
         if (const double away = std::hypot(off.x(), off.y()); away < best) {

@@ -4,11 +4,12 @@
 
 #include <numbers>
 
+#include "core/base/angle.h"
+
 namespace glumet {
 namespace {
 
 using std::numbers::pi;
-constexpr double kDegree = pi / 180.0;
 
 /// ∫ (a + b θ) sin θ dθ = −(a + b θ) cos θ + b sin θ.
 double linearTimesSine(double a, double b, double from, double to) {

@@ -19,6 +19,10 @@ struct Spectrum {
     bool operator==(const Spectrum&) const = default;
 };
 
+/// What an eye sees.
+inline constexpr double kSeenFromNm = 380.0;
+inline constexpr double kSeenToNm = 780.0;
+/// What is taken at all.
 inline constexpr double kShortestNm = 200.0;
 inline constexpr double kLongestNm = 1200.0;
 

@@ -3,14 +3,10 @@
 #include <algorithm>
 #include <cctype>
 
+#include "core/base/trimmed.h"
+
 namespace glumet {
 namespace {
-
-std::string_view trimmed(std::string_view word) {
-    const auto from = word.find_first_not_of(' ');
-    return from == std::string_view::npos ? std::string_view()
-                                          : word.substr(from, word.find_last_not_of(' ') - from + 1);
-}
 
 std::vector<std::string_view> listed(std::string_view names) {
     std::vector<std::string_view> list;

@@ -10,6 +10,8 @@ namespace glumet {
 
 /// Two positions closer than this are the same point, mm: finer than anyone places a probe.
 inline constexpr double kSamePointMm = 0.5;
+/// Places this close along an axis are one where an instrument was put there twice, by hand.
+inline constexpr double kSamePlaceMm = 1.0;
 
 /// Whether two readings were taken at the same point.
 bool samePoint(const Reading& a, const Reading& b);

@@ -4,8 +4,8 @@
 #include <cmath>
 #include <map>
 
+#include "core/base/interval.h"
 #include "core/bench/grid.h"
-#include "core/compare/interval.h"
 
 namespace glumet {
 namespace {

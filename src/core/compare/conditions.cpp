@@ -19,7 +19,7 @@ constexpr double kAgeClass = 1000.0;  // hours
 using State = ConditionState;
 
 /// One side as its run says it.
-struct Side {
+struct RunSide {
     const Bench& bench;
     const Contender& contender;
     const Run& run;
@@ -30,7 +30,7 @@ struct Side {
 
 class Conditions {
   public:
-    Conditions(Side a, Side b, const std::vector<Condition>& on_purpose)
+    Conditions(RunSide a, RunSide b, const std::vector<Condition>& on_purpose)
         : a_(a), b_(b), on_purpose_(on_purpose) {}
 
     std::vector<ConditionRow> all() {
@@ -89,16 +89,16 @@ class Conditions {
     }
 
     void addWhatIsCompared() {
-        const auto fixture = [](const Side& s) {
+        const auto fixture = [](const RunSide& s) {
             return nameIn(s.bench.fixtures, s.configuration().fixture, "");
         };
         const Unlike meant{State::OnPurpose, {}};
         add(Condition::Fixture, fixture(a_), fixture(b_), fixture(a_) == fixture(b_), meant);
-        const auto accessory = [](const Side& s) {
+        const auto accessory = [](const RunSide& s) {
             return nameIn(s.bench.accessories, s.configuration().accessory, GLUMET_SAY("Core", "none"));
         };
         add(Condition::Accessory, accessory(a_), accessory(b_), accessory(a_) == accessory(b_), meant);
-        const auto channels = [](const Side& s) {
+        const auto channels = [](const RunSide& s) {
             const auto name = presetName(s.bench, s.configuration());
             return name.empty() ? Words() : Words(verbatim(name));
         };
@@ -107,15 +107,19 @@ class Conditions {
             sameName(presetName(a_.bench, a_.configuration()), presetName(b_.bench, b_.configuration())),
             meant);
         addLevel();
-        const auto count = [](const Side& s) { return Words(say("{}", Count{s.configuration().fixtures})); };
+        const auto count = [](const RunSide& s) {
+            return Words(say("{}", Count{s.configuration().fixtures}));
+        };
         add(Condition::Count, count(a_), count(b_), count(a_) == count(b_), meant);
-        const auto turn = [](const Side& s) { return Words(say("{}°", Figure{s.configuration().turn_deg})); };
+        const auto turn = [](const RunSide& s) {
+            return Words(say("{}°", Figure{s.configuration().turn_deg}));
+        };
         add(Condition::Turn, turn(a_), turn(b_), turn(a_) == turn(b_),
             byFit(say(GLUMET_SAY("Core", "Hang both the same way and read one again."))));
     }
 
     void addLevel() {
-        const auto level = [](const Side& s) {
+        const auto level = [](const RunSide& s) {
             return Words(say("{} %", Figure{100.0 * s.contender.level}));
         };
         const bool same = std::abs(a_.contender.level - b_.contender.level) < 1e-6;
@@ -130,10 +134,10 @@ class Conditions {
 
     void addTankAndWater() {
         // Over which it is compared, or, where nothing speaks for it there, over which it was read.
-        const auto tankOf = [](const Side& s) {
+        const auto tankOf = [](const RunSide& s) {
             return s.contender.speaks() ? s.contender.tank : s.run.tank;
         };
-        const auto tank = [&](const Side& s) { return nameIn(s.bench.tanks, tankOf(s), ""); };
+        const auto tank = [&](const RunSide& s) { return nameIn(s.bench.tanks, tankOf(s), ""); };
         const auto alike = [&] {
             const auto* a = byId(a_.bench.tanks, tankOf(a_));
             const auto* b = byId(b_.bench.tanks, tankOf(b_));
@@ -142,10 +146,10 @@ class Conditions {
                     a->water_depth == b->water_depth && a->walls == b->walls &&
                     a->water_kind == b->water_kind);
         };
-        const auto moved = [&](const Side& s) { return s.modelled() && s.run.tank != tankOf(s); };
+        const auto moved = [&](const RunSide& s) { return s.modelled() && s.run.tank != tankOf(s); };
         addRecorded(Condition::Tank, tank(a_), tank(b_), alike() && !moved(a_) && !moved(b_),
                     byFit(say(GLUMET_SAY("Core", "Read one of them again in the other's tank."))));
-        const auto water = [](const Side& s) {
+        const auto water = [](const RunSide& s) {
             constexpr std::array kWater{GLUMET_SAY("Core", "still"), GLUMET_SAY("Core", "moving"),
                                         GLUMET_SAY("Core", "dry")};
             return Words(say(kWater[static_cast<std::size_t>(s.configuration().water)]));
@@ -163,10 +167,10 @@ class Conditions {
     void addPlaces() {
         addGrid();
         addDepths();
-        const auto height = [](const Side& s) { return Words(say("{}", s.contender.height)); };
+        const auto height = [](const RunSide& s) { return Words(say("{}", s.contender.height)); };
         const auto off = [](Millimetre a, Millimetre b) { return std::abs((a - b).value()) > kSamePointMm; };
         const bool same = !off(a_.contender.height, b_.contender.height);
-        const auto not_read = [&](const Side& s) { return off(s.run.height, s.contender.height); };
+        const auto not_read = [&](const RunSide& s) { return off(s.run.height, s.contender.height); };
         const bool own = a_.contender.own_height && b_.contender.own_height;
         const bool modelled = same && (not_read(a_) || not_read(b_));
         add(Condition::Height, height(a_), height(b_), same && !modelled,
@@ -229,7 +233,7 @@ class Conditions {
     }
 
     /// The meter's factor for the run's channels, where one is applied.
-    static const MeterCorrection* factorOf(const Side& side) {
+    static const MeterCorrection* factorOf(const RunSide& side) {
         const auto* meter = byId(side.bench.meters, side.run.meter);
         if (meter == nullptr) return nullptr;
         const auto channels = presetName(side.bench, side.configuration());
@@ -239,13 +243,13 @@ class Conditions {
         return nullptr;
     }
 
-    static bool immersed(const Side& side) {
+    static bool immersed(const RunSide& side) {
         const auto* meter = byId(side.bench.meters, side.run.meter);
         return meter != nullptr && meter->immersion_by != ImmersionBy::Nobody;
     }
 
     void addMeter() {
-        const auto meter = [](const Side& s) { return nameIn(s.bench.meters, s.run.meter, ""); };
+        const auto meter = [](const RunSide& s) { return nameIn(s.bench.meters, s.run.meter, ""); };
         const auto* factor_a = factorOf(a_);
         const auto* factor_b = factorOf(b_);
         const bool both = factor_a != nullptr && factor_b != nullptr;
@@ -258,7 +262,7 @@ class Conditions {
                                   say(GLUMET_SAY("Core",
                                                  "Read both meters side by side in Bench, or read one "
                                                  "again with the other's meter."))});
-        const auto correction = [](const Side& s, const MeterCorrection* factor) {
+        const auto correction = [](const RunSide& s, const MeterCorrection* factor) {
             if (byId(s.bench.meters, s.run.meter) == nullptr) return Words();
             Words out = factor == nullptr ? Words(say(GLUMET_SAY("Core", "no factor")))
                                           : Words(say(GLUMET_SAY("Core", "× {}"), Figure{factor->factor, 3}));
@@ -283,7 +287,7 @@ class Conditions {
     }
 
     void addCareTaken() {
-        const auto warm = [](const Side& s) {
+        const auto warm = [](const RunSide& s) {
             return s.run.warm_up_min ? Words(say(GLUMET_SAY("Core", "{} min"), Figure{*s.run.warm_up_min, 0}))
                                      : Words();
         };
@@ -293,7 +297,7 @@ class Conditions {
             (warm(a_).empty() == warm(b_).empty()) && is_warm(a_.run) && is_warm(b_.run),
             {State::NotComparable,
              say(GLUMET_SAY("Core", "Let it burn for {} minutes, then read again."), Figure{kWarmMin, 0})});
-        const auto dark = [](const Side& s) {
+        const auto dark = [](const RunSide& s) {
             return s.run.dark_reading ? Words(say("{}", *s.run.dark_reading)) : Words();
         };
         const bool none_taken_off = a_.contender.dark == 0.0 && b_.contender.dark == 0.0;
@@ -301,7 +305,7 @@ class Conditions {
                     dark(a_).empty() == dark(b_).empty() && none_taken_off,
                     {State::Corrected, say(GLUMET_SAY("Core", "The dark reading is taken off."))});
         addAge();
-        const auto reader = [](const Side& s) {
+        const auto reader = [](const RunSide& s) {
             return s.configuration().byOthers() ? Words(verbatim(s.configuration().read_by))
                                                 : Words(say(GLUMET_SAY("Core", "ourselves")));
         };
@@ -311,7 +315,7 @@ class Conditions {
     }
 
     void addAge() {
-        const auto age = [](const Side& s) {
+        const auto age = [](const RunSide& s) {
             return s.run.hours ? Words(say(GLUMET_SAY("Core", "{} h"), Figure{*s.run.hours, 0})) : Words();
         };
         const double ha = a_.run.hours.value_or(0.0);
@@ -328,8 +332,8 @@ class Conditions {
                                              Figure{std::abs(ha - hb), 0})});
     }
 
-    Side a_;
-    Side b_;
+    RunSide a_;
+    RunSide b_;
     const std::vector<Condition>& on_purpose_;
     std::vector<ConditionRow> rows_;
 };

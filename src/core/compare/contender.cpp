@@ -4,9 +4,9 @@
 #include <cmath>
 #include <map>
 
+#include "core/base/interval.h"
 #include "core/bench/grid.h"
 #include "core/bench/plane_grid.h"
-#include "core/compare/interval.h"
 #include "core/fit/bench_scene.h"
 #include "core/fit/posterior_draws.h"
 #include "core/survey/repeatability.h"

@@ -4,8 +4,8 @@
 #include <array>
 #include <cmath>
 
+#include "core/base/interval.h"
 #include "core/compare/conditions.h"
-#include "core/compare/interval.h"
 #include "core/compare/room_light.h"
 #include "core/fit/bench_scene.h"
 #include "core/fit/described_model.h"

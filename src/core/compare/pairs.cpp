@@ -3,13 +3,13 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/base/interval.h"
 #include "core/bench/grid.h"
-#include "core/compare/interval.h"
 
 namespace glumet {
 namespace {
 
-constexpr double kSamePlaceMm = 5.0;
+constexpr double kComparedPlaceMm = 5.0;
 constexpr int kFewestAlong = 4;
 constexpr double kIndependent = 0.53;
 constexpr double kLeastOfStated = 0.25;
@@ -26,7 +26,8 @@ Ratio ratioOf(double value, double error) {
 
 const ComparedPoint* pointAt(const ComparedPlane& plane, const ComparedPoint& like, std::size_t guess) {
     const auto near = [&](const ComparedPoint& p) {
-        return std::abs(p.x_mm - like.x_mm) <= kSamePlaceMm && std::abs(p.y_mm - like.y_mm) <= kSamePlaceMm;
+        return std::abs(p.x_mm - like.x_mm) <= kComparedPlaceMm &&
+               std::abs(p.y_mm - like.y_mm) <= kComparedPlaceMm;
     };
     if (guess < plane.points.size() && near(plane.points[guess])) return &plane.points[guess];
     const auto found = std::find_if(plane.points.begin(), plane.points.end(), near);

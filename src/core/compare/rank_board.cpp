@@ -5,8 +5,8 @@
 #include <numeric>
 #include <random>
 
+#include "core/base/interval.h"
 #include "core/base/parallel.h"
-#include "core/compare/interval.h"
 #include "core/verdicts/goal_level.h"
 
 namespace glumet {

@@ -1,8 +1,8 @@
 #include "core/compare/room_light.h"
 
 #include <cmath>
-#include <numbers>
 
+#include "core/base/angle.h"
 #include "core/light/budget.h"
 
 namespace glumet {
@@ -11,7 +11,7 @@ namespace {
 /// What one emitter sends to the eye; 0 where something hides it.
 double toEye(const LightScene& scene, const SceneFixture& fixture, const SceneEmitter& emitter,
              const ViewerEye& eye) {
-    const double turn = fixture.rotation_deg * std::numbers::pi / 180.0;
+    const double turn = fixture.rotation_deg * kDegree;
     const double x = fixture.x_mm + emitter.dx_mm * std::cos(turn) - emitter.dy_mm * std::sin(turn);
     const double y = fixture.y_mm + emitter.dx_mm * std::sin(turn) + emitter.dy_mm * std::cos(turn);
     const double dx = 0.5 * scene.length_mm - x;

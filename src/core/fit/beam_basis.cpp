@@ -3,12 +3,13 @@
 #include <cmath>
 #include <numbers>
 
+#include "core/base/angle.h"
+
 namespace glumet {
 namespace {
 
 using std::numbers::pi;
 
-constexpr double kDegree = pi / 180.0;
 constexpr int kMirrored = 7;  ///< azimuths at 0, 15 … 90 degrees
 constexpr int kPeriodic = 8;
 

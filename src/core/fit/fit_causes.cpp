@@ -9,14 +9,14 @@
 namespace glumet {
 namespace {
 
-constexpr int kQuickRounds = 6;
+constexpr int kCauseRounds = 6;
 /// What is left of the strain at most, for a cause to be named.
-constexpr double kExplained = 0.5;
+constexpr double kStrainExplained = 0.5;
 constexpr std::size_t kLeastRuns = 3;  // the rest must hold two
 
 FitOptions quick(const FitOptions& options) {
     auto asked = options;
-    asked.most_iterations = kQuickRounds;
+    asked.most_iterations = kCauseRounds;
     asked.progress = [](double) {};
     return asked;
 }
@@ -138,7 +138,7 @@ std::optional<FitCause> likeliestCause(const FitResult& fit, const Bench& bench,
     });
     if (options.stop.stop_requested()) return std::nullopt;
     std::optional<FitCause> best;
-    double least = kExplained * strainOf(fit, bench);
+    double least = kStrainExplained * strainOf(fit, bench);
     for (std::size_t i = 0; i < suspects.size(); ++i) {
         if (!fits[i]) continue;
         const double strain = strainOf(*fits[i], suspects[i].bench);

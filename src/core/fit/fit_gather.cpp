@@ -6,6 +6,7 @@
 #include <map>
 #include <numbers>
 
+#include "core/base/angle.h"
 #include "core/bench/bench_rules.h"
 #include "core/bench/grid.h"
 #include "core/bench/sweep.h"
@@ -25,9 +26,8 @@ Eigen::VectorXd plainBeam() {
     const auto plain = *Beam::halfAngle(kStartHalfAngle);
     Eigen::VectorXd beam(BeamBasis::kSize);
     for (Eigen::Index k = 0; k < beam.size(); ++k)
-        beam(k) =
-            plain.intensity(std::cos(std::min(90.0, 90.0 * static_cast<double>(k) / BeamBasis::kIntervals) *
-                                     std::numbers::pi / 180.0));
+        beam(k) = plain.intensity(
+            std::cos(std::min(90.0, 90.0 * static_cast<double>(k) / BeamBasis::kIntervals) * kDegree));
     return beam;
 }
 

@@ -37,7 +37,7 @@ constexpr std::array kLayouts{
     Layout{GLUMET_SAY("Core", "a large panel"), {6, 4, 78, 84}, {9, 6, 52, 56}}};
 
 constexpr double kSpread = 0.3;      // prior of a candidate's spread, relative
-constexpr int kQuickRounds = 5;      // of a candidate with a round beam
+constexpr int kCandidateRounds = 5;  // of a candidate with a round beam
 constexpr std::size_t kWeighed = 3;  // candidates that are fitted in full and weighed …
 constexpr std::size_t kRivals = 2;   // … and against a layout that was described, of which the best counts
 /// A difference of evidence counts so much less than were the readings independent and the model true.
@@ -145,7 +145,7 @@ Expected<std::vector<Candidate>> fitted(const std::vector<const Layout*>& layout
         asked.emitters = emittersOf(whole ? layouts[i]->fine : layouts[i]->coarse);
         asked.spread = kSpread;
         asked.shapes = whole;
-        if (!whole) asked.most_iterations = kQuickRounds;
+        if (!whole) asked.most_iterations = kCandidateRounds;
         asked.progress = [&, i](double share) { shares.set(first_share + i, share); };
         fits[i] = fitFixture(bench, runs, asked);
         shares.set(first_share + i, 1.0);

@@ -12,7 +12,7 @@ constexpr double kLeanDeg = 6.0;
 constexpr double kNotQuite = 0.01;
 /// A trough's ends and what is not the same along it make so much of its light, as a share of it.
 constexpr double kNotQuiteTrough = 0.05;
-constexpr int kRounds = 2;
+constexpr int kPictureRounds = 2;
 
 Eigen::MatrixXd inverse(const Eigen::MatrixXd& symmetric) {
     return symmetric.llt().solve(Eigen::MatrixXd::Identity(symmetric.rows(), symmetric.cols()));
@@ -57,7 +57,7 @@ double Fitter::considerPicture(Picture picture, const Sums& sums) {
         leaning_ = nearestLeaning(beam_, {0.0, 0.0});
     else
         trough_ = nearestTrough(beam_);
-    for (int round = 0; round < kRounds; ++round) {
+    for (int round = 0; round < kPictureRounds; ++round) {
         chooseSmoothness(sums);
         stepBeam(sums);
         followPicture();

@@ -13,13 +13,13 @@ constexpr int kQuickRounds = 6;  ///< … and of that one and its neighbours
 /// Emitters that spread as far across as along look the same turned.
 constexpr double kLongish = 1.5;
 /// A plainer picture must have this much more evidence.
-constexpr double kClearlyBetter = 10.0;
+constexpr double kPlainerIsBetter = 10.0;
 /// By so much evidence the first rounds may still be short of it.
 constexpr double kStillMoves = 40.0;
 /// Where more of the readings than this share have lost all trust, something else is the matter.
 constexpr double kMostDistrusted = 0.1;
 /// Mean square of the residuals, in standard errors, that it leaves at most: it must explain all of them.
-constexpr double kExplained = 1.5;
+constexpr double kAllExplained = 1.5;
 /// So many of its own standard deviations above 1 the reduced chi-square of a round beam makes shrouds be
 /// tried.
 constexpr double kMakesDoFrom = 1.0;
@@ -121,7 +121,8 @@ std::optional<PlainerPicture> plainerPicture(const FitResult& fit, const Bench& 
     tryAll(tried, bench, runs, options, kQuickRounds);
     best = likeliestOf(tried);
     if (options.stop.stop_requested() || !best.fit) return std::nullopt;
-    const bool better = best.betterThan(fit.evidence + kClearlyBetter) && scatterOf(*best.fit) <= kExplained;
+    const bool better =
+        best.betterThan(fit.evidence + kPlainerIsBetter) && scatterOf(*best.fit) <= kAllExplained;
     std::vector<const FitResult*> others;
     for (const auto& one : tried)
         if (one.fit && !(better && one.shroud == best.shroud)) others.push_back(&*one.fit);

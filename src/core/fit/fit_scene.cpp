@@ -1,6 +1,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/base/interval.h"
 #include "core/fit/fitter.h"
 
 namespace glumet {
@@ -59,7 +60,7 @@ std::vector<FitResidual> residualsAgainst(const FitResult& fit, const Bench& ben
     for (std::size_t i = 0; i < out.size(); ++i) {
         const auto& here = said[3 * i];
         const double placing = std::hypot(said[3 * i + 1].ppfd - here.ppfd, said[3 * i + 2].ppfd - here.ppfd);
-        const double unknown = (here.hi - here.lo) / (2.0 * 1.96);
+        const double unknown = (here.hi - here.lo) / (2.0 * kInterval95);
         const double error = std::hypot(noise[i] * here.ppfd, placing, unknown);
         out[i].model = here.ppfd;
         out[i].standard_errors = error > 0.0 ? (out[i].reading - here.ppfd) / error : 0.0;

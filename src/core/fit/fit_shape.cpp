@@ -2,7 +2,6 @@
 #include <atomic>
 #include <cmath>
 #include <map>
-#include <numbers>
 #include <tuple>
 
 #include "core/fit/fitter.h"

@@ -5,6 +5,7 @@
 #include <numbers>
 #include <vector>
 
+#include "core/base/angle.h"
 #include "core/fit/beam_basis.h"
 #include "core/fit/tie.h"
 
@@ -13,14 +14,10 @@ namespace {
 
 using std::numbers::pi;
 
-constexpr double kDegree = pi / 180.0;
-constexpr double kThetaStep = 3.75;  // degrees
 constexpr int kTurns = 16;
 constexpr double kSlopeStep = 0.25;  // degrees
 constexpr double kFurthest = 30.0;   // degrees: beyond it no beam is said to lean
-constexpr int kRounds = 2;
-/// Where azimuths meet on the axis they are not told apart by intensities: they are kept alike.
-constexpr double kTied = 1e-4;
+constexpr int kLeaningRounds = 2;
 
 struct Direction {
     double theta_deg;
@@ -103,7 +100,7 @@ LeaningBeam nearestLeaning(const Eigen::VectorXd& free_beam, Lean from) {
         out.bells = leaningBells(out.lean);
         out.round = (out.bells.transpose() * out.bells).ldlt().solve(out.bells.transpose() * free_beam);
         out.by_lean = slopesByLean(out.lean, out.bells, out.round);
-        if (round == kRounds) return out;
+        if (round == kLeaningRounds) return out;
         const Eigen::VectorXd left = free_beam - out.bells * out.round;
         const Eigen::Vector2d by =
             (out.by_lean.transpose() * out.by_lean).ldlt().solve(out.by_lean.transpose() * left);

@@ -4,10 +4,11 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/base/interval.h"
+
 namespace glumet {
 namespace {
 
-constexpr double kTwoSided95 = 1.96;
 constexpr double kHeightStepMm = 1.0;
 
 LightScene raised(const LightScene& scene, double by_mm) {
@@ -83,7 +84,7 @@ std::vector<Predicted> predict(const LightModel& model, const LightScene& scene,
         slope.push_back((dot(higher.data() + i * model.beam.size(), model.beam) - value) / kHeightStepMm);
         const double error =
             std::hypot(std::sqrt(quadratic(model.covariance, slope.data())), model.misfit * value);
-        out.push_back({value, std::max(0.0, value - kTwoSided95 * error), value + kTwoSided95 * error});
+        out.push_back({value, std::max(0.0, value - kInterval95 * error), value + kInterval95 * error});
     }
     return out;
 }

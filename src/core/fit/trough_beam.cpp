@@ -2,24 +2,20 @@
 
 #include <algorithm>
 #include <cmath>
-#include <numbers>
 #include <vector>
 
+#include "core/base/angle.h"
 #include "core/fit/beam_basis.h"
 #include "core/fit/tie.h"
 
 namespace glumet {
 namespace {
 
-using std::numbers::pi;
 using Rows = Eigen::Matrix<double, Eigen::Dynamic, Eigen::Dynamic, Eigen::RowMajor>;
 
-constexpr double kDegree = pi / 180.0;
-constexpr double kThetaStep = 3.75;  // degrees
 constexpr double kPhiStep = 7.5;
-constexpr double kTied = 1e-4;    // of azimuths on the axis, where intensities do not tell them apart
 constexpr double kSmooth = 1e-6;  // keeps the rounds from running where no direction leads
-constexpr int kRounds = 8;
+constexpr int kTroughRounds = 8;
 constexpr double kAlikeDeg = 15.0;
 
 Eigen::Vector3d directionOf(double theta_deg, double phi_deg) {
@@ -81,7 +77,7 @@ TroughBeam nearestTrough(const Eigen::VectorXd& beam) {
     const Eigen::VectorXd intensities = q.beam * beam;
     TroughBeam out;
     out.along = Eigen::VectorXd::Ones(BeamBasis::kSize);
-    for (int round = 0; round < kRounds; ++round) {
+    for (int round = 0; round < kTroughRounds; ++round) {
         out.across = factorOf(q.across, q.along * out.along, intensities);
         out.along = factorOf(q.along, q.across * out.across, intensities);
         out.along /= std::max(out.along.maxCoeff(), 1e-300);

@@ -1,7 +1,8 @@
 #include "core/light/azimuth_fold.h"
 
 #include <algorithm>
-#include <numbers>
+
+#include "core/base/angle.h"
 
 namespace glumet {
 
@@ -13,7 +14,6 @@ AzimuthFold AzimuthFold::of(const Beam& beam) {
     fold.symmetry = last == 90.0 ? Symmetry::TwoPlanes : last == 180.0 ? Symmetry::AboutX : Symmetry::None;
     double least = last;
     for (std::size_t i = 1; i < phi.size(); ++i) least = std::min(least, phi[i] - phi[i - 1]);
-    constexpr double kDegree = std::numbers::pi / 180.0;
     const double steps = static_cast<double>(phi.size() - 1);
     fold.even = least * steps > last * (1.0 - 1e-9);
     fold.bins = static_cast<std::int32_t>(fold.even ? steps : std::ceil(last / least * (1.0 + 1e-9)));

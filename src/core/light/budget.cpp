@@ -4,6 +4,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "core/base/angle.h"
 #include "core/base/parallel.h"
 #include "core/light/obstruction.h"
 #include "core/light/surface.h"
@@ -12,7 +13,6 @@ namespace glumet {
 namespace {
 
 using std::numbers::pi;
-constexpr double kDegree = pi / 180.0;
 
 /// Nodes and weights of Gauss and Legendre's 8-point rule on −1…1.
 constexpr std::array kNodes{-.9602898564975363, -.7966664774136267, -.5255324099163290, -.1834346424956498,

@@ -3,8 +3,8 @@
 #include <ceres/jet.h>
 
 #include <cmath>
-#include <numbers>
 
+#include "core/base/angle.h"
 #include "core/light/images.h"
 #include "core/light/obstruction.h"
 #include "core/light/surface.h"
@@ -197,7 +197,7 @@ ExactField::Slopes ExactField::slopesAt(Millimetre x, Millimetre y, Millimetre d
             slopes.height_per_mm += flux * by[2];
             // Turning moves the emitter across its arm, and its beam about its own place.
             slopes.rotation_per_deg +=
-                flux * std::numbers::pi / 180.0 *
+                flux * kDegree *
                 (by[1] * (source.x_mm - fixture.x_mm) - by[0] * (source.y_mm - fixture.y_mm) + by[kTurn]);
             slopes.level += full * own * light->per_flux.a;
             slopes.channel_levels[source.channel] += full * fixture.level * light->per_flux.a;

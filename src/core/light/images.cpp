@@ -2,7 +2,8 @@
 
 #include <cmath>
 #include <limits>
-#include <numbers>
+
+#include "core/base/angle.h"
 
 namespace glumet {
 namespace {
@@ -46,7 +47,7 @@ std::vector<AxisImage> axisImages(double size_mm, double reach_mm, const SceneWa
 }
 
 double waterReach(const Beam& beam, double h_mm, double d_mm, double n, double air_run_mm) {
-    const double sine = std::sin(beam.lastAngle() * std::numbers::pi / 180.0) / n;
+    const double sine = std::sin(beam.lastAngle() * kDegree) / n;
     const double by_angle =
         sine < 1.0 ? d_mm * sine / std::sqrt(1.0 - sine * sine) : std::numeric_limits<double>::infinity();
     return std::min(by_angle, d_mm / (n * h_mm) * air_run_mm);

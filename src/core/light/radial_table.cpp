@@ -4,8 +4,8 @@
 #include <bit>
 #include <cmath>
 #include <limits>
-#include <numbers>
 
+#include "core/base/angle.h"
 #include "core/light/surface.h"
 
 namespace glumet {
@@ -74,7 +74,7 @@ class Exact {
 std::vector<double> breaksOf(const Beam& beam, const RadialKey& key) {
     std::vector<double> breaks;
     for (const double degrees : beam.breaks()) {
-        const double theta = degrees * std::numbers::pi / 180.0;
+        const double theta = degrees * kDegree;
         const double sine = std::sin(theta) / key.refractive_index;
         const double r = key.height_mm * std::tan(theta) + key.depth_mm * sine / std::sqrt(1.0 - sine * sine);
         breaks.push_back(r * r);

@@ -4,7 +4,8 @@
 
 #include <algorithm>
 #include <cmath>
-#include <numbers>
+
+#include "core/base/angle.h"
 
 namespace glumet {
 namespace {
@@ -185,7 +186,7 @@ std::vector<PointSource> sourcesOf(const LightScene& scene) {
     std::vector<PointSource> sources;
     for (std::size_t f = 0; f < scene.fixtures.size(); ++f) {
         const auto& fixture = scene.fixtures[f];
-        const double turn = fixture.rotation_deg * std::numbers::pi / 180.0;
+        const double turn = fixture.rotation_deg * kDegree;
         const double c = std::cos(turn);
         const double s = std::sin(turn);
         for (const auto& emitter : fixture.emitters) {

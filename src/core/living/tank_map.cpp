@@ -5,6 +5,8 @@
 #include <array>
 #include <cmath>
 
+#include "core/base/interval.h"
+
 namespace glumet {
 namespace {
 
@@ -13,7 +15,6 @@ constexpr double kMostNoise = 0.15;
 constexpr double kShadeMm = 90.0;  // around what was read shaded
 constexpr double kTold = 0.1468;   // standard deviation of ln E: 1.96 of it are a third
 constexpr double kNear = 0.5;      // of the variance that is left where readings speak
-constexpr double kZ95 = 1.96;
 constexpr std::array kScalesMm{80.0, 120.0, 180.0, 260.0, 400.0};
 constexpr std::array kSds{0.05, 0.09, 0.16, 0.3, 0.5, 0.8};
 /// What is believed of the line's slope over depth before: light halves within 150 to 600 mm, or so.
@@ -176,8 +177,8 @@ MapPoint TankMap::at(double x_mm, double y_mm, double depth_mm) const {
     const double before = expected_ ? expected_(x_mm, y_mm, depth_mm) : 1.0;
     MapPoint out;
     out.ppfd = before * std::exp(log);
-    out.lo = out.ppfd * std::exp(-kZ95 * sd);
-    out.hi = out.ppfd * std::exp(kZ95 * sd);
+    out.lo = out.ppfd * std::exp(-kInterval95 * sd);
+    out.hi = out.ppfd * std::exp(kInterval95 * sd);
     out.told = told && before > 0.0 && sd <= kTold;
     return out;
 }

@@ -2,9 +2,9 @@
 
 #include <algorithm>
 #include <cmath>
-#include <numbers>
 #include <vector>
 
+#include "core/base/angle.h"
 #include "core/base/beam.h"
 
 namespace glumet {
@@ -14,7 +14,6 @@ namespace glumet {
 /// counts as 0.
 template <class Intensity>
 Beam beamByPlanes(double last_deg, double step_deg, Intensity intensity) {
-    constexpr double kDegree = std::numbers::pi / 180.0;
     std::vector<double> theta;
     std::vector<double> phi;
     std::vector<std::vector<double>> relative;

@@ -18,7 +18,7 @@ constexpr double kFrom = 40.0;
 constexpr double kTo = 85.0;
 constexpr int kWeeks = 6;
 
-struct Planted {
+struct PlantedSpot {
     const char* name;
     double x, y, depth;
     SpotFlow flow;
@@ -28,20 +28,22 @@ struct Planted {
 };
 
 constexpr std::array kSpots{
-    Planted{"A", 180, 420, 260, SpotFlow::Medium, "eelgrass", "seagrass and macroalgae", Wellbeing::Thriving},
-    Planted{"B", 360, 160, 380, SpotFlow::Low, "tape grass", "demanding plants", Wellbeing::Holding},
-    Planted{"C", 560, 360, 330, SpotFlow::Low, "waterweed", "demanding plants", Wellbeing::Declining},
-    Planted{"D", 750, 140, 420, SpotFlow::Low, "bog moss", "low-light plants", Wellbeing::Holding},
-    Planted{"E", 980, 400, 240, SpotFlow::High, "eelgrass", "seagrass and macroalgae", Wellbeing::Thriving},
-    Planted{"F", 1120, 130, 400, SpotFlow::Medium, "stonewort", "demanding plants", Wellbeing::Holding},
-    Planted{"G", 90, 150, 400, SpotFlow::Low, "bog moss", "low-light plants", Wellbeing::Thriving},
-    Planted{"H", 460, 480, 200, SpotFlow::Medium, nullptr, "", Wellbeing::Unknown},
-    Planted{"I", 640, 220, 180, SpotFlow::Medium, nullptr, "", Wellbeing::Unknown},
-    Planted{"J", 860, 300, 300, SpotFlow::Medium, "tape grass", "demanding plants", Wellbeing::Thriving},
-    Planted{"K", 280, 300, 430, SpotFlow::Low, "stonewort", "demanding plants", Wellbeing::Holding},
-    Planted{"L", 1060, 260, 350, SpotFlow::High, nullptr, "", Wellbeing::Unknown},
-    Planted{"M", 520, 90, 300, SpotFlow::Medium, nullptr, "", Wellbeing::Unknown},
-    Planted{"N", 930, 520, 430, SpotFlow::Low, "bog moss", "low-light plants", Wellbeing::Holding}};
+    PlantedSpot{"A", 180, 420, 260, SpotFlow::Medium, "eelgrass", "seagrass and macroalgae",
+                Wellbeing::Thriving},
+    PlantedSpot{"B", 360, 160, 380, SpotFlow::Low, "tape grass", "demanding plants", Wellbeing::Holding},
+    PlantedSpot{"C", 560, 360, 330, SpotFlow::Low, "waterweed", "demanding plants", Wellbeing::Declining},
+    PlantedSpot{"D", 750, 140, 420, SpotFlow::Low, "bog moss", "low-light plants", Wellbeing::Holding},
+    PlantedSpot{"E", 980, 400, 240, SpotFlow::High, "eelgrass", "seagrass and macroalgae",
+                Wellbeing::Thriving},
+    PlantedSpot{"F", 1120, 130, 400, SpotFlow::Medium, "stonewort", "demanding plants", Wellbeing::Holding},
+    PlantedSpot{"G", 90, 150, 400, SpotFlow::Low, "bog moss", "low-light plants", Wellbeing::Thriving},
+    PlantedSpot{"H", 460, 480, 200, SpotFlow::Medium, nullptr, "", Wellbeing::Unknown},
+    PlantedSpot{"I", 640, 220, 180, SpotFlow::Medium, nullptr, "", Wellbeing::Unknown},
+    PlantedSpot{"J", 860, 300, 300, SpotFlow::Medium, "tape grass", "demanding plants", Wellbeing::Thriving},
+    PlantedSpot{"K", 280, 300, 430, SpotFlow::Low, "stonewort", "demanding plants", Wellbeing::Holding},
+    PlantedSpot{"L", 1060, 260, 350, SpotFlow::High, nullptr, "", Wellbeing::Unknown},
+    PlantedSpot{"M", 520, 90, 300, SpotFlow::Medium, nullptr, "", Wellbeing::Unknown},
+    PlantedSpot{"N", 930, 520, 430, SpotFlow::Low, "bog moss", "low-light plants", Wellbeing::Holding}};
 
 Goal goalNamed(const std::string& name) {
     for (const auto& goal : readyGoals())

@@ -4,7 +4,6 @@
 
 #include <array>
 #include <cmath>
-#include <numbers>
 
 #include "core/bench/grid.h"
 #include "core/bench/placement.h"
@@ -162,7 +161,7 @@ FixtureTruth truthOf(const Bench& bench, const Run& run) {
 constexpr double kAgedHours = 9000.0;
 
 /// What is planted in a run.
-struct Planted {
+struct PlantedFaults {
     bool half_dead_driver = false;
     bool room_light = false;
     bool wrong_mode = false;
@@ -300,7 +299,7 @@ class DemoMaker {
     }
 
     /// What was checked before the run; the room light was forgotten where it is planted.
-    void addChecks(const Run& run, const Planted& planted) {
+    void addChecks(const Run& run, const PlantedFaults& planted) {
         const auto watt = run.power();
         const auto& f = *byId(bench_.fixtures, run.fixture);
         addCheck(run, CheckKind::Draw, watt->value(), judgeDraw(*watt, f.rated_power, std::nullopt, ""),
@@ -369,7 +368,7 @@ class DemoMaker {
         return run;
     }
 
-    void addRun(Id fixture_id, Id accessory, double height, const Planted& planted) {
+    void addRun(Id fixture_id, Id accessory, double height, const PlantedFaults& planted) {
         auto run = newRun(fixture_id, accessory, height);
         run.hours = planted.hours;
         if (planted.hours != kFreshHours) run.label += fmt::format(" {:.0f} h", planted.hours);
@@ -380,7 +379,7 @@ class DemoMaker {
         bench_.runs.push_back(std::move(run));
     }
 
-    void fillPlanes(Run& run, const Planted& planted) {
+    void fillPlanes(Run& run, const PlantedFaults& planted) {
         const auto& tank = bench_.tanks.front();
         SimulatedBench sim(sceneOf(bench_, run), {}, seed_ + static_cast<std::uint64_t>(run.id));
         SimulatedBench again(sceneOf(bench_, run), {},
@@ -404,8 +403,8 @@ class DemoMaker {
         }
     }
 
-    Reading read(SimulatedBench& sim, const Run& run, const Plane& plane, Cell cell, const Planted& planted,
-                 double slip_mm) {
+    Reading read(SimulatedBench& sim, const Run& run, const Plane& plane, Cell cell,
+                 const PlantedFaults& planted, double slip_mm) {
         const Millimetre x(plane.grid->xs_mm[static_cast<std::size_t>(cell.column)]);
         const Millimetre y(plane.grid->ys_mm[static_cast<std::size_t>(cell.row)]);
         auto reading = sim.read(x - Millimetre(slip_mm), y + Millimetre(slip_mm), plane.depth);

@@ -5,8 +5,8 @@
 #include <algorithm>
 #include <array>
 #include <cmath>
-#include <numbers>
 
+#include "core/base/angle.h"
 #include "core/dose/day.h"
 #include "core/simulation/ripple.h"
 #include "core/spectrum/generic_spectra.h"
@@ -21,14 +21,14 @@ constexpr double kTurnedShare = 1.8;  // of the red at the corner that a turned 
 constexpr int kMoments = 24;
 
 /// What a channel really emits, and how narrow its lenses are.
-struct ChannelTruth {
+struct SpectralTruth {
     const char* name;
     std::vector<LedBin> bins;
     double half_angle_deg;
     double ppfd;  ///< under the lamp in air
 };
-const std::vector<ChannelTruth>& truths() {
-    static const std::vector<ChannelTruth> all{
+const std::vector<SpectralTruth>& truths() {
+    static const std::vector<SpectralTruth> all{
         {"warm white", {{452, 21, 0.12}, {604, 128, 0.88}}, 45.0, 96.0},
         {"cool white", {{449, 20, 0.27}, {548, 122, 0.73}}, 44.0, 112.0},
         {"deep red", {{661, 19, 1.0}}, 39.0, 59.0}};
@@ -102,8 +102,7 @@ class SpectraMaker {
         std::vector<Spectrum> parts;
         for (std::size_t c = 0; c < truths().size(); ++c) {
             const auto& truth = truths()[c];
-            const double power =
-                std::log(0.5) / std::log(std::cos(truth.half_angle_deg * std::numbers::pi / 180.0));
+            const double power = std::log(0.5) / std::log(std::cos(truth.half_angle_deg * kDegree));
             const double here = truth.ppfd * std::pow(cosine, power + 3.0) * moved[c];
             const auto shape = truthOf(Channel{0, truth.name, {}, {}, {}, {}});
             parts.push_back(scaled(shape, here / photonsIn(shape, kParFromNm, kParToNm)));

@@ -2,7 +2,8 @@
 
 #include <algorithm>
 #include <cmath>
-#include <numbers>
+
+#include "core/base/angle.h"
 
 namespace glumet {
 namespace {
@@ -56,7 +57,7 @@ Ppfd SimulatedBench::sample() {
     const double warm =
         1.0 + faults_.warm_up_excess * std::exp(-running_s_ / (60.0 * faults_.warm_up_minutes));
     const double lamp = still_.value() * ripple_.next(noise_.sample_interval_s) * faults_.driver_share * warm;
-    double meter = faults_.mode_factor * std::cos(faults_.tilt_deg * std::numbers::pi / 180.0) *
+    double meter = faults_.mode_factor * std::cos(faults_.tilt_deg * kDegree) *
                    (1.0 + faults_.drift_per_hour * running_s_ / 3600.0);
     if (faults_.sensor_noise > 0.0) meter *= std::max(0.0, 1.0 + faults_.sensor_noise * hand_.normal());
     return Ppfd((lamp + faults_.room_light) * meter);

@@ -9,12 +9,7 @@
 #include "core/base/leading_number.h"
 
 namespace glumet {
-namespace {
-
-constexpr double kSeenFromNm = 380.0;
-constexpr double kSeenToNm = 780.0;
-
-}  // namespace
+namespace {}  // namespace
 
 const std::vector<SpectralBand>& standardBands() {
     static const std::vector<SpectralBand> bands{

@@ -13,8 +13,8 @@
 namespace glumet {
 namespace {
 
-constexpr double kFromNm = 360.0;
-constexpr double kToNm = 830.0;
+constexpr double kMadeFromNm = 360.0;
+constexpr double kMadeToNm = 830.0;
 constexpr double kSecondRadiation = 1.4388e7;  // nm·K
 
 /// A spectrum from its power by wavelength.
@@ -37,7 +37,7 @@ double bell(double nm, double peak, double width) {
 /// Photons as bells over a floor.
 Spectrum bells(const std::vector<LedBin>& bins, double floor) {
     Spectrum out;
-    for (double nm = kFromNm; nm <= kToNm; nm += 1.0) {
+    for (double nm = kMadeFromNm; nm <= kMadeToNm; nm += 1.0) {
         double sum = floor;
         for (const auto& bin : bins) sum += bin.share * bell(nm, bin.peak_nm, bin.width_nm) / bin.width_nm;
         out.wavelength_nm.push_back(nm);
@@ -106,7 +106,7 @@ double cieAt(const cie::Table& table, double nm) {
 Spectrum blackbody(double kelvin) {
     kelvin = std::clamp(kelvin, 500.0, 1e6);
     const double scale = std::pow(560.0, 5) * std::expm1(kSecondRadiation / (560.0 * kelvin));
-    return fromPower(kFromNm, kToNm, 1.0, [&](double nm) {
+    return fromPower(kMadeFromNm, kMadeToNm, 1.0, [&](double nm) {
         return scale / (std::pow(nm, 5) * std::expm1(kSecondRadiation / (nm * kelvin)));
     });
 }
@@ -120,7 +120,7 @@ Spectrum daylightPhase(double kelvin) {
     const double m = 0.0241 + 0.2562 * x - 0.7341 * y;
     const double m1 = (-1.3515 - 1.7703 * x + 5.9114 * y) / m;
     const double m2 = (0.0300 - 31.4424 * x + 30.0717 * y) / m;
-    return fromPower(kFromNm, kToNm, cie::kStepNm, [&](double nm) {
+    return fromPower(kMadeFromNm, kMadeToNm, cie::kStepNm, [&](double nm) {
         return cieAt(cie::kDaylight[0], nm) + m1 * cieAt(cie::kDaylight[1], nm) +
                m2 * cieAt(cie::kDaylight[2], nm);
     });

@@ -9,8 +9,6 @@
 namespace glumet {
 namespace {
 
-constexpr double kSeenFromNm = 380.0;
-constexpr double kSeenToNm = 780.0;
 constexpr double kFull = 1.0 - 1e-9;
 
 }  // namespace

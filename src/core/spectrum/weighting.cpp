@@ -7,13 +7,10 @@
 namespace glumet {
 namespace {
 
-constexpr double kFromNm = 380.0;
-constexpr double kToNm = 780.0;
-
 /// V(λ) is of power; a photon carries 1/λ of it. Scaled to 1 at its highest.
 Spectrum eyePerPhoton() {
     Spectrum curve;
-    for (double nm = kFromNm; nm <= kToNm; nm += cie::kStepNm) {
+    for (double nm = kSeenFromNm; nm <= kSeenToNm; nm += cie::kStepNm) {
         curve.wavelength_nm.push_back(nm);
         curve.values.push_back(cieAt(cie::kMatching[1], nm) / nm);
     }
@@ -32,10 +29,11 @@ const std::vector<WeightingCurve>& readyWeightings() {
 }
 
 double weighedShare(const Spectrum& spectrum, const WeightingCurve& weighting) {
-    const double all = photonsIn(spectrum, kFromNm, kToNm);
+    const double all = photonsIn(spectrum, kSeenFromNm, kSeenToNm);
     if (!(all > 0.0) || weighting.curve.empty()) return 0.0;
     const auto& nm = weighting.curve.wavelength_nm;
-    return weighedIn(spectrum, weighting.curve, std::max(kFromNm, nm.front()), std::min(kToNm, nm.back())) /
+    return weighedIn(spectrum, weighting.curve, std::max(kSeenFromNm, nm.front()),
+                     std::min(kSeenToNm, nm.back())) /
            all;
 }
 

@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/base/trimmed.h"
 #include "core/words/typed.h"
 
 namespace glumet {
@@ -12,17 +13,11 @@ namespace {
 
 constexpr std::size_t kMostLengths = 200;
 
-std::string trimmed(std::string_view text) {
-    const auto first = text.find_first_not_of(" \t");
-    if (first == std::string_view::npos) return {};
-    return std::string(text.substr(first, text.find_last_not_of(" \t") - first + 1));
-}
-
 std::vector<std::string> pieces(std::string_view text, std::string_view separators) {
     std::vector<std::string> out;
     while (true) {
         const auto end = text.find_first_of(separators);
-        if (auto piece = trimmed(text.substr(0, end)); !piece.empty()) out.push_back(std::move(piece));
+        if (const auto piece = trimmed(text.substr(0, end)); !piece.empty()) out.emplace_back(piece);
         if (end == std::string_view::npos) return out;
         text.remove_prefix(end + 1);
     }
@@ -72,7 +67,7 @@ Expected<std::vector<Obstacle>> parseObstacles(std::string_view text, LengthUnit
                                    piece));
         if (along->first >= tank.length || across->first >= tank.width)
             return problem("", say(GLUMET_SAY("Core", "\"{}\" lies outside the tank"), piece));
-        auto name = trimmed(sides.front().substr(0, figure));
+        const std::string name(trimmed(sides.front().substr(0, figure)));
         out.push_back(
             {name.empty() ? "obstacle" : name, along->first, along->second, across->first, across->second});
     }

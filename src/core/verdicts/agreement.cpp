@@ -3,15 +3,16 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/base/interval.h"
+
 namespace glumet {
 namespace {
 
 constexpr double kAgreesChiSquare = 2.0;
 constexpr double kAgreesMean = 0.03;
 constexpr double kExplains = 0.5;  // of Σz², by one cause
-constexpr double kStepMm = 2.0;
+constexpr double kSlopeStepMm = 2.0;
 constexpr double kTwoErrors = 2.0;
-constexpr double kTwoSided95 = 1.96;
 
 /// A single thing that could be wrong: what one unit of it does to each reading.
 struct Candidate {
@@ -57,13 +58,13 @@ class Overlay {
     std::vector<double> slope(double dx, double dy, double dh) const {
         auto scene = scene_;
         for (auto& f : scene.fixtures) {
-            f.x_mm += dx * kStepMm;
-            f.y_mm += dy * kStepMm;
-            f.height_mm += dh * kStepMm;
+            f.x_mm += dx * kSlopeStepMm;
+            f.y_mm += dy * kSlopeStepMm;
+            f.height_mm += dh * kSlopeStepMm;
         }
         auto moved = values(scene);
         for (std::size_t i = 0; i < moved.size(); ++i)
-            moved[i] = (moved[i] - out_.residuals[i].model) / kStepMm;
+            moved[i] = (moved[i] - out_.residuals[i].model) / kSlopeStepMm;
         return moved;
     }
 
@@ -83,7 +84,7 @@ class Overlay {
         for (std::size_t i = 0; i < said.size(); ++i) {
             auto& r = out_.residuals[i];
             const double placing = options_.placing_mm * std::hypot(along_[i], across_[i]);
-            unknown_.push_back((said[i].hi - said[i].lo) / (2.0 * kTwoSided95));
+            unknown_.push_back((said[i].hi - said[i].lo) / (2.0 * kInterval95));
             own_squares += std::pow(noise_[i] * r.model, 2) + placing * placing;
             common += unknown_[i];
             error_.push_back(std::max(1e-9, std::hypot(noise_[i] * r.model, placing, unknown_[i])));
@@ -98,8 +99,8 @@ class Overlay {
         out_.mean_ratio = predicted > 0.0 ? read / predicted : 0.0;
         const double ratio_error =
             predicted > 0.0 ? std::hypot(std::sqrt(own_squares), common) / predicted : 0.0;
-        out_.mean_ratio_low = out_.mean_ratio - kTwoSided95 * ratio_error;
-        out_.mean_ratio_high = out_.mean_ratio + kTwoSided95 * ratio_error;
+        out_.mean_ratio_low = out_.mean_ratio - kInterval95 * ratio_error;
+        out_.mean_ratio_high = out_.mean_ratio + kInterval95 * ratio_error;
         out_.rms = std::sqrt(squares / n);
         out_.within = within / n;
         out_.reduced_chi_square = chi_square_ / n;
@@ -165,7 +166,7 @@ class Overlay {
         }
         const double left = chiSquareIn(mended());
         const double widened = std::sqrt(std::max(1.0, left / static_cast<double>(error_.size())));
-        const double half = kTwoSided95 * std::hypot(own * widened, common);
+        const double half = kInterval95 * std::hypot(own * widened, common);
         out_.cause_low = out_.cause_size - half;
         out_.cause_high = out_.cause_size + half;
         return left < (1.0 - kExplains) * chi_square_;

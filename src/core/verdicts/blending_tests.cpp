@@ -4,12 +4,11 @@
 #include <cmath>
 #include <map>
 
+#include "core/bench/grid.h"
 #include "core/spectrum/bands.h"
 
 namespace glumet {
 namespace {
-
-constexpr double kSamePlaceMm = 1.0;
 
 double xOf(const SpectrumRecord& record) { return record.x.value_or(Millimetre(0)).value(); }
 double yOf(const SpectrumRecord& record) { return record.y.value_or(Millimetre(0)).value(); }

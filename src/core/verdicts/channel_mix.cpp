@@ -13,8 +13,6 @@
 namespace glumet {
 namespace {
 
-constexpr double kSameMm = 0.5;
-constexpr double kSamePlaceMm = 1.0;
 constexpr double kReadThereMm = 5.0;
 constexpr int kCommonPlaces = 4;  // of a dimming curve: readings that both levels have
 
@@ -35,7 +33,7 @@ bool sameSetting(const Run& a, const Run& b) {
     return a.fixture == b.fixture && a.accessory == b.accessory && a.tank == b.tank && a.meter == b.meter &&
            a.fixtures == b.fixtures && a.placement == b.placement && a.water == b.water &&
            a.turn_deg == b.turn_deg && a.read_by == b.read_by &&
-           std::abs((a.height - b.height).value()) <= kSameMm;
+           std::abs((a.height - b.height).value()) <= kSamePointMm;
 }
 
 double levelOf(const Run& run) { return run.level_pct.value_or(100.0) / 100.0; }
@@ -45,7 +43,7 @@ struct PlacedValue {
     const Reading* reading;
 };
 
-std::vector<PlacedValue> valuesOf(const Run& run) {
+std::vector<PlacedValue> placedValuesOf(const Run& run) {
     std::vector<PlacedValue> all;
     for (const auto& plane : run.planes)
         for (const auto& reading : plane.readings)
@@ -258,7 +256,7 @@ std::vector<double> modelledPoints(const Bench& bench, const Run& run, const Fit
     std::vector<double> out;
     auto model = DescribedModel::fitted(bench, run.id, fit);
     if (!model || levelOf(run) <= 0.0) return out;
-    for (const auto& place : valuesOf(run)) {
+    for (const auto& place : placedValuesOf(run)) {
         const Grid point{{place.reading->x.value()}, {place.reading->y.value()}};
         out.push_back(model->onGrid(point, place.depth).front().value() / levelOf(run));
     }
@@ -271,7 +269,7 @@ Expected<RunMix> mixOf(const Bench& bench, const Run& run, const Plane& plane,
     if (fixture == nullptr || fixture->channels.empty())
         return problem("channels", say(GLUMET_SAY("Core", "the fixture has no channels described")));
     RunMix out;
-    const auto places = valuesOf(run);
+    const auto places = placedValuesOf(run);
     const auto read = takePlaces(out, places, plane);
     if (out.to == out.from)
         return problem("readings", say(GLUMET_SAY("Core", "the plane has no reading yet")));
@@ -385,7 +383,7 @@ std::optional<DimmingCurve> dimmingOf(const Bench& bench, const Run& like, Id pr
         double here = 0.0;
         double at_full = 0.0;
         int common = 0;
-        for (const auto& place : valuesOf(*run))
+        for (const auto& place : placedValuesOf(*run))
             if (const auto value = valueAt(*full, place)) {
                 here += place.reading->mean.value();
                 at_full += *value;

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/verdicts/spectrum_finding.h"
 #include "core/words/wording.h"
 
 namespace glumet {
@@ -13,30 +14,24 @@ constexpr double kDriftWorthSaying = 5.0;  // minutes
 constexpr double kDaysAYear = 365.0;
 constexpr double kMolPerHour = 0.0036;  // of 1 µmol·m⁻²·s⁻¹
 
-Finding fact(Words title, Words body) {
-    return finding(FindingKind::Fact, std::move(title), std::move(body), EvidenceView::Spectrum);
-}
-Finding doubt(Words title, Words body) {
-    return finding(FindingKind::Doubt, std::move(title), std::move(body), EvidenceView::Spectrum);
-}
-
 void sayDose(std::vector<Finding>& out, const Goal& goal, const DayFigures& day) {
     const double low = goal.band.low.value() * goal.photoperiod_h * kMolPerHour;
     const double high = goal.band.high.value() * goal.photoperiod_h * kMolPerHour;
     Words body = say(GLUMET_SAY("Core", "The goal's band over its {} h makes {}–{}."),
                      Figure{goal.photoperiod_h}, Figure{low, 1}, Figure{high, 1});
     const Figure dose{day.dli, 1};
-    out.push_back(day.dli < low ? fact(say(GLUMET_SAY("Core", "{} mol a day: below the goal"), dose), body)
+    out.push_back(day.dli < low
+                      ? spectrumFact(say(GLUMET_SAY("Core", "{} mol a day: below the goal"), dose), body)
                   : day.dli > high
-                      ? fact(say(GLUMET_SAY("Core", "{} mol a day: above the goal"), dose), body)
-                      : fact(say(GLUMET_SAY("Core", "{} mol a day: within the goal"), dose), body));
+                      ? spectrumFact(say(GLUMET_SAY("Core", "{} mol a day: above the goal"), dose), body)
+                      : spectrumFact(say(GLUMET_SAY("Core", "{} mol a day: within the goal"), dose), body));
 }
 
 void sayPeaks(std::vector<Finding>& out, const DayFigures& day, const Words& whose) {
     if (day.short_peaks.empty()) return;
     double longest = 0.0;
     for (const auto& peak : day.short_peaks) longest = std::max(longest, peak.hours());
-    out.push_back(doubt(
+    out.push_back(spectrumDoubt(
         say(GLUMET_SAY("Core", "{} peaks at {} for {}"), whose, Ppfd(day.peak), Second(longest * 3600.0)),
         say(GLUMET_SAY("Core", "Its plateau is {}: judge by that, and look for what shines in."),
             Ppfd(day.plateau))));
@@ -44,9 +39,9 @@ void sayPeaks(std::vector<Finding>& out, const DayFigures& day, const Words& who
 
 void sayNight(std::vector<Finding>& out, const DayFigures& day) {
     if (day.night_ppfd <= 0.0) return;
-    out.push_back(fact(say(GLUMET_SAY("Core", "Night light of {}"), Ppfd(day.night_ppfd)),
-                       say(GLUMET_SAY("Core", "Held for an hour or longer outside the {} h of day."),
-                           Figure{day.photoperiod_h, 1})));
+    out.push_back(spectrumFact(say(GLUMET_SAY("Core", "Night light of {}"), Ppfd(day.night_ppfd)),
+                               say(GLUMET_SAY("Core", "Held for an hour or longer outside the {} h of day."),
+                                   Figure{day.photoperiod_h, 1})));
 }
 
 void sayEnergy(std::vector<Finding>& out, const Bench& bench, const std::vector<ClockedLight>& lights) {
@@ -67,7 +62,7 @@ void sayEnergy(std::vector<Finding>& out, const Bench& bench, const std::vector<
                              "{} kWh a year. Watts are taken to rise with the level; with a price a kWh the "
                              "cost is said."),
                   Figure{a_year, 0});
-    out.push_back(fact(say(GLUMET_SAY("Core", "{} kWh a day"), Figure{*energy, 2}), cost));
+    out.push_back(spectrumFact(say(GLUMET_SAY("Core", "{} kWh a day"), Figure{*energy, 2}), cost));
 }
 
 void sayClocks(std::vector<Finding>& out, const std::vector<ClockedLight>& lights) {
@@ -77,12 +72,12 @@ void sayClocks(std::vector<Finding>& out, const std::vector<ClockedLight>& light
     if (spread - clockSpread(schedules, 0.0) < kDriftWorthSaying) return;
     const double now = figuresOf(dayCurve(lights)).photoperiod_h;
     const double later = figuresOf(dayCurve(lights, kDriftDays)).photoperiod_h;
-    out.push_back(
-        doubt(say(GLUMET_SAY("Core", "The clocks run apart: {} min after 90 days"), Figure{spread, 0}),
-              say(GLUMET_SAY("Core",
-                             "The day grows from {} to {} h. Set them together, or hang both on one "
-                             "clock."),
-                  Figure{now, 1}, Figure{later, 1})));
+    out.push_back(spectrumDoubt(
+        say(GLUMET_SAY("Core", "The clocks run apart: {} min after 90 days"), Figure{spread, 0}),
+        say(GLUMET_SAY("Core",
+                       "The day grows from {} to {} h. Set them together, or hang both on one "
+                       "clock."),
+            Figure{now, 1}, Figure{later, 1})));
 }
 
 void sayLog(std::vector<Finding>& out, const DayQuestion& q) {
@@ -96,12 +91,14 @@ void sayLog(std::vector<Finding>& out, const DayQuestion& q) {
     const Words name = verbatim(q.log->name);
     out.push_back(
         q.logged.size() == 1
-            ? fact(say(GLUMET_SAY("Core", "{} saw {} mol"), name, Figure{least, 1}),
-                   say(GLUMET_SAY("Core", "One whole day at its own place, which is not the plane's.")))
-            : fact(say(GLUMET_SAY("Core", "{} saw {}–{} mol a day"), name, Figure{least, 1}, Figure{most, 1}),
-                   sayCounted(
-                       GLUMET_SAY_N("Core", "{} whole days at its own place, which is not the plane's."),
-                       countOf(q.logged.size()))));
+            ? spectrumFact(
+                  say(GLUMET_SAY("Core", "{} saw {} mol"), name, Figure{least, 1}),
+                  say(GLUMET_SAY("Core", "One whole day at its own place, which is not the plane's.")))
+            : spectrumFact(
+                  say(GLUMET_SAY("Core", "{} saw {}–{} mol a day"), name, Figure{least, 1}, Figure{most, 1}),
+                  sayCounted(
+                      GLUMET_SAY_N("Core", "{} whole days at its own place, which is not the plane's."),
+                      countOf(q.logged.size()))));
     sayPeaks(out, q.logged.front(), name);
 }
 

@@ -4,14 +4,14 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/base/interval.h"
 #include "core/bench/grid.h"
 #include "core/words/finding.h"
 
 namespace glumet {
 namespace {
 
-constexpr double kTwoSided95 = 1.96;
-constexpr double kStepMm = 15.0;
+constexpr double kHeightStepMm = 15.0;
 constexpr double kUnplannedWorth = 0.8;
 constexpr double kBeyondMm = 150.0;  // above the highest height that could be read
 
@@ -79,9 +79,9 @@ class Knowledge {
 
     /// Grid-mean rows over height, for interpolation.
     void tabulateMeans() {
-        const double low = std::min(q_.lowest.value(), q_.heights.front().value()) - 2 * kStepMm;
+        const double low = std::min(q_.lowest.value(), q_.heights.front().value()) - 2 * kHeightStepMm;
         const double high = q_.heights.back().value() + kBeyondMm;
-        for (double h = std::max(10.0, low); h <= high; h += kStepMm) {
+        for (double h = std::max(10.0, low); h <= high; h += kHeightStepMm) {
             const auto rows = rowsAt(h, q_.depth.value());
             const auto count = static_cast<Eigen::Index>(rows.size()) / bells_;
             const Eigen::Map<const Eigen::Matrix<double, Eigen::Dynamic, Eigen::Dynamic, Eigen::RowMajor>>
@@ -98,7 +98,7 @@ class Knowledge {
     }
 
     double meanAt(const Eigen::VectorXd& p, double height_mm) const {
-        const double u = std::clamp((height_mm + p(bells_) - heights_.front()) / kStepMm, 0.0,
+        const double u = std::clamp((height_mm + p(bells_) - heights_.front()) / kHeightStepMm, 0.0,
                                     static_cast<double>(heights_.size() - 1) - 1e-9);
         const auto i = static_cast<std::size_t>(u);
         const double t = u - static_cast<double>(i);
@@ -112,7 +112,7 @@ class Knowledge {
     std::optional<double> crossingOf(const Eigen::VectorXd& p) const {
         const double wanted = (1.0 - q_.limit) * meanAt(p, q_.lowest.value());
         double low = q_.lowest.value();
-        double high = heights_.back() - p(bells_) - kStepMm;
+        double high = heights_.back() - p(bells_) - kHeightStepMm;
         if (meanAt(p, high) > wanted) return std::nullopt;
         for (int i = 0; i < 40; ++i) {
             const double middle = 0.5 * (low + high);
@@ -136,7 +136,7 @@ class Knowledge {
     }
 
     double errorWith(const Eigen::MatrixXd& covariance) const {
-        return kTwoSided95 * std::sqrt(std::max(0.0, slope_.dot(covariance * slope_)));
+        return kInterval95 * std::sqrt(std::max(0.0, slope_.dot(covariance * slope_)));
     }
 
     /// The covariance after a plane has been read.

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/base/interval.h"
 #include "core/bench/grid.h"
 #include "core/bench/sweep.h"
 #include "core/plane/plane_statistics.h"
@@ -10,11 +11,10 @@
 namespace glumet {
 namespace {
 
-constexpr double kTwoSided95 = 1.96;
 constexpr double kAssumedNoise = 0.02;
 
 /// A mounting height with its latest run; heights whose planes are incomplete are not compared.
-struct Level {
+struct ReadHeight {
     Millimetre height;
     const Run* run;
 };
@@ -29,8 +29,8 @@ bool complete(const Run& run) {
     return any;
 }
 
-std::vector<Level> levelsOf(const Bench& bench, const Sweep& sweep) {
-    std::vector<Level> levels;
+std::vector<ReadHeight> levelsOf(const Bench& bench, const Sweep& sweep) {
+    std::vector<ReadHeight> levels;
     for (const auto index : sweep.runs) {
         const auto& run = bench.run(index);
         if (!complete(run)) continue;
@@ -102,8 +102,8 @@ void addBottom(const std::array<double, 3>& h, const std::array<double, 3>& y,
         if (const auto there = bottom(up)) moved += std::pow(*there - *at, 2);
     }
     verdict.crossing = Millimetre(*at);
-    verdict.low = Millimetre(std::max(h[0], *at - kTwoSided95 * std::sqrt(moved)));
-    verdict.high = Millimetre(std::min(h[2], *at + kTwoSided95 * std::sqrt(moved)));
+    verdict.low = Millimetre(std::max(h[0], *at - kInterval95 * std::sqrt(moved)));
+    verdict.high = Millimetre(std::min(h[2], *at + kInterval95 * std::sqrt(moved)));
 }
 
 PpfdSpan span(const Band& band) { return {band.low, band.high}; }
@@ -120,7 +120,7 @@ SchoolOptions schoolOptions(const Bench& bench, const Sweep& sweep) {
 
 SchoolVerdict flattestField(const Bench& bench, const Sweep& sweep, const SchoolOptions& /*options*/) {
     std::vector<Unevenness> figures;
-    std::vector<Level> levels;
+    std::vector<ReadHeight> levels;
     for (const auto& level : levelsOf(bench, sweep))
         if (const auto figure = unevenness(*level.run)) {
             levels.push_back(level);
@@ -239,7 +239,7 @@ SchoolVerdict peakCap(const Bench& bench, const Sweep& sweep, const SchoolOption
     if (drop > 0.0) {
         const double step = (fits->height - below.height).value();
         const double share = std::log(below.figure / ceiling.value()) / drop;
-        const double error = kTwoSided95 * kAssumedNoise / drop * step;
+        const double error = kInterval95 * kAssumedNoise / drop * step;
         out.crossing = below.height + (fits->height - below.height) * share;
         out.low = Millimetre(out.crossing->value() - error);
         out.high = Millimetre(out.crossing->value() + error);

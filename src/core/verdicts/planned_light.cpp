@@ -9,7 +9,7 @@
 namespace glumet {
 namespace {
 
-constexpr std::uint64_t kSeed = 1;
+constexpr std::uint64_t kKindSeed = 1;
 
 SceneFixture placed(const HungFixture& hung) {
     SceneFixture out;
@@ -87,7 +87,7 @@ std::pair<double, double> interval(const LightScene& tank, const std::vector<Kin
         auto own = tank;
         own.fixtures = kind.hung;
         fields.emplace_back(kind.model, own, points);
-        posteriors.emplace_back(kind.model, kSeed + posteriors.size());
+        posteriors.emplace_back(kind.model, kKindSeed + posteriors.size());
     }
     std::vector<double> shares;
     for (int draw = 0; draw < question.draws && !question.stop.stop_requested(); ++draw) {

@@ -10,7 +10,7 @@
 namespace glumet {
 namespace {
 
-constexpr std::uint64_t kSeed = 1;
+constexpr std::uint64_t kStepSeed = 1;
 
 /// Light on planes of one layout, for any draw: what the row gives by the draw, and what hangs beside it.
 class DrawnLayout {
@@ -126,7 +126,7 @@ void addSpacingIntervals(SpacingAnswer& answer) {
     if (answer.asked.draws <= 0) return;
     const auto points = arrayPoints(answer.asked);
     // The schools are judged by the same fixtures.
-    PosteriorDraws posterior(answer.used, kSeed);
+    PosteriorDraws posterior(answer.used, kStepSeed);
     std::vector<Eigen::VectorXd> draws;
     for (int draw = 0; draw < answer.asked.draws; ++draw) draws.push_back(posterior.next());
     for (auto& school : answer.schools) {

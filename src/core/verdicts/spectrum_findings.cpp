@@ -8,6 +8,7 @@
 #include "core/spectrum/generic_spectra.h"
 #include "core/spectrum/pure_water.h"
 #include "core/spectrum/shape.h"
+#include "core/verdicts/spectrum_finding.h"
 #include "core/words/wording.h"
 
 namespace glumet {
@@ -23,12 +24,6 @@ constexpr double kFarRedShare = 0.03;
 constexpr double kRedNm = 660.0;
 constexpr double kBlueNm = 450.0;
 
-Finding fact(Words title, Words body) {
-    return finding(FindingKind::Fact, std::move(title), std::move(body), EvidenceView::Spectrum);
-}
-Finding doubt(Words title, Words body) {
-    return finding(FindingKind::Doubt, std::move(title), std::move(body), EvidenceView::Spectrum);
-}
 Figure whole(double value) { return {value, 0}; }
 Figure thousandths(double value) { return {value * 1000.0, 1}; }
 
@@ -54,10 +49,10 @@ std::optional<Words> gapAgainstDaylight(const Spectrum& light, const SpectralGap
 void sayCoverage(std::vector<Finding>& out, const Spectrum& light, const std::vector<SpectralBand>& bands) {
     const auto gaps = gapsOf(light);
     if (gaps.empty()) {
-        out.push_back(
-            fact(say(GLUMET_SAY("Core", "No gap from 410 to 690 nm")),
-                 say(GLUMET_SAY("Core", "The blue part is {} nm wide at half its height, {} at a tenth."),
-                     whole(blueWidth(light, 0.5)), whole(blueWidth(light, 0.1)))));
+        out.push_back(spectrumFact(
+            say(GLUMET_SAY("Core", "No gap from 410 to 690 nm")),
+            say(GLUMET_SAY("Core", "The blue part is {} nm wide at half its height, {} at a tenth."),
+                whole(blueWidth(light, 0.5)), whole(blueWidth(light, 0.1)))));
         return;
     }
     const auto widest = *std::max_element(gaps.begin(), gaps.end(), [](const auto& a, const auto& b) {
@@ -68,8 +63,8 @@ void sayCoverage(std::vector<Finding>& out, const Spectrum& light, const std::ve
     if (gaps.size() > 1)
         body += Words(sayCounted(GLUMET_SAY_N("Core", "{} gaps in all."), countOf(gaps.size())));
     out.push_back(
-        fact(say(GLUMET_SAY("Core", "A gap at {}–{} nm"), whole(widest.from_nm), whole(widest.to_nm)),
-             std::move(body)));
+        spectrumFact(say(GLUMET_SAY("Core", "A gap at {}–{} nm"), whole(widest.from_nm), whole(widest.to_nm)),
+                     std::move(body)));
 }
 
 void sayColour(std::vector<Finding>& out, const Spectrum& light, const MixState& state) {
@@ -79,15 +74,15 @@ void sayColour(std::vector<Finding>& out, const Spectrum& light, const MixState&
         temperature.duv < 0.0 ? say(GLUMET_SAY("Core", "below")) : say(GLUMET_SAY("Core", "above"));
     if (const auto rendering = renderingOf(light)) {
         out.push_back(
-            fact(say(GLUMET_SAY("Core", "White of {} K, renders colours {} of 100"),
-                     whole(std::round(temperature.kelvin / 10.0) * 10.0), whole(rendering->general)),
-                 say(GLUMET_SAY("Core",
-                                "Ra by CIE 13.3, saturated red (R9) {}; it lies {} {} the black "
-                                "body's locus."),
-                     whole(rendering->special[8]), away, side)));
+            spectrumFact(say(GLUMET_SAY("Core", "White of {} K, renders colours {} of 100"),
+                             whole(std::round(temperature.kelvin / 10.0) * 10.0), whole(rendering->general)),
+                         say(GLUMET_SAY("Core",
+                                        "Ra by CIE 13.3, saturated red (R9) {}; it lies {} {} the black "
+                                        "body's locus."),
+                             whole(rendering->special[8]), away, side)));
         return;
     }
-    out.push_back(fact(
+    out.push_back(spectrumFact(
         say(GLUMET_SAY("Core", "Not a white")),
         temperature.meaningful()
             ? say(GLUMET_SAY("Core",
@@ -104,19 +99,21 @@ void sayFarRed(std::vector<Finding>& out, const Spectrum& light) {
     const double par = parOf(light);
     const double beyond = extendedParOf(light) / par - 1.0;
     if (!(par > 0.0) || beyond < kFarRedShare) return;
-    out.push_back(fact(say(GLUMET_SAY("Core", "Far red adds {} to extended PAR"), SignedShare{beyond}),
-                       say(GLUMET_SAY("Core", "700–750 nm, which PPFD and most meters do not count."))));
+    out.push_back(
+        spectrumFact(say(GLUMET_SAY("Core", "Far red adds {} to extended PAR"), SignedShare{beyond}),
+                     say(GLUMET_SAY("Core", "700–750 nm, which PPFD and most meters do not count."))));
 }
 
 void sayWatts(std::vector<Finding>& out, const MixState& state) {
     if (!state.watt || !state.idle_watt) return;
     const double all = *state.watt + *state.idle_watt;
     if (!(all > 0.0) || *state.idle_watt < kIdleWorthSaying * all) return;
-    out.push_back(fact(say(GLUMET_SAY("Core", "{} of the watts sleep"), Share{*state.idle_watt / all}),
-                       say(GLUMET_SAY("Core",
-                                      "{} of {} W are used by this mix; the rest was paid for and is "
-                                      "turned down."),
-                           whole(*state.watt), whole(all))));
+    out.push_back(
+        spectrumFact(say(GLUMET_SAY("Core", "{} of the watts sleep"), Share{*state.idle_watt / all}),
+                     say(GLUMET_SAY("Core",
+                                    "{} of {} W are used by this mix; the rest was paid for and is "
+                                    "turned down."),
+                         whole(*state.watt), whole(all))));
 }
 
 /// All channels full, which is what was paid for, against this mix.
@@ -126,11 +123,11 @@ void sayAgainstAllOn(std::vector<Finding>& out, const SpectrumQuestion& q, const
     const bool coloured = state.light && full.light;
     const double away =
         coloured ? colourDistance(chromaticityOf(*state.light), chromaticityOf(*full.light)) : 0.0;
-    out.push_back(
-        fact(say(GLUMET_SAY("Core", "{} of what all channels full give"), Share{state.ppfd / full.ppfd}),
-             coloured ? say(GLUMET_SAY("Core", "Its colour lies Δu'v' {} ×10⁻³ from theirs; {} shows."),
-                            thousandths(away), whole(kColourShows * 1000.0))
-                      : say(GLUMET_SAY("Core", "Without all spectra its colour cannot be compared."))));
+    out.push_back(spectrumFact(
+        say(GLUMET_SAY("Core", "{} of what all channels full give"), Share{state.ppfd / full.ppfd}),
+        coloured ? say(GLUMET_SAY("Core", "Its colour lies Δu'v' {} ×10⁻³ from theirs; {} shows."),
+                       thousandths(away), whole(kColourShows * 1000.0))
+                 : say(GLUMET_SAY("Core", "Without all spectra its colour cannot be compared."))));
 }
 
 void sayMeter(std::vector<Finding>& out, const Bench& bench, const SpectrumQuestion& q, const Spectrum& light,
@@ -150,8 +147,9 @@ void sayMeter(std::vector<Finding>& out, const Bench& bench, const SpectrumQuest
     if (!by_response) return;
     const double low = by_response->factor - 1.0;
     if (std::abs(low) < kWorthSaying) {
-        out.push_back(fact(say(GLUMET_SAY("Core", "The meter tells this mix as it is")),
-                           say(GLUMET_SAY("Core", "By its response, within {}."), Share{kWorthSaying})));
+        out.push_back(
+            spectrumFact(say(GLUMET_SAY("Core", "The meter tells this mix as it is")),
+                         say(GLUMET_SAY("Core", "By its response, within {}."), Share{kWorthSaying})));
         return;
     }
     Words body =
@@ -177,7 +175,7 @@ void sayMeter(std::vector<Finding>& out, const Bench& bench, const SpectrumQuest
                 : say(GLUMET_SAY("Core", "Readings beside another meter say × {}: the two do not agree."),
                       Figure{known.factor, 3}));
     }
-    out.push_back(doubt(
+    out.push_back(spectrumDoubt(
         low > 0.0
             ? say(GLUMET_SAY("Core", "The meter reads {} low here"), Share{1.0 - 1.0 / by_response->factor})
             : say(GLUMET_SAY("Core", "The meter reads {} high here"), Share{1.0 / by_response->factor - 1.0}),
@@ -192,11 +190,11 @@ void sayWater(std::vector<Finding>& out, const SpectrumQuestion& q) {
     const double red = 1.0 - std::exp(-pureWaterAbsorption(kRedNm) * metres);
     if (red < kFadeWorthSaying) return;
     out.push_back(
-        fact(say(GLUMET_SAY("Core", "Red fades first")),
-             say(GLUMET_SAY("Core",
-                            "At {} pure water has taken {} of 660 nm and {} of 450 nm, on the "
-                            "straight way down."),
-                 depth, Share{red}, Share{1.0 - std::exp(-pureWaterAbsorption(kBlueNm) * metres)})));
+        spectrumFact(say(GLUMET_SAY("Core", "Red fades first")),
+                     say(GLUMET_SAY("Core",
+                                    "At {} pure water has taken {} of 660 nm and {} of 450 nm, on the "
+                                    "straight way down."),
+                         depth, Share{red}, Share{1.0 - std::exp(-pureWaterAbsorption(kBlueNm) * metres)})));
 }
 
 void sayBlending(std::vector<Finding>& out, const std::vector<BlendingTest>& tests) {
@@ -214,7 +212,7 @@ void sayBlending(std::vector<Finding>& out, const std::vector<BlendingTest>& tes
                                         : say(GLUMET_SAY("Core", "{}: the colour holds still"), test.name))
                                : (shows ? say(GLUMET_SAY("Core", "{}: the channels show apart"), test.name)
                                         : say(GLUMET_SAY("Core", "{}: the channels blend"), test.name));
-        out.push_back(fact(Words(title).capitalised(), body));
+        out.push_back(spectrumFact(Words(title).capitalised(), body));
     }
 }
 
@@ -230,23 +228,24 @@ void sayBasis(std::vector<Finding>& out, const RunMix& mix, const MixState& stat
             even.items.push_back(verbatim(mix.channels[c].name));
     }
     if (!modelled.items.empty())
-        out.push_back(
-            fact(say(GLUMET_SAY("Core", "Channels by their fits")),
-                 say(GLUMET_SAY("Core", "{} were read alone at other heights; here their fits speak."),
-                     modelled)));
+        out.push_back(spectrumFact(
+            say(GLUMET_SAY("Core", "Channels by their fits")),
+            say(GLUMET_SAY("Core", "{} were read alone at other heights; here their fits speak."),
+                modelled)));
     if (!even.items.empty())
-        out.push_back(doubt(say(GLUMET_SAY("Core", "Nothing tells the channels apart")),
-                            say(GLUMET_SAY("Core",
-                                           "{} are taken for equal: read each alone once, or state its share "
-                                           "of the light in Bench."),
-                                even)));
+        out.push_back(
+            spectrumDoubt(say(GLUMET_SAY("Core", "Nothing tells the channels apart")),
+                          say(GLUMET_SAY("Core",
+                                         "{} are taken for equal: read each alone once, or state its share "
+                                         "of the light in Bench."),
+                              even)));
     if (std::abs(mix.together - 1.0) > kTogetherApart)
         out.push_back(
-            doubt(say(GLUMET_SAY("Core", "The channels do not add up")),
-                  say(GLUMET_SAY("Core",
-                                 "Read one by one they give {} of what was read with all of them: a "
-                                 "supply that holds back, or a setting that was not the same."),
-                      Share{mix.together})));
+            spectrumDoubt(say(GLUMET_SAY("Core", "The channels do not add up")),
+                          say(GLUMET_SAY("Core",
+                                         "Read one by one they give {} of what was read with all of them: a "
+                                         "supply that holds back, or a setting that was not the same."),
+                              Share{mix.together})));
     if (!state.light)
         out.push_back(
             finding(FindingKind::Next, say(GLUMET_SAY("Core", "A channel has no spectrum")),

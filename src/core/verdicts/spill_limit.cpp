@@ -6,6 +6,7 @@
 #include <cmath>
 #include <map>
 
+#include "core/base/interval.h"
 #include "core/base/monotone_cubic.h"
 #include "core/bench/grid.h"
 #include "core/survey/repeatability.h"
@@ -13,14 +14,13 @@
 namespace glumet {
 namespace {
 
-constexpr double kTwoSided95 = 1.96;
 constexpr double kGapInSteps = 2.5;
 constexpr double kGapMm = 60.0;
 /// A rise smaller than this share of the mean is never called a rise, however small the stated errors.
 constexpr double kSmallestRise = 0.01;
 
 /// One height under consideration, before losses are known.
-struct Level {
+struct SpillLevel {
     Id run;
     Millimetre height;
     const Plane* plane;
@@ -76,9 +76,9 @@ double rippleError(const Plane& plane, double mean, double assumed, double repea
     return std::sqrt(variance) / n / mean;
 }
 
-class Judge {
+class SpillJudge {
   public:
-    Judge(const Bench& bench, const Sweep& sweep, const SpillLimitOptions& options)
+    SpillJudge(const Bench& bench, const Sweep& sweep, const SpillLimitOptions& options)
         : bench_(bench), sweep_(sweep), options_(options) {
         verdict_.asked = options;
     }
@@ -131,7 +131,7 @@ class Judge {
     }
 
     void keepLatestOfEachHeight() {
-        std::vector<Level> kept;
+        std::vector<SpillLevel> kept;
         std::vector<Millimetre> repeated;
         for (auto& level : levels_) {
             const bool same =
@@ -153,7 +153,7 @@ class Judge {
         if (levels_.empty()) return;
         const Plane& reference = *levels_.front().plane;
         std::vector<Millimetre> unequal;
-        std::erase_if(levels_, [&](const Level& level) {
+        std::erase_if(levels_, [&](const SpillLevel& level) {
             if (samePoints(reference, *level.plane)) return false;
             unequal.push_back(level.height);
             return true;
@@ -224,7 +224,7 @@ class Judge {
             const auto& here = levels_[i];
             const double rise = here.statistics.mean / below.statistics.mean - 1.0;
             const double allowed =
-                std::max(kSmallestRise, kTwoSided95 * std::hypot(here.relative_error, below.relative_error));
+                std::max(kSmallestRise, kInterval95 * std::hypot(here.relative_error, below.relative_error));
             if (rise > allowed)
                 return say(GLUMET_SAY("Core",
                                       "The mean rises by {} from {} to {}, which raising a fixture cannot "
@@ -327,15 +327,15 @@ class Judge {
             }
         }
         verdict_.low =
-            Millimetre(std::max(crossing - kTwoSided95 * std::sqrt(down), levels_.front().height.value()));
-        const double high = crossing + kTwoSided95 * std::sqrt(up);
+            Millimetre(std::max(crossing - kInterval95 * std::sqrt(down), levels_.front().height.value()));
+        const double high = crossing + kInterval95 * std::sqrt(up);
         if (!open_above && high <= levels_.back().height.value()) verdict_.high = Millimetre(high);
     }
 
     const Bench& bench_;
     const Sweep& sweep_;
     const SpillLimitOptions& options_;
-    std::vector<Level> levels_;
+    std::vector<SpillLevel> levels_;
     SpillLimitVerdict verdict_;
 };
 
@@ -373,7 +373,7 @@ SpillLimitOptions spillLimitOptions(const Bench& bench, const Sweep& sweep) {
 }
 
 SpillLimitVerdict spillLimit(const Bench& bench, const Sweep& sweep, const SpillLimitOptions& options) {
-    return Judge(bench, sweep, options).run();
+    return SpillJudge(bench, sweep, options).run();
 }
 
 }  // namespace glumet

@@ -3,24 +3,17 @@
 #include <cmath>
 #include <vector>
 
+#include "core/base/trimmed.h"
+
 namespace glumet {
 namespace {
-
-constexpr std::string_view kBlanks = " \t";
-
-std::string trimmed(std::string_view text) {
-    const auto first = text.find_first_not_of(kBlanks);
-    if (first == std::string_view::npos) return {};
-    return std::string(text.substr(first, text.find_last_not_of(kBlanks) - first + 1));
-}
 
 /// The parts between any of these signs; empty ones are left out.
 std::vector<std::string> partsOf(std::string_view text, const std::vector<std::string_view>& signs) {
     std::vector<std::string> parts;
     std::size_t from = 0;
     const auto take = [&](std::size_t to) {
-        if (auto part = trimmed(text.substr(from, to - from)); !part.empty())
-            parts.push_back(std::move(part));
+        if (const auto part = trimmed(text.substr(from, to - from)); !part.empty()) parts.emplace_back(part);
     };
     for (std::size_t at = 0; at < text.size();) {
         std::size_t length = 0;

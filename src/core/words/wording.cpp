@@ -6,17 +6,12 @@
 #include <charconv>
 #include <cmath>
 
+#include "core/base/trimmed.h"
+
 namespace glumet {
 namespace {
 
 constexpr double kMillimetrePerInch = 25.4;
-
-std::string_view trimmed(std::string_view text) {
-    const auto blank = " \t\r\n";
-    const auto first = text.find_first_not_of(blank);
-    if (first == std::string_view::npos) return {};
-    return text.substr(first, text.find_last_not_of(blank) - first + 1);
-}
 
 /// Up to one decimal, none when it is zero: 25 → "25", 25.46 → "25.5".
 std::string shortDecimal(double value) {

@@ -6,7 +6,7 @@
 namespace glumet {
 namespace {
 
-constexpr double kMargin = 6.0;
+constexpr double kArrayMargin = 6.0;
 // For the heights on the left, the head, the means on the right, the figures below.
 constexpr QMarginsF kSideMargins(66, 44, 48, 142);
 constexpr double kAirOverMm = 70.0;
@@ -26,7 +26,8 @@ ArrayGeometry::ArrayGeometry(const QSizeF& area, const ArrayLight& light, ArrayP
     const bool side = part == ArrayPart::Side;
     const QRectF room =
         QRectF(QPointF(0, 0), area)
-            .marginsRemoved(side ? kSideMargins : QMarginsF(kMargin, kMargin, kMargin, kMargin));
+            .marginsRemoved(side ? kSideMargins
+                                 : QMarginsF(kArrayMargin, kArrayMargin, kArrayMargin, kArrayMargin));
     const double upright = side ? air_mm + tank.water_depth_mm : tank.width_mm;
     scale_ = std::max(0.01, std::min(room.width() / tank.length_mm, room.height() / upright));
     const double left = room.left() + std::max(0.0, (room.width() - tank.length_mm * scale_) / 2.0);

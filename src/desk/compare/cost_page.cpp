@@ -12,8 +12,8 @@
 namespace glumet {
 namespace {
 
-constexpr int kRowHeight = 22;
-constexpr int kNameWidth = 150;
+constexpr int kCostRowHeight = 22;
+constexpr int kCostNameWidth = 150;
 constexpr int kPlotHeight = 170;
 constexpr double kMostYears = 100.0;
 constexpr double kMostPrice = 1e6;
@@ -127,8 +127,8 @@ void CostPage::showCosts(const Comparison& compared, std::size_t chosen) {
     }
     costs_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
     costs_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Fixed);
-    costs_->setColumnWidth(0, kNameWidth);
-    costs_->setFixedHeight(33 + kRowHeight * std::clamp(static_cast<int>(table_rows_.size()), 1, 12));
+    costs_->setColumnWidth(0, kCostNameWidth);
+    costs_->setFixedHeight(33 + kCostRowHeight * std::clamp(static_cast<int>(table_rows_.size()), 1, 12));
     cheapest_->setText(cheapest == nullptr
                            ? tr("Nothing can be added up yet: state prices and the price of a kilowatt-hour.")
                            : tr("%1 costs least over %2 years: %3 %4 in all, %5 a year.")

@@ -16,7 +16,7 @@ namespace {
 
 constexpr int kMapWidth = 240;
 constexpr int kLeastConditions = 150;
-constexpr int kRowHeight = 22;
+constexpr int kPairRowHeight = 22;
 
 /// "+12", "−3.4": per cent, as heads say.
 QString changeText(double ratio) {
@@ -164,7 +164,7 @@ void PairPage::showDepths() {
     depths_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
     for (const int column : {0, 2})
         depths_->horizontalHeader()->setSectionResizeMode(column, QHeaderView::ResizeToContents);
-    depths_->setFixedHeight(33 + kRowHeight * std::max(1, static_cast<int>(rows.size())));
+    depths_->setFixedHeight(33 + kPairRowHeight * std::max(1, static_cast<int>(rows.size())));
 }
 
 void PairPage::showConditions(const Comparison& compared, std::size_t chosen, std::size_t against) {

@@ -10,9 +10,9 @@
 namespace glumet {
 namespace {
 
-constexpr int kRowHeight = 26;
-constexpr int kHeadHeight = 44;
-constexpr int kMostRows = 14;
+constexpr int kSchoolRowHeight = 26;
+constexpr int kSchoolHeadHeight = 44;
+constexpr int kSchoolMostRows = 14;
 
 /// Where an order has a fixture; nothing where it is not ranked.
 std::optional<std::size_t> placeIn(const SchoolOrder& order, const std::string& name) {
@@ -106,10 +106,11 @@ void SchoolsPage::show(const std::vector<SchoolOrder>* orders) {
             if (cell->text().contains(QLatin1Char(' '))) cell->setForeground(session_.palette().accent);
         }
     }
-    table_->verticalHeader()->setDefaultSectionSize(kRowHeight);
+    table_->verticalHeader()->setDefaultSectionSize(kSchoolRowHeight);
     table_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
     table_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::ResizeToContents);
-    table_->setFixedHeight(kHeadHeight + kRowHeight * std::min(table_->rowCount(), kMostRows));
+    table_->setFixedHeight(kSchoolHeadHeight +
+                           kSchoolRowHeight * std::min(table_->rowCount(), kSchoolMostRows));
     sayWhy(table_->currentRow(), table_->currentColumn());
 }
 

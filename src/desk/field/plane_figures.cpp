@@ -12,9 +12,9 @@
 namespace glumet {
 namespace {
 
-constexpr double kRowHeight = 43.0;
+constexpr double kPlaneRowHeight = 43.0;
 constexpr double kHeightLabel = 18.0;
-constexpr double kTop = 3.0;
+constexpr double kPlaneTop = 3.0;
 
 }  // namespace
 
@@ -98,8 +98,8 @@ void PlaneFigures::paintEvent(QPaintEvent* /*event*/) {
     const auto& c = session_.palette();
     const double top = session_.fieldScaleTop();
     double y = 2;
-    const double pitch =
-        std::min(kRowHeight, (height() - 14.0) / std::max<double>(static_cast<double>(rows_.size()), 1.0));
+    const double pitch = std::min(
+        kPlaneRowHeight, (height() - 14.0) / std::max<double>(static_cast<double>(rows_.size()), 1.0));
     for (const auto& row : rows_) {
         if (row.gap) y += 8;
         p.setFont(houseFont(12));
@@ -144,8 +144,8 @@ QRectF PlaneSheetView::mapRect(int column, int row) const {
     const int rows = std::max<int>(1, static_cast<int>(depthsOf(session_.bench(), *sweep).size()));
     const double left = depthGutter();
     const double pitch =
-        std::min({(width() - left) / columns, (height() - kHeightLabel - kTop) / rows, 70.0});
-    return {left + column * pitch, kTop + row * pitch, pitch - 5, pitch - 5};
+        std::min({(width() - left) / columns, (height() - kHeightLabel - kPlaneTop) / rows, 70.0});
+    return {left + column * pitch, kPlaneTop + row * pitch, pitch - 5, pitch - 5};
 }
 
 /// The maps alone change only with the readings: choosing another plane draws them from here.

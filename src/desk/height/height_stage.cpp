@@ -20,7 +20,7 @@ namespace glumet {
 namespace {
 
 constexpr std::array kLimits{10, 15, 20};
-constexpr int kRowHeight = 22;
+constexpr int kEvidenceRowHeight = 22;
 constexpr int kLeastPlot = 120;
 
 }  // namespace
@@ -420,7 +420,7 @@ void HeightStage::refreshTable(const SpillLimitVerdict& v) {
     table_->setRows(rows, answer, colours());
     const QSignalBlocker quiet(table_);
     if (chosen >= 0) table_->selectRow(chosen);
-    table_->setFixedHeight(31 + kRowHeight * qBound(1, static_cast<int>(rows.size()), 8));
+    table_->setFixedHeight(31 + kEvidenceRowHeight * qBound(1, static_cast<int>(rows.size()), 8));
 }
 
 std::vector<Finding> HeightStage::findings() const {

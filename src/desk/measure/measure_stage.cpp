@@ -24,8 +24,8 @@ namespace glumet {
 namespace {
 
 /// Pixel size of the live value: B612's digits stand 0.72 of it high, so 75 px.
-constexpr int kLivePixels = 104;
-constexpr double kStripSeconds = 12.0;
+constexpr int kMeasureLivePixels = 104;
+constexpr double kMeasureStripSeconds = 12.0;
 constexpr int kLeastScored = 6;  // points; fewer say nothing about a hand
 
 /// "C3" as it is spoken: letter and figure apart.
@@ -52,7 +52,7 @@ MeasureStage::MeasureStage(Session& session)
       live_(new QLabel),
       unit_(makeLabel({}, TextRole::Muted)),
       typed_(new QLineEdit),
-      strip_(new ValueStrip(session, kStripSeconds)),
+      strip_(new ValueStrip(session, kMeasureStripSeconds)),
       strip_note_(makeLabel({}, TextRole::Muted)),
       rule_note_(makeLabel({}, TextRole::Muted)),
       sound_(makeLabel({}, TextRole::Muted)),
@@ -121,10 +121,10 @@ QWidget* MeasureStage::makeSide() {
     layout->addLayout(row);
     live_->setObjectName(QStringLiteral("liveValue"));
     live_->setAccessibleName(tr("Live mean"));
-    live_->setFixedHeight(kLivePixels + 8);
+    live_->setFixedHeight(kMeasureLivePixels + 8);
     typed_->setObjectName(QStringLiteral("typedValue"));
     typed_->setAccessibleName(tr("Typed value"));
-    typed_->setFixedHeight(kLivePixels + 8);
+    typed_->setFixedHeight(kMeasureLivePixels + 8);
     typed_->hide();
     layout->addWidget(live_);
     layout->addWidget(typed_);
@@ -178,7 +178,7 @@ void MeasureStage::refresh() {
         QStringLiteral("font-size: 34px; font-weight: bold; color: %1;").arg(c.accent.name()));
     for (QWidget* big : {static_cast<QWidget*>(live_), static_cast<QWidget*>(typed_)})
         big->setStyleSheet(
-            QStringLiteral("font-size: %1px; font-weight: bold; padding: 0;").arg(kLivePixels));
+            QStringLiteral("font-size: %1px; font-weight: bold; padding: 0;").arg(kMeasureLivePixels));
     progress_->setColours(c);
     const auto* run = session().run();
     title_->setText(run == nullptr || !session().depth()

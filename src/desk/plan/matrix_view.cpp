@@ -12,13 +12,13 @@
 namespace glumet {
 namespace {
 
-constexpr int kNameWidth = 158;
+constexpr int kMatrixNameWidth = 158;
 constexpr int kBoxWidth = 53;
-constexpr int kHeadHeight = 18;
+constexpr int kMatrixHeadHeight = 18;
 constexpr int kShelfHeight = 8;
 constexpr int kShelfPitch = 11;
-constexpr int kGap = 6;
-constexpr int kTop = 4;
+constexpr int kMatrixGap = 6;
+constexpr int kMatrixTop = 4;
 constexpr std::size_t kMostShelves = 6;
 constexpr int kMarkWidth = 10;  // the strip beside the chosen row
 
@@ -85,7 +85,9 @@ std::vector<AccessibleCell> MatrixView::accessibleCells() const {
     return cells;
 }
 
-int MatrixView::boxesPerLine() const { return std::max(1, (width() - kNameWidth) / (kBoxWidth + kGap)); }
+int MatrixView::boxesPerLine() const {
+    return std::max(1, (width() - kMatrixNameWidth) / (kBoxWidth + kMatrixGap));
+}
 
 void MatrixView::layOut() {
     const int per_line = boxesPerLine();
@@ -93,7 +95,7 @@ void MatrixView::layOut() {
     for (const auto& row : rows_)
         for (const auto& box : row.boxes) most = std::max(most, box.planes.size());
     shelves_ = static_cast<int>(std::min<std::size_t>(most, kMostShelves));
-    int top = kTop;
+    int top = kMatrixTop;
     for (auto& row : rows_) {
         row.lines = std::max(1, (static_cast<int>(row.boxes.size()) + per_line - 1) / per_line);
         row.top = top;
@@ -104,12 +106,12 @@ void MatrixView::layOut() {
 }
 
 int MatrixView::rowHeight(const Row& row) const {
-    return row.lines * (kHeadHeight + shelves_ * kShelfPitch + 6) + 10;
+    return row.lines * (kMatrixHeadHeight + shelves_ * kShelfPitch + 6) + 10;
 }
 
 QSize MatrixView::sizeHint() const {
-    const int height = rows_.empty() ? kTop : rows_.back().top + rowHeight(rows_.back());
-    return {kNameWidth + 6 * (kBoxWidth + kGap), std::max(60, height)};
+    const int height = rows_.empty() ? kMatrixTop : rows_.back().top + rowHeight(rows_.back());
+    return {kMatrixNameWidth + 6 * (kBoxWidth + kMatrixGap), std::max(60, height)};
 }
 
 QRect MatrixView::boxRect(std::size_t row, std::size_t box) const {
@@ -117,8 +119,8 @@ QRect MatrixView::boxRect(std::size_t row, std::size_t box) const {
     const int per_line = boxesPerLine();
     const int line = static_cast<int>(box) / per_line;
     const int column = static_cast<int>(box) % per_line;
-    const int tall = kHeadHeight + shelves_ * kShelfPitch + 6;
-    return {kNameWidth + column * (kBoxWidth + kGap), top + line * tall, kBoxWidth, tall - 4};
+    const int tall = kMatrixHeadHeight + shelves_ * kShelfPitch + 6;
+    return {kMatrixNameWidth + column * (kBoxWidth + kMatrixGap), top + line * tall, kBoxWidth, tall - 4};
 }
 
 void MatrixView::paintBox(QPainter& p, const QRect& rect, const Box& box) const {
@@ -127,15 +129,15 @@ void MatrixView::paintBox(QPainter& p, const QRect& rect, const Box& box) const 
     const bool chosen = session_.runId() == box.run;
     p.setFont(houseFont(13, chosen));
     p.setPen(chosen ? c.accent : c.text);
-    p.drawText(rect.adjusted(0, 0, 0, -rect.height() + kHeadHeight), Qt::AlignLeft | Qt::AlignVCenter,
+    p.drawText(rect.adjusted(0, 0, 0, -rect.height() + kMatrixHeadHeight), Qt::AlignLeft | Qt::AlignVCenter,
                session_.figure(run.height));
     if (box.doubts > 0) {
         p.setFont(houseFont(11, true));
         p.setPen(c.accent);
-        p.drawText(rect.adjusted(0, 0, 0, -rect.height() + kHeadHeight), Qt::AlignRight | Qt::AlignVCenter,
-                   QStringLiteral("▲%1").arg(box.doubts));
+        p.drawText(rect.adjusted(0, 0, 0, -rect.height() + kMatrixHeadHeight),
+                   Qt::AlignRight | Qt::AlignVCenter, QStringLiteral("▲%1").arg(box.doubts));
     }
-    int y = rect.top() + kHeadHeight;
+    int y = rect.top() + kMatrixHeadHeight;
     for (const auto& plane : box.planes) {
         if (y + kShelfHeight > rect.bottom() + 2) break;
         const QRectF shelf(rect.left() + 0.5, y + 0.5, rect.width() - 1, kShelfHeight - 1);
@@ -175,7 +177,7 @@ void MatrixView::paintEvent(QPaintEvent* /*event*/) {
         }
         p.setFont(houseFont(13, chosen));
         p.setPen(chosen ? c.text : c.muted);
-        p.drawText(QRect(kMarkWidth, first.top(), kNameWidth - kMarkWidth - 12, rowHeight(row) - 12),
+        p.drawText(QRect(kMarkWidth, first.top(), kMatrixNameWidth - kMarkWidth - 12, rowHeight(row) - 12),
                    Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, row.name);
         if (chosen)
             p.fillRect(QRect(0, first.top(), 3, rowHeight(row) - 16), hasFocus() ? c.accent : c.muted);
@@ -198,8 +200,8 @@ void MatrixView::mousePressEvent(QMouseEvent* event) {
             const QRect rect = boxRect(r, b);
             if (!rect.contains(event->pos())) continue;
             const auto& box = rows_[r].boxes[b];
-            const int shelf = (event->pos().y() - rect.top() - kHeadHeight) / kShelfPitch;
-            const bool on_shelf = event->pos().y() > rect.top() + kHeadHeight && shelf >= 0 &&
+            const int shelf = (event->pos().y() - rect.top() - kMatrixHeadHeight) / kShelfPitch;
+            const bool on_shelf = event->pos().y() > rect.top() + kMatrixHeadHeight && shelf >= 0 &&
                                   shelf < static_cast<int>(box.planes.size());
             choose(box, on_shelf ? std::optional(box.planes[static_cast<std::size_t>(shelf)].depth)
                                  : std::nullopt);

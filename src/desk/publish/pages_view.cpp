@@ -11,9 +11,9 @@
 namespace glumet {
 namespace {
 
-constexpr int kGap = 16;
+constexpr int kPageGap = 16;
 constexpr double kWidest = 620.0;  // of a page
-constexpr double kTwoColumns = 2 * 440.0;
+constexpr double kPageTwoColumns = 2 * 440.0;
 constexpr int kKeptPages = 12;
 constexpr qsizetype kToldLetters = 4000;
 
@@ -41,27 +41,27 @@ void PagesView::setPages(const QByteArray& pdf, const Palette& palette) {
     layOut();
 }
 
-int PagesView::columns() const { return viewport()->width() >= kTwoColumns && pages() > 1 ? 2 : 1; }
+int PagesView::columns() const { return viewport()->width() >= kPageTwoColumns && pages() > 1 ? 2 : 1; }
 
 double PagesView::pageWidth() const {
-    return std::min(kWidest, (viewport()->width() - kGap * (columns() - 1.0)) / columns());
+    return std::min(kWidest, (viewport()->width() - kPageGap * (columns() - 1.0)) / columns());
 }
 
 QRect PagesView::pageRect(int page) const {
     const double wide = pageWidth();
     const double tall = wide * kPageHeight / kPageWidth;
-    const double all = wide * columns() + kGap * (columns() - 1.0);
-    const double left = (viewport()->width() - all) / 2.0 + (page % columns()) * (wide + kGap);
-    const double top = (page / columns()) * (tall + kGap) - verticalScrollBar()->value();
+    const double all = wide * columns() + kPageGap * (columns() - 1.0);
+    const double left = (viewport()->width() - all) / 2.0 + (page % columns()) * (wide + kPageGap);
+    const double top = (page / columns()) * (tall + kPageGap) - verticalScrollBar()->value();
     return QRectF(left, top, wide, tall).toRect();
 }
 
 void PagesView::layOut() {
     const int bands = (pages() + columns() - 1) / columns();
-    const double tall = pageWidth() * kPageHeight / kPageWidth + kGap;
+    const double tall = pageWidth() * kPageHeight / kPageWidth + kPageGap;
     verticalScrollBar()->setPageStep(viewport()->height());
     verticalScrollBar()->setRange(
-        0, std::max(0, static_cast<int>(std::ceil(bands * tall - kGap)) - viewport()->height()));
+        0, std::max(0, static_cast<int>(std::ceil(bands * tall - kPageGap)) - viewport()->height()));
     viewport()->update();
 }
 
@@ -69,7 +69,7 @@ void PagesView::showPlace(int page, double y) {
     if (page < 0 || page >= pages()) return;
     const auto rect = pageRect(page);
     const double at = rect.top() + verticalScrollBar()->value() + y / kPageHeight * rect.height();
-    verticalScrollBar()->setValue(static_cast<int>(at) - kGap);
+    verticalScrollBar()->setValue(static_cast<int>(at) - kPageGap);
 }
 
 const QImage& PagesView::image(int page) {

@@ -15,7 +15,7 @@ namespace {
 constexpr int kSectionRole = Qt::UserRole;
 constexpr int kStandingRole = Qt::UserRole + 1;
 constexpr int kOpening = -1;
-constexpr int kRowHeight = 25;
+constexpr int kPartRowHeight = 25;
 constexpr int kMarkRoom = 20;
 constexpr double kMark = 5.0;
 
@@ -52,7 +52,7 @@ class MarkedRow : public QStyledItemDelegate {
         : QStyledItemDelegate(parent), palette_(palette) {}
 
     QSize sizeHint(const QStyleOptionViewItem& option, const QModelIndex& index) const override {
-        return {QStyledItemDelegate::sizeHint(option, index).width(), kRowHeight};
+        return {QStyledItemDelegate::sizeHint(option, index).width(), kPartRowHeight};
     }
 
     void paint(QPainter* painter, const QStyleOptionViewItem& option,

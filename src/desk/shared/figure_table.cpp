@@ -8,7 +8,7 @@
 namespace glumet {
 namespace {
 
-constexpr int kRowHeight = 22;
+constexpr int kFigureRowHeight = 22;
 constexpr int kTextSize = 12;
 
 }  // namespace
@@ -20,7 +20,7 @@ FigureTable::FigureTable(const QString& accessible_name) {
     setSelectionMode(QAbstractItemView::SingleSelection);
     setShowGrid(false);
     verticalHeader()->hide();
-    verticalHeader()->setDefaultSectionSize(kRowHeight);
+    verticalHeader()->setDefaultSectionSize(kFigureRowHeight);
     horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
     horizontalHeader()->setHighlightSections(false);
     setFont(houseFont(kTextSize));

@@ -13,8 +13,8 @@
 namespace glumet {
 namespace {
 
-constexpr int kSide = 20;
-constexpr int kGap = 3;
+constexpr int kFindingSide = 20;
+constexpr int kFindingGap = 3;
 constexpr int kPad = 8;
 
 int orderOf(FindingKind kind) { return kind == FindingKind::Fact ? 0 : kind == FindingKind::Doubt ? 1 : 2; }
@@ -39,17 +39,18 @@ QString FindingItem::title() const {
 
 QRect FindingItem::titleRect(int width) const {
     const QFontMetrics metrics(houseFont(14, true));
-    return metrics.boundingRect(QRect(kSide, kPad, width - 2 * kSide, 1000), Qt::TextWordWrap, title());
+    return metrics.boundingRect(QRect(kFindingSide, kPad, width - 2 * kFindingSide, 1000), Qt::TextWordWrap,
+                                title());
 }
 
 QRect FindingItem::bodyRect(int width, int top) const {
     const QFontMetrics metrics(houseFont(13));
-    return metrics.boundingRect(QRect(kSide, top, width - 2 * kSide, 2000), Qt::TextWordWrap,
+    return metrics.boundingRect(QRect(kFindingSide, top, width - 2 * kFindingSide, 2000), Qt::TextWordWrap,
                                 glumet::text(finding_.body, session_.unit()));
 }
 
 int FindingItem::heightForWidth(int width) const {
-    return bodyRect(width, titleRect(width).bottom() + kGap).bottom() + kPad;
+    return bodyRect(width, titleRect(width).bottom() + kFindingGap).bottom() + kPad;
 }
 QSize FindingItem::sizeHint() const { return {240, heightForWidth(qMax(width(), 200))}; }
 
@@ -60,11 +61,12 @@ void FindingItem::paintEvent(QPaintEvent* /*event*/) {
     const QRect head = titleRect(width());
     p.setFont(houseFont(14, true));
     p.setPen(finding_.kind == FindingKind::Doubt ? c.accent : c.text);
-    p.drawText(QRect(kSide, kPad, width() - 2 * kSide, head.height() + 4), Qt::TextWordWrap, title());
+    p.drawText(QRect(kFindingSide, kPad, width() - 2 * kFindingSide, head.height() + 4), Qt::TextWordWrap,
+               title());
     p.setFont(houseFont(13));
     p.setPen(finding_.kind == FindingKind::Next ? c.text : c.muted);
-    p.drawText(QRect(kSide, head.bottom() + kGap, width() - 2 * kSide, height()), Qt::TextWordWrap,
-               glumet::text(finding_.body, session_.unit()));
+    p.drawText(QRect(kFindingSide, head.bottom() + kFindingGap, width() - 2 * kFindingSide, height()),
+               Qt::TextWordWrap, glumet::text(finding_.body, session_.unit()));
     if (!hasFocus()) return;
     p.setPen(QPen(c.accent, 1));
     p.drawRect(rect().adjusted(6, 0, -7, -1));
@@ -85,7 +87,7 @@ FindingsPanel::FindingsPanel(Session& session) : session_(session), holder_(new 
     layout->setContentsMargins(0, 14, 0, 8);
     layout->setSpacing(6);
     auto* head = makeLabel(tr("Findings"), TextRole::Muted);
-    head->setContentsMargins(kSide, 0, 0, 0);
+    head->setContentsMargins(kFindingSide, 0, 0, 0);
     layout->addWidget(head);
     auto* scroll = new QScrollArea;
     scroll->setWidgetResizable(true);
@@ -122,7 +124,7 @@ void FindingsPanel::setFindings(const std::vector<Finding>& findings) {
     for (const auto& finding : shown_) {
         if (finding.kind == FindingKind::Next && !next_begun) {
             auto* head = makeLabel(tr("Next"), TextRole::Muted);
-            head->setContentsMargins(kSide, 14, 0, 0);
+            head->setContentsMargins(kFindingSide, 14, 0, 0);
             list_->addWidget(head);
             next_begun = true;
         }

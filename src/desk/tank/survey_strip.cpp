@@ -11,7 +11,7 @@
 namespace glumet {
 namespace {
 
-constexpr double kMargin = 40.0;  // half a date
+constexpr double kStripMargin = 40.0;  // half a date
 constexpr double kDot = 5.0;
 constexpr double kReach = 14.0;
 constexpr double kDateWidth = 78.0;
@@ -43,7 +43,7 @@ void SurveyStrip::setSurveys(const std::vector<TankSurvey>& surveys, const std::
 }
 
 QPoint SurveyStrip::placeOf(std::size_t look) const {
-    return QPointF(kMargin + (width() - 2 * kMargin) * looks_[look].at, 10.0).toPoint();
+    return QPointF(kStripMargin + (width() - 2 * kStripMargin) * looks_[look].at, 10.0).toPoint();
 }
 
 void SurveyStrip::paintEvent(QPaintEvent* /*event*/) {

@@ -11,10 +11,10 @@ namespace glumet {
 namespace {
 
 constexpr double kGlyphsByCache = 48.0;  // pixels of the device
-constexpr double kMargin = 56.0;
+constexpr double kCardMargin = 56.0;
 constexpr double kAnswerWide = 372.0;
 constexpr double kMap = 336.0;
-constexpr double kRowsLeft = kMargin + kAnswerWide + 8.0;
+constexpr double kRowsLeft = kCardMargin + kAnswerWide + 8.0;
 constexpr double kFigureWide = 62.0;
 constexpr double kRowsTop = 150.0;
 constexpr double kRowsEnd = 500.0;
@@ -26,8 +26,8 @@ class CardPainter {
 
     void paint() {
         p_.fillRect(QRectF(0, 0, kCardWide, kCardTall), QColor(QStringLiteral("#FCF9F3")));
-        line(card_.title, {kMargin, 40}, kCardWide - 2 * kMargin, 40, true, c_.text);
-        line(card_.subtitle, {kMargin, 92}, kCardWide - 2 * kMargin, 20, false, c_.muted);
+        line(card_.title, {kCardMargin, 40}, kCardWide - 2 * kCardMargin, 40, true, c_.text);
+        line(card_.subtitle, {kCardMargin, 92}, kCardWide - 2 * kCardMargin, 20, false, c_.muted);
         answer();
         rows();
         if (card_.map) card_.map(p_, mapArea());
@@ -35,7 +35,7 @@ class CardPainter {
     }
 
   private:
-    QRectF mapArea() const { return {kCardWide - kMargin - kMap, kRowsTop, kMap, kMap + 20}; }
+    QRectF mapArea() const { return {kCardWide - kCardMargin - kMap, kRowsTop, kMap, kMap + 20}; }
 
     /// One line, smaller where it is too long, cut where it still is.
     void line(const Words& words, const QPointF& at, double wide, double size, bool bold,
@@ -77,17 +77,17 @@ class CardPainter {
     }
 
     void answer() {
-        lines(card_.over_answer, {kMargin, kRowsTop + 4}, kAnswerWide, 22, c_.muted, 2);
+        lines(card_.over_answer, {kCardMargin, kRowsTop + 4}, kAnswerWide, 22, c_.muted, 2);
         if (!card_.answer.empty())
-            line(card_.answer, {kMargin - 4, kRowsTop + 62}, kAnswerWide, 118, true, c_.accent);
-        lines(card_.under_answer, {kMargin, kRowsTop + (card_.answer.empty() ? 62 : 226)}, kAnswerWide, 21,
-              c_.text, 4);
+            line(card_.answer, {kCardMargin - 4, kRowsTop + 62}, kAnswerWide, 118, true, c_.accent);
+        lines(card_.under_answer, {kCardMargin, kRowsTop + (card_.answer.empty() ? 62 : 226)}, kAnswerWide,
+              21, c_.text, 4);
     }
 
     /// What is recommended for each tank: its number, then what that gives. As many as have room.
     void rows() {
         const double text_left = kRowsLeft + kFigureWide + 16.0;
-        const double text_wide = (card_.map ? mapArea().left() - 28.0 : kCardWide - kMargin) - text_left;
+        const double text_wide = (card_.map ? mapArea().left() - 28.0 : kCardWide - kCardMargin) - text_left;
         double y = kRowsTop;
         for (const auto& row : card_.rows) {
             const ProseLayout text(prose(row.text), unit_, {20.0, true, c_.text, 1.25}, text_wide);
@@ -102,11 +102,11 @@ class CardPainter {
     }
 
     void foot() {
-        const double wide = kCardWide - 2 * kMargin;
-        lines(card_.not_for, {kMargin, 520}, wide, 18, c_.accent, 2);
+        const double wide = kCardWide - 2 * kCardMargin;
+        lines(card_.not_for, {kCardMargin, 520}, wide, 18, c_.accent, 2);
         p_.setPen(QPen(c_.line, 1.0));
-        p_.drawLine(QPointF(kMargin, 576), QPointF(kCardWide - kMargin, 576));
-        line(card_.provenance, {kMargin, 584}, wide, 15, false, c_.muted);
+        p_.drawLine(QPointF(kCardMargin, 576), QPointF(kCardWide - kCardMargin, 576));
+        line(card_.provenance, {kCardMargin, 584}, wide, 15, false, c_.muted);
     }
 
     QPainter& p_;

@@ -13,9 +13,9 @@ namespace glumet {
 namespace {
 
 constexpr double kSide = 56.0;
-constexpr double kTop = 52.0;
-constexpr double kBottom = 64.0;
-constexpr double kWide = kPageWidth - 2 * kSide;
+constexpr double kPageTop = 52.0;
+constexpr double kPageBottom = 64.0;
+constexpr double kPageWide = kPageWidth - 2 * kSide;
 constexpr double kText = 12.5;
 constexpr double kSmall = 10.5;
 constexpr double kCellGap = 12.0;
@@ -42,13 +42,13 @@ class PdfLayouter {
     }
 
   private:
-    static double end() { return kPageHeight - kBottom; }
-    bool atTop() const { return y_ <= kTop + 0.5; }
+    static double end() { return kPageHeight - kPageBottom; }
+    bool atTop() const { return y_ <= kPageTop + 0.5; }
 
     void turnPage() {
         if (atTop()) return;
         pdf_.newPage();
-        y_ = kTop;
+        y_ = kPageTop;
     }
     /// A new page unless so much is left; what is taller than a page begins one.
     void need(double height) {
@@ -61,7 +61,7 @@ class PdfLayouter {
         static constexpr std::array sizes{24.0, 19.0, 14.5, 12.0};
         const int level = std::clamp(heading.level, 1, 4);
         ProseStyle style{sizes[static_cast<std::size_t>(level - 1)], true, c_.text, 1.25};
-        const ProseLayout set(heading.text, d_.unit, style, kWide);
+        const ProseLayout set(heading.text, d_.unit, style, kPageWide);
         const double before = level <= 2 ? 22.0 : 16.0;
         if (!atTop()) y_ += before;
         need(set.height() + keptWithHeading());
@@ -112,7 +112,7 @@ class PdfLayouter {
         const QString mark = markOf(paragraph.tone);
         const bool barred = paragraph.tone == ProseTone::Opinion || paragraph.tone == ProseTone::Own;
         const double indent = barred ? 14.0 : mark.isEmpty() ? 0.0 : kBullet;
-        const ProseLayout set(paragraph.text, d_.unit, style, kWide - indent);
+        const ProseLayout set(paragraph.text, d_.unit, style, kPageWide - indent);
         pdf_.open("P");
         putLines(set, kSide + indent, mark, style, barred);
         pdf_.close();
@@ -149,7 +149,7 @@ class PdfLayouter {
         pdf_.open("L");
         for (std::size_t i = 0; i < bullets.items.size(); ++i) {
             const ProseStyle style{kText, false, colourOf(bullets.tone), 1.4};
-            const ProseLayout set(bullets.items[i], d_.unit, style, kWide - kBullet);
+            const ProseLayout set(bullets.items[i], d_.unit, style, kPageWide - kBullet);
             QString mark = markOf(bullets.tone);
             if (mark.isEmpty())
                 mark = bullets.ordered ? QStringLiteral("%1.").arg(i + 1) : QStringLiteral("•");
@@ -171,7 +171,7 @@ class PdfLayouter {
                                    kFactName - 10);
             const ProseLayout value(prose(fact.value), d_.unit,
                                     {kText - 1, false, fact.missing ? c_.accent : c_.text, 1.4},
-                                    kWide - kFactName);
+                                    kPageWide - kFactName);
             const double tall = std::max(name.height(), value.height());
             need(std::min(tall, 200.0));
             pdf_.open("LI");
@@ -217,7 +217,7 @@ class PdfLayouter {
             natural[c] = std::max(natural[c], least[c]);
             if (table.columns[c].figures && natural[c] < kLongFigure) least[c] = natural[c];
         }
-        const double room = kWide - kCellGap * static_cast<double>(count - 1);
+        const double room = kPageWide - kCellGap * static_cast<double>(count - 1);
         const double total = std::accumulate(natural.begin(), natural.end(), 0.0);
         if (total <= room) return natural;
         const double at_least = std::accumulate(least.begin(), least.end(), 0.0);
@@ -313,12 +313,12 @@ class PdfLayouter {
 
     static constexpr double kFigureGap = 18.0;
     static constexpr double kTallest = 860.0;  // of a picture; its caption and heading fit the page too
-    static constexpr double kCardHeight = kWide * kCardTall / kCardWide;
+    static constexpr double kCardHeight = kPageWide * kCardTall / kCardWide;
 
     static double scaleOf(const FigureRow& row) {
         double wide = 0.0;
         for (const auto& figure : row.figures) wide += figure.size.width();
-        const double room = kWide - kFigureGap * static_cast<double>(row.figures.size() - 1);
+        const double room = kPageWide - kFigureGap * static_cast<double>(row.figures.size() - 1);
         double tall = 1.0;
         for (const auto& figure : row.figures) tall = std::max(tall, 1.0 * figure.size.height());
         return std::min({0.92, room / std::max(1.0, wide), kTallest / tall});
@@ -365,7 +365,7 @@ class PdfLayouter {
         pdf_.open("P");
         pdf_.paint([&](QPainter& p) {
             p.translate(kSide, y_);
-            p.scale(kWide / kCardWide, kWide / kCardWide);
+            p.scale(kPageWide / kCardWide, kPageWide / kCardWide);
             paintCard(p, card, d_.unit);
         });
         pdf_.close();
@@ -385,7 +385,7 @@ class PdfLayouter {
         pdf_.paintArtifact(page, [&](QPainter& p) {
             p.setPen(QPen(c_.line, 0.6));
             p.drawLine(QPointF(kSide, y), QPointF(kPageWidth - kSide, y));
-            ProseLayout(d_.footer, style, kWide - 90).paint(p, {kSide, y + 6}, 0, 1);
+            ProseLayout(d_.footer, style, kPageWide - 90).paint(p, {kSide, y + 6}, 0, 1);
             ProseStyle right = style;
             right.align = Qt::AlignRight;
             ProseLayout(number, right, 80).paint(p, {kPageWidth - kSide - 80, y + 6});
@@ -397,7 +397,7 @@ class PdfLayouter {
     TaggedPdf pdf_;
     std::vector<PdfMark> marks_;
     const Block* next_ = nullptr;
-    double y_ = kTop;
+    double y_ = kPageTop;
 };
 
 }  // namespace

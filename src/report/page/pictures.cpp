@@ -16,7 +16,7 @@ namespace glumet {
 namespace {
 
 constexpr double kFootWidthLeast = 240.0;
-constexpr double kPad = 10.0;
+constexpr double kFootPad = 10.0;
 
 /// Caption and provenance under a picture that stands alone.
 struct Foot {
@@ -26,7 +26,7 @@ struct Foot {
     Foot(const PageFigure& figure, LengthUnit unit, const QString& from, double wide)
         : caption(prose(figure.caption), unit, {12.0, false, printPalette().text, 1.3}, wide),
           provenance(from, {10.0, false, printPalette().muted, 1.3}, wide) {}
-    double height() const { return caption.height() + provenance.height() + 3 * kPad; }
+    double height() const { return caption.height() + provenance.height() + 3 * kFootPad; }
 };
 
 QSize wholeSize(const PageFigure& figure, const Foot& foot) {
@@ -34,7 +34,7 @@ QSize wholeSize(const PageFigure& figure, const Foot& foot) {
 }
 
 double footWidth(const PageFigure& figure) {
-    return std::max(kFootWidthLeast, figure.size.width() - 2 * kPad);
+    return std::max(kFootWidthLeast, figure.size.width() - 2 * kFootPad);
 }
 
 void paintAlone(QPainter& p, const PageFigure& figure, LengthUnit unit, const Foot& foot) {
@@ -42,9 +42,9 @@ void paintAlone(QPainter& p, const PageFigure& figure, LengthUnit unit, const Fo
     p.save();
     figure.paint(p, QRectF(QPointF(0, 0), figure.size), unit);
     p.restore();
-    const double top = figure.size.height() + kPad;
-    foot.caption.paint(p, {kPad, top});
-    foot.provenance.paint(p, {kPad, top + foot.caption.height() + kPad / 2});
+    const double top = figure.size.height() + kFootPad;
+    foot.caption.paint(p, {kFootPad, top});
+    foot.provenance.paint(p, {kFootPad, top + foot.caption.height() + kFootPad / 2});
 }
 
 /// Coordinates with two digits of a hundredth of a pixel: more cannot be seen.

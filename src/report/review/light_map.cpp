@@ -9,9 +9,9 @@
 namespace glumet {
 namespace {
 
-constexpr double kWide = 520.0;
+constexpr double kLightMapWide = 520.0;
 constexpr double kLowest = 120.0;
-constexpr double kMargin = 8.0;
+constexpr double kMapMargin = 8.0;
 
 }  // namespace
 
@@ -32,10 +32,11 @@ PageFigure lightMap(LightScene scene, const Tank& tank, Millimetre depth, double
         plan.scale_top = std::max(plan.scale_top, plan.values.back()->value());
     }
     PageFigure figure;
-    const double tall = std::clamp(kWide * tank.width.value() / tank.length.value(), kLowest, kWide);
-    figure.size = QSize(static_cast<int>(kWide), static_cast<int>(tall));
+    const double tall =
+        std::clamp(kLightMapWide * tank.width.value() / tank.length.value(), kLowest, kMapWide);
+    figure.size = QSize(static_cast<int>(kLightMapWide), static_cast<int>(tall));
     figure.paint = [plan](QPainter& p, const QRectF& area, LengthUnit) {
-        paintPlan(p, area.adjusted(kMargin, kMargin, -kMargin, -kMargin), plan, paper(), false);
+        paintPlan(p, area.adjusted(kMapMargin, kMapMargin, -kMapMargin, -kMapMargin), plan, paper(), false);
     };
     return figure;
 }

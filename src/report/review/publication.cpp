@@ -116,9 +116,10 @@ void addName(NamedValues& values, const char* name, Words words) {
 }
 
 /// Lays sections out one after the other; those of each fixture stand together, fixture by fixture.
-class Layout {
+class ContentLayout {
   public:
-    explicit Layout(const Publication& publication) : p_(publication), several_(p_.fixtures.size() > 1) {}
+    explicit ContentLayout(const Publication& publication)
+        : p_(publication), several_(p_.fixtures.size() > 1) {}
 
     LaidOut make() {
         auto& d = out_.document;
@@ -322,7 +323,7 @@ Expected<Publication> publicationOf(const Bench& bench, const FitOf& fit_of,
     return out;
 }
 
-LaidOut laidOut(const Publication& publication) { return Layout(publication).make(); }
+LaidOut laidOut(const Publication& publication) { return ContentLayout(publication).make(); }
 
 Words titleOf(ReviewSection section) {
     switch (section) {

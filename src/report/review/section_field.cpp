@@ -20,9 +20,6 @@ constexpr int kChartTall = 300;
 constexpr double kSheetCell = 116.0;
 constexpr double kSheetHead = 24.0;
 constexpr double kSheetSide = 64.0;
-constexpr double kPad = 8.0;
-
-QRectF inside(const QRectF& area) { return area.adjusted(kPad, kPad, -kPad, -kPad); }
 
 /// Column by letters, row by number, as maps and findings name cells.
 Words spotWords(const std::string& name, const Reading& reading) {

@@ -22,7 +22,6 @@ constexpr int kSpectrumWide = 900;
 constexpr int kSpectrumTall = 320;
 constexpr int kBlendWide = 560;
 constexpr int kBlendRow = 78;
-constexpr double kPad = 8.0;
 constexpr double kThousand = 1000.0;
 
 /// Findings as sentences of the page; what to do next is the reviewer's business.
@@ -56,7 +55,7 @@ PageFigure spectrumFigure(const SectionOf& of, const Spectrum& light, bool assum
         say(GLUMET_SAY("Core", "Spectrum from 380 to 780 nm; the table has the share of each band."));
     figure.size = QSize(kSpectrumWide, kSpectrumTall);
     figure.paint = [drawn](QPainter& p, const QRectF& area, LengthUnit) {
-        paintSpectrum(p, area.adjusted(kPad, kPad, -kPad, -kPad), drawn, paper());
+        paintSpectrum(p, inside(area), drawn, paper());
     };
     return figure;
 }
@@ -105,7 +104,7 @@ PageFigure blendingPicture(const SectionOf& of, const BlendingTest& test, std::s
                      Figure{kColourShows * kThousand, 0});
     figure.size = QSize(kBlendWide, kBlendRow * board.rows);
     figure.paint = [board](QPainter& p, const QRectF& area, LengthUnit) {
-        paintBlending(p, area.adjusted(kPad, kPad, -kPad, -kPad), board, paper());
+        paintBlending(p, inside(area), board, paper());
     };
     return figure;
 }

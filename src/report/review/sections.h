@@ -1,5 +1,6 @@
 #pragma once
 
+#include <QRectF>
 #include <string>
 #include <vector>
 
@@ -43,6 +44,12 @@ MadeSection cautionsSection(const SectionOf& of);
 
 /// Planned arrays in which the fixture hangs: a table, what is noted of them, and maps; nothing without one.
 std::vector<Block> plannedBlocks(const SectionOf& of);
+
+/// A picture's figure within its frame: kPicturePad on all sides.
+inline constexpr double kPicturePad = 8.0;
+inline QRectF inside(const QRectF& area) {
+    return area.adjusted(kPicturePad, kPicturePad, -kPicturePad, -kPicturePad);
+}
 
 /// A section's heading on the page.
 Words titleOf(ReviewSection section);

@@ -39,7 +39,7 @@ std::optional<ReviewSection> sectionOf(std::string_view id) {
     return static_cast<ReviewSection>(at - kIds.begin());
 }
 
-std::string resource(const char* name) {
+std::string shippedTemplate(const char* name) {
     QFile file(QStringLiteral(":/publish/%1.md").arg(QLatin1String(name)));
     return file.open(QIODevice::ReadOnly) ? file.readAll().toStdString() : std::string();
 }
@@ -109,10 +109,10 @@ std::string textOf(const ReviewTemplate& sections) {
 
 const std::vector<ReadyTemplate>& readyTemplates() {
     static const std::vector<ReadyTemplate> ready{
-        {"full", say(GLUMET_SAY("Core", "full review")), resource("full")},
-        {"card", say(GLUMET_SAY("Core", "short card")), resource("card")},
-        {"comparison", say(GLUMET_SAY("Core", "comparison of several")), resource("comparison")},
-        {"before-after", say(GLUMET_SAY("Core", "before and after")), resource("before-after")}};
+        {"full", say(GLUMET_SAY("Core", "full review")), shippedTemplate("full")},
+        {"card", say(GLUMET_SAY("Core", "short card")), shippedTemplate("card")},
+        {"comparison", say(GLUMET_SAY("Core", "comparison of several")), shippedTemplate("comparison")},
+        {"before-after", say(GLUMET_SAY("Core", "before and after")), shippedTemplate("before-after")}};
     return ready;
 }
 
