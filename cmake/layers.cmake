@@ -36,5 +36,7 @@ endfunction()
 function(glumet_in_batches target size)
   if(GLUMET_BATCHES)
     set_target_properties(${target} PROPERTIES UNITY_BUILD ON UNITY_BUILD_BATCH_SIZE ${size})
+    # gcc takes what a batch includes for headers, in which types without a name outside would be a fault.
+    target_compile_options(${target} PRIVATE $<$<CXX_COMPILER_ID:GNU>:-Wno-subobject-linkage>)
   endif()
 endfunction()

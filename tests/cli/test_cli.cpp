@@ -7,6 +7,9 @@
 #include <cmath>
 
 #include "cli/cli_runner.h"
+#include "runner/registry.h"
+
+namespace cli_cli {
 
 using namespace glumet::testing;
 
@@ -537,5 +540,8 @@ class TestCli : public QObject {
     std::unique_ptr<QTemporaryDir> dir_;
 };
 
-QTEST_GUILESS_MAIN(TestCli)
+GLUMET_TEST(TestCli, "cli_cli", Application)
+
+}  // namespace cli_cli
+
 #include "test_cli.moc"

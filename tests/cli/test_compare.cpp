@@ -4,6 +4,9 @@
 #include <random>
 
 #include "cli/cli_runner.h"
+#include "runner/registry.h"
+
+namespace cli_compare {
 
 using namespace glumet::testing;
 
@@ -155,5 +158,8 @@ class TestCliCompare : public QObject {
     int made_ = 0;
 };
 
-QTEST_GUILESS_MAIN(TestCliCompare)
+GLUMET_TEST(TestCliCompare, "cli_compare", Application)
+
+}  // namespace cli_compare
+
 #include "test_compare.moc"

@@ -10,6 +10,9 @@
 #include "cli/cli_runner.h"
 #include "files/failing_disk.h"
 #include "project/project.h"
+#include "runner/registry.h"
+
+namespace cli_full_disk {
 
 using glumet::testing::startedCli;
 
@@ -184,5 +187,8 @@ class TestFullDisk : public QObject {
     std::unique_ptr<QTemporaryDir> dir_;
 };
 
-QTEST_GUILESS_MAIN(TestFullDisk)
+GLUMET_TEST(TestFullDisk, "cli_full_disk", Application)
+
+}  // namespace cli_full_disk
+
 #include "test_full_disk.moc"

@@ -7,6 +7,9 @@
 #include <QTest>
 
 #include "files/started.h"
+#include "runner/registry.h"
+
+namespace cli_hostile {
 
 using glumet::testing::Started;
 
@@ -259,5 +262,8 @@ class TestHostile : public QObject {
     Started cli_{QStringLiteral("glumet-cli"), &limit};
 };
 
-QTEST_GUILESS_MAIN(TestHostile)
+GLUMET_TEST(TestHostile, "cli_hostile", Application)
+
+}  // namespace cli_hostile
+
 #include "test_hostile.moc"

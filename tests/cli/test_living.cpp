@@ -2,6 +2,9 @@
 #include <QTest>
 
 #include "cli/cli_runner.h"
+#include "runner/registry.h"
+
+namespace cli_living {
 
 using namespace glumet::testing;
 
@@ -82,5 +85,8 @@ class TestCliLiving : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestCliLiving)
+GLUMET_TEST(TestCliLiving, "cli_living", Application)
+
+}  // namespace cli_living
+
 #include "test_living.moc"

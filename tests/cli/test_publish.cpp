@@ -3,6 +3,9 @@
 #include <QTest>
 
 #include "cli/cli_runner.h"
+#include "runner/registry.h"
+
+namespace cli_publish {
 
 using namespace glumet::testing;
 
@@ -129,5 +132,8 @@ class TestCliPublish : public QObject {
     std::unique_ptr<QTemporaryDir> dir_;
 };
 
-QTEST_GUILESS_MAIN(TestCliPublish)
+GLUMET_TEST(TestCliPublish, "cli_publish", Application)
+
+}  // namespace cli_publish
+
 #include "test_publish.moc"

@@ -3,6 +3,9 @@
 #include <cmath>
 
 #include "cli/cli_runner.h"
+#include "runner/registry.h"
+
+namespace cli_spectra {
 
 using namespace glumet::testing;
 
@@ -136,5 +139,8 @@ class TestSpectra : public QObject {
     QTemporaryDir dir_;
 };
 
-QTEST_GUILESS_MAIN(TestSpectra)
+GLUMET_TEST(TestSpectra, "cli_spectra", Application)
+
+}  // namespace cli_spectra
+
 #include "test_spectra.moc"

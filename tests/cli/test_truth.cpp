@@ -3,6 +3,9 @@
 #include <cmath>
 
 #include "cli/cli_runner.h"
+#include "runner/registry.h"
+
+namespace cli_truth {
 
 using namespace glumet::testing;
 
@@ -228,5 +231,8 @@ class TestTruth : public QObject {
     std::unique_ptr<QTemporaryDir> dir_ = std::make_unique<QTemporaryDir>();
 };
 
-QTEST_GUILESS_MAIN(TestTruth)
+GLUMET_TEST(TestTruth, "cli_truth", Application)
+
+}  // namespace cli_truth
+
 #include "test_truth.moc"

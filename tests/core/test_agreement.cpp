@@ -12,6 +12,9 @@
 #include "core/simulation/demo_scenario.h"
 #include "core/verdicts/fitted_heights.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_agreement {
 
 using namespace glumet;
 
@@ -246,5 +249,8 @@ class TestAgreement : public QObject {
     }
 };
 
-QTEST_APPLESS_MAIN(TestAgreement)
+GLUMET_TEST(TestAgreement, "core_agreement", Nothing)
+
+}  // namespace core_agreement
+
 #include "test_agreement.moc"

@@ -3,6 +3,9 @@
 
 #include "core/lamp_maker.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_array_limits {
 
 using namespace glumet;
 using glumet::testing::lamp;
@@ -178,5 +181,8 @@ class TestArrayLimits : public QObject {
     }
 };
 
-QTEST_APPLESS_MAIN(TestArrayLimits)
+GLUMET_TEST(TestArrayLimits, "core_array_limits", Nothing)
+
+}  // namespace core_array_limits
+
 #include "test_array_limits.moc"

@@ -5,6 +5,9 @@
 
 #include "core/light/azimuth_fold.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_beam {
 
 using namespace glumet;
 using std::numbers::pi;
@@ -164,5 +167,8 @@ class TestBeam : public QObject {
     }
 };
 
-QTEST_APPLESS_MAIN(TestBeam)
+GLUMET_TEST(TestBeam, "core_beam", Nothing)
+
+}  // namespace core_beam
+
 #include "test_beam.moc"

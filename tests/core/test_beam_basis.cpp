@@ -9,6 +9,9 @@
 #include "core/fit/light_model.h"
 #include "core/light/fast_field.h"
 #include "core/light/radial_table.h"
+#include "runner/registry.h"
+
+namespace core_beam_basis {
 
 using namespace glumet;
 
@@ -369,5 +372,8 @@ class TestBeamBasis : public QObject {
     }
 };
 
-QTEST_MAIN(TestBeamBasis)
+GLUMET_TEST(TestBeamBasis, "core_beam_basis", Windows)
+
+}  // namespace core_beam_basis
+
 #include "test_beam_basis.moc"

@@ -9,6 +9,9 @@
 #include "core/verdicts/day_findings.h"
 #include "core/verdicts/spectrum_findings.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_channel_mix {
 
 using namespace glumet;
 using glumet::testing::planeOfValues;
@@ -399,5 +402,8 @@ class TestChannelMix : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestChannelMix)
+GLUMET_TEST(TestChannelMix, "core_channel_mix", Application)
+
+}  // namespace core_channel_mix
+
 #include "test_channel_mix.moc"

@@ -9,6 +9,9 @@
 #include "core/simulation/demo_scenario.h"
 #include "core/survey/findings.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_checks {
 
 using namespace glumet;
 using glumet::testing::planeOfValues;
@@ -145,5 +148,8 @@ class TestChecks : public QObject {
     }
 };
 
-QTEST_APPLESS_MAIN(TestChecks)
+GLUMET_TEST(TestChecks, "core_checks", Nothing)
+
+}  // namespace core_checks
+
 #include "test_checks.moc"

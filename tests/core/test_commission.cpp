@@ -8,6 +8,9 @@
 #include "core/survey/plan_findings.h"
 #include "core/words/finding.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_commission {
 
 using namespace glumet;
 using glumet::testing::flatSweep;
@@ -179,5 +182,8 @@ class TestCommission : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestCommission)
+GLUMET_TEST(TestCommission, "core_commission", Application)
+
+}  // namespace core_commission
+
 #include "test_commission.moc"

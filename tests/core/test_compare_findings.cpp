@@ -7,6 +7,9 @@
 #include "core/compare/comparison.h"
 #include "core/compare/school_orders.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_compare_findings {
 
 using namespace glumet;
 using glumet::testing::planeOfValues;
@@ -168,5 +171,8 @@ class TestCompareFindings : public QObject {
     }
 };
 
-QTEST_APPLESS_MAIN(TestCompareFindings)
+GLUMET_TEST(TestCompareFindings, "core_compare_findings", Nothing)
+
+}  // namespace core_compare_findings
+
 #include "test_compare_findings.moc"

@@ -7,6 +7,9 @@
 #include "core/compare/conditions.h"
 #include "core/compare/pairs.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_compare_pairs {
 
 using namespace glumet;
 using glumet::testing::planeOfValues;
@@ -327,5 +330,8 @@ class TestComparePairs : public QObject {
     }
 };
 
-QTEST_APPLESS_MAIN(TestComparePairs)
+GLUMET_TEST(TestComparePairs, "core_compare_pairs", Nothing)
+
+}  // namespace core_compare_pairs
+
 #include "test_compare_pairs.moc"

@@ -8,6 +8,9 @@
 #include "core/fit/fit_as_described.h"
 #include "core/simulation/demo_scenario.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_contender {
 
 using namespace glumet;
 
@@ -224,5 +227,8 @@ class TestContender : public QObject {
     }
 };
 
-QTEST_APPLESS_MAIN(TestContender)
+GLUMET_TEST(TestContender, "core_contender", Nothing)
+
+}  // namespace core_contender
+
 #include "test_contender.moc"

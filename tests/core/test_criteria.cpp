@@ -6,6 +6,9 @@
 #include "core/compare/criteria.h"
 #include "core/verdicts/spacing_interval.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_criteria {
 
 using namespace glumet;
 
@@ -103,5 +106,8 @@ class TestCriteria : public QObject {
     }
 };
 
-QTEST_MAIN(TestCriteria)
+GLUMET_TEST(TestCriteria, "core_criteria", Windows)
+
+}  // namespace core_criteria
+
 #include "test_criteria.moc"

@@ -2,6 +2,9 @@
 #include <cmath>
 
 #include "core/dose/day.h"
+#include "runner/registry.h"
+
+namespace core_day {
 
 using namespace glumet;
 
@@ -106,5 +109,8 @@ class TestDay : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestDay)
+GLUMET_TEST(TestDay, "core_day", Application)
+
+}  // namespace core_day
+
 #include "test_day.moc"

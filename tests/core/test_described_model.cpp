@@ -9,6 +9,9 @@
 #include "core/simulation/demo_scenario.h"
 #include "core/words/finding.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_described_model {
 
 using namespace glumet;
 
@@ -193,5 +196,8 @@ class TestDescribedModel : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestDescribedModel)
+GLUMET_TEST(TestDescribedModel, "core_described_model", Application)
+
+}  // namespace core_described_model
+
 #include "test_described_model.moc"

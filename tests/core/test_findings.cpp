@@ -11,6 +11,9 @@
 #include "core/verdicts/spill_limit.h"
 #include "core/words/finding.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_findings {
 
 using namespace glumet;
 using glumet::testing::flatSweep;
@@ -184,5 +187,8 @@ class TestFindings : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestFindings)
+GLUMET_TEST(TestFindings, "core_findings", Application)
+
+}  // namespace core_findings
+
 #include "test_findings.moc"

@@ -11,6 +11,9 @@
 #include "core/light/exact_field.h"
 #include "core/simulation/demo_scenario.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_fit {
 
 using namespace glumet;
 
@@ -285,5 +288,8 @@ class TestFit : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestFit)
+GLUMET_TEST(TestFit, "core_fit", Application)
+
+}  // namespace core_fit
+
 #include "test_fit.moc"

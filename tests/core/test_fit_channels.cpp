@@ -3,6 +3,9 @@
 #include "core/bench/sweep.h"
 #include "core/fit/fit_as_described.h"
 #include "core/fit_maker.h"
+#include "runner/registry.h"
+
+namespace core_fit_channels {
 
 using namespace glumet;
 using namespace glumet::testing;
@@ -217,5 +220,8 @@ class TestFitChannels : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestFitChannels)
+GLUMET_TEST(TestFitChannels, "core_fit_channels", Application)
+
+}  // namespace core_fit_channels
+
 #include "test_fit_channels.moc"

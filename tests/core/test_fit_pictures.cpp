@@ -4,6 +4,9 @@
 #include "core/fit/trough_beam.h"
 #include "core/fit_maker.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_fit_pictures {
 
 using namespace glumet;
 using namespace glumet::testing;
@@ -160,5 +163,8 @@ class TestFitPictures : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestFitPictures)
+GLUMET_TEST(TestFitPictures, "core_fit_pictures", Application)
+
+}  // namespace core_fit_pictures
+
 #include "test_fit_pictures.moc"

@@ -6,6 +6,9 @@
 #include "core/verdicts/enough.h"
 #include "core/verdicts/fitted_heights.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_fit_truth {
 
 using namespace glumet;
 using namespace glumet::testing;
@@ -551,5 +554,8 @@ class TestFitTruth : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestFitTruth)
+GLUMET_TEST(TestFitTruth, "core_fit_truth", Application)
+
+}  // namespace core_fit_truth
+
 #include "test_fit_truth.moc"

@@ -5,6 +5,9 @@
 
 #include "core/verdicts/goals.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_goal_level {
 
 using namespace glumet;
 
@@ -217,5 +220,8 @@ class TestGoalLevel : public QObject {
     }
 };
 
-QTEST_APPLESS_MAIN(TestGoalLevel)
+GLUMET_TEST(TestGoalLevel, "core_goal_level", Nothing)
+
+}  // namespace core_goal_level
+
 #include "test_goal_level.moc"

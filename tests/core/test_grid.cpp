@@ -4,6 +4,9 @@
 #include "core/bench/grid.h"
 #include "core/bench_maker.h"
 #include "core/plane/contour.h"
+#include "runner/registry.h"
+
+namespace core_grid {
 
 using namespace glumet;
 using glumet::testing::planeOfValues;
@@ -99,5 +102,8 @@ class TestGrid : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestGrid)
+GLUMET_TEST(TestGrid, "core_grid", Application)
+
+}  // namespace core_grid
+
 #include "test_grid.moc"

@@ -1,6 +1,9 @@
 #include <QTest>
 
 #include "core/meter/immersion.h"
+#include "runner/registry.h"
+
+namespace core_immersion {
 
 using namespace glumet;
 
@@ -55,5 +58,8 @@ class TestImmersion : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestImmersion)
+GLUMET_TEST(TestImmersion, "core_immersion", Application)
+
+}  // namespace core_immersion
+
 #include "test_immersion.moc"

@@ -10,7 +10,10 @@
 #include "core/light/fast_field.h"
 #include "core/light/sampling.h"
 #include "core/light/surface.h"
+#include "runner/registry.h"
 #include "scene_maker.h"
+
+namespace core_light_field {
 
 using namespace glumet;
 using std::numbers::pi;
@@ -541,5 +544,8 @@ class TestLightField : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestLightField)
+GLUMET_TEST(TestLightField, "core_light_field", Application)
+
+}  // namespace core_light_field
+
 #include "test_light_field.moc"

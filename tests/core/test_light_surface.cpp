@@ -6,6 +6,9 @@
 #include "core/light/images.h"
 #include "core/light/surface.h"
 #include "core/simulation/ripple.h"
+#include "runner/registry.h"
+
+namespace core_light_surface {
 
 using namespace glumet;
 using std::numbers::pi;
@@ -197,5 +200,8 @@ class TestLightSurface : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestLightSurface)
+GLUMET_TEST(TestLightSurface, "core_light_surface", Application)
+
+}  // namespace core_light_surface
+
 #include "test_light_surface.moc"

@@ -8,6 +8,9 @@
 #include "core/bench/reading_row.h"
 #include "core/simulation/demo_scenario.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_limits {
 
 using namespace glumet;
 
@@ -209,5 +212,8 @@ class TestLimits : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestLimits)
+GLUMET_TEST(TestLimits, "core_limits", Application)
+
+}  // namespace core_limits
+
 #include "test_limits.moc"

@@ -7,6 +7,9 @@
 #include "core/living/survey_history.h"
 #include "core/living/tank_map.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_living {
 
 using namespace glumet;
 
@@ -267,5 +270,8 @@ class TestLiving : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestLiving)
+GLUMET_TEST(TestLiving, "core_living", Application)
+
+}  // namespace core_living
+
 #include "test_living.moc"

@@ -3,6 +3,9 @@
 #include "core/living/living_findings.h"
 #include "core/verdicts/goals.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_living_findings {
 
 using namespace glumet;
 
@@ -264,5 +267,8 @@ class TestLivingFindings : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestLivingFindings)
+GLUMET_TEST(TestLivingFindings, "core_living_findings", Application)
+
+}  // namespace core_living_findings
+
 #include "test_living_findings.moc"

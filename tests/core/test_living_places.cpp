@@ -7,6 +7,9 @@
 #include "core/living/walk.h"
 #include "core/verdicts/goals.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_living_places {
 
 using namespace glumet;
 
@@ -314,5 +317,8 @@ class TestLivingPlaces : public QObject {
     }
 };
 
-QTEST_MAIN(TestLivingPlaces)
+GLUMET_TEST(TestLivingPlaces, "core_living_places", Windows)
+
+}  // namespace core_living_places
+
 #include "test_living_places.moc"

@@ -4,6 +4,9 @@
 #include <cmath>
 
 #include "core/spectrum/spectral_sample.h"
+#include "runner/registry.h"
+
+namespace core_meter_correction {
 
 using namespace glumet;
 
@@ -91,5 +94,8 @@ class TestMeterCorrection : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestMeterCorrection)
+GLUMET_TEST(TestMeterCorrection, "core_meter_correction", Application)
+
+}  // namespace core_meter_correction
+
 #include "test_meter_correction.moc"

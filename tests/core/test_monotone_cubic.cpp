@@ -3,6 +3,9 @@
 
 #include "core/base/monotone_cubic.h"
 #include "core/simulation/ripple.h"
+#include "runner/registry.h"
+
+namespace core_monotone_cubic {
 
 using namespace glumet;
 
@@ -51,5 +54,8 @@ class TestMonotoneCubic : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestMonotoneCubic)
+GLUMET_TEST(TestMonotoneCubic, "core_monotone_cubic", Application)
+
+}  // namespace core_monotone_cubic
+
 #include "test_monotone_cubic.moc"

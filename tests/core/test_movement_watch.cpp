@@ -2,6 +2,9 @@
 
 #include "core/meter/movement_watch.h"
 #include "core/simulation/ripple.h"
+#include "runner/registry.h"
+
+namespace core_movement_watch {
 
 using namespace glumet;
 
@@ -70,5 +73,8 @@ class TestMovementWatch : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestMovementWatch)
+GLUMET_TEST(TestMovementWatch, "core_movement_watch", Application)
+
+}  // namespace core_movement_watch
+
 #include "test_movement_watch.moc"

@@ -4,7 +4,10 @@
 #include <cmath>
 
 #include "core/light/exact_field.h"
+#include "runner/registry.h"
 #include "scene_maker.h"
+
+namespace core_obstruction {
 
 using namespace glumet;
 
@@ -148,5 +151,8 @@ class TestObstruction : public QObject {
     }
 };
 
-QTEST_APPLESS_MAIN(TestObstruction)
+GLUMET_TEST(TestObstruction, "core_obstruction", Nothing)
+
+}  // namespace core_obstruction
+
 #include "test_obstruction.moc"

@@ -1,10 +1,13 @@
 #include "core/base/parallel.h"
+#include "runner/registry.h"
 
 #include <QTest>
 #include <atomic>
 #include <stdexcept>
 #include <thread>
 #include <vector>
+
+namespace core_parallel {
 
 using namespace glumet;
 
@@ -76,5 +79,8 @@ class TestParallel : public QObject {
     }
 };
 
-QTEST_APPLESS_MAIN(TestParallel)
+GLUMET_TEST(TestParallel, "core_parallel", Nothing)
+
+}  // namespace core_parallel
+
 #include "test_parallel.moc"

@@ -4,6 +4,9 @@
 #include "core/bench/grid.h"
 #include "core/bench_maker.h"
 #include "core/plane/plane_statistics.h"
+#include "runner/registry.h"
+
+namespace core_plane_statistics {
 
 using namespace glumet;
 using glumet::testing::planeOfValues;
@@ -96,5 +99,8 @@ class TestPlaneStatistics : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestPlaneStatistics)
+GLUMET_TEST(TestPlaneStatistics, "core_plane_statistics", Application)
+
+}  // namespace core_plane_statistics
+
 #include "test_plane_statistics.moc"

@@ -6,6 +6,9 @@
 #include "core/verdicts/array.h"
 #include "core/verdicts/planned_light.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_planned_light {
 
 using namespace glumet;
 
@@ -196,5 +199,8 @@ class TestPlannedLight : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestPlannedLight)
+GLUMET_TEST(TestPlannedLight, "core_planned_light", Application)
+
+}  // namespace core_planned_light
+
 #include "test_planned_light.moc"

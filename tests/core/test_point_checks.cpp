@@ -16,6 +16,9 @@
 #include "core/survey/repeatability.h"
 #include "core/verdicts/spill_limit.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_point_checks {
 
 using namespace glumet;
 using glumet::testing::flatSweep;
@@ -266,5 +269,8 @@ class TestPointChecks : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestPointChecks)
+GLUMET_TEST(TestPointChecks, "core_point_checks", Application)
+
+}  // namespace core_point_checks
+
 #include "test_point_checks.moc"

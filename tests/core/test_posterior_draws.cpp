@@ -5,6 +5,9 @@
 
 #include "core/lamp_maker.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_posterior_draws {
 
 using namespace glumet;
 using glumet::testing::lamp;
@@ -115,5 +118,8 @@ class TestPosteriorDraws : public QObject {
     }
 };
 
-QTEST_APPLESS_MAIN(TestPosteriorDraws)
+GLUMET_TEST(TestPosteriorDraws, "core_posterior_draws", Nothing)
+
+}  // namespace core_posterior_draws
+
 #include "test_posterior_draws.moc"

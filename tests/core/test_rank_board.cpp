@@ -9,6 +9,9 @@
 #include "core/compare/school_orders.h"
 #include "core/verdicts/goal_level.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_rank_board {
 
 using namespace glumet;
 using glumet::testing::planeOfValues;
@@ -261,5 +264,8 @@ class TestRankBoard : public QObject {
     }
 };
 
-QTEST_APPLESS_MAIN(TestRankBoard)
+GLUMET_TEST(TestRankBoard, "core_rank_board", Nothing)
+
+}  // namespace core_rank_board
+
 #include "test_rank_board.moc"

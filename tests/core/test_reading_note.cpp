@@ -1,6 +1,9 @@
 #include <QTest>
 
 #include "core/bench/reading_note.h"
+#include "runner/registry.h"
+
+namespace core_reading_note {
 
 using namespace glumet;
 
@@ -38,5 +41,8 @@ class TestReadingNote : public QObject {
     }
 };
 
-QTEST_APPLESS_MAIN(TestReadingNote)
+GLUMET_TEST(TestReadingNote, "core_reading_note", Nothing)
+
+}  // namespace core_reading_note
+
 #include "test_reading_note.moc"

@@ -6,6 +6,9 @@
 #include "core/fit/fit_as_described.h"
 #include "core/simulation/demo_scenario.h"
 #include "core/verdicts/goals.h"
+#include "runner/registry.h"
+
+namespace core_recommendation {
 
 using namespace glumet;
 using glumet::testing::planeOfValues;
@@ -141,5 +144,8 @@ class TestRecommendation : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestRecommendation)
+GLUMET_TEST(TestRecommendation, "core_recommendation", Application)
+
+}  // namespace core_recommendation
+
 #include "test_recommendation.moc"

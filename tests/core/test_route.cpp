@@ -7,6 +7,9 @@
 #include "core/bench/grid.h"
 #include "core/bench_maker.h"
 #include "core/survey/lengths_text.h"
+#include "runner/registry.h"
+
+namespace core_route {
 
 using namespace glumet;
 using glumet::testing::planeOfValues;
@@ -134,5 +137,8 @@ class TestRoute : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestRoute)
+GLUMET_TEST(TestRoute, "core_route", Application)
+
+}  // namespace core_route
+
 #include "test_route.moc"

@@ -8,6 +8,9 @@
 #include "core/compare/ageing.h"
 #include "core/compare/room_light.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_rubric {
 
 using namespace glumet;
 using glumet::testing::planeOfValues;
@@ -135,5 +138,8 @@ class TestRubric : public QObject {
     }
 };
 
-QTEST_APPLESS_MAIN(TestRubric)
+GLUMET_TEST(TestRubric, "core_rubric", Nothing)
+
+}  // namespace core_rubric
+
 #include "test_rubric.moc"

@@ -2,6 +2,9 @@
 #include <map>
 
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_sentence {
 
 using namespace glumet;
 
@@ -46,5 +49,8 @@ class TestSentence : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestSentence)
+GLUMET_TEST(TestSentence, "core_sentence", Application)
+
+}  // namespace core_sentence
+
 #include "test_sentence.moc"

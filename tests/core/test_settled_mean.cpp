@@ -4,6 +4,9 @@
 
 #include "core/meter/settled_mean.h"
 #include "core/simulation/ripple.h"
+#include "runner/registry.h"
+
+namespace core_settled_mean {
 
 using namespace glumet;
 
@@ -233,5 +236,8 @@ class TestSettledMean : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestSettledMean)
+GLUMET_TEST(TestSettledMean, "core_settled_mean", Application)
+
+}  // namespace core_settled_mean
+
 #include "test_settled_mean.moc"

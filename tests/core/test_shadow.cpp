@@ -4,7 +4,10 @@
 #include <cmath>
 #include <random>
 
+#include "runner/registry.h"
 #include "scene_maker.h"
+
+namespace core_shadow {
 
 using namespace glumet;
 
@@ -246,5 +249,8 @@ class TestShadow : public QObject {
     }
 };
 
-QTEST_APPLESS_MAIN(TestShadow)
+GLUMET_TEST(TestShadow, "core_shadow", Nothing)
+
+}  // namespace core_shadow
+
 #include "test_shadow.moc"

@@ -15,6 +15,9 @@
 #include "core/spectrum/scan.h"
 #include "core/spectrum/shape.h"
 #include "core/spectrum/weighting.h"
+#include "runner/registry.h"
+
+namespace core_spectrum {
 
 using namespace glumet;
 
@@ -369,5 +372,8 @@ class TestSpectrum : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestSpectrum)
+GLUMET_TEST(TestSpectrum, "core_spectrum", Application)
+
+}  // namespace core_spectrum
+
 #include "test_spectrum.moc"

@@ -15,6 +15,9 @@
 #include "core/spectrum/sampled.h"
 #include "core/spectrum/shape.h"
 #include "core/spectrum/weighting.h"
+#include "runner/registry.h"
+
+namespace core_spectrum_laws {
 
 using namespace glumet;
 
@@ -302,5 +305,8 @@ class TestSpectrumLaws : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestSpectrumLaws)
+GLUMET_TEST(TestSpectrumLaws, "core_spectrum_laws", Application)
+
+}  // namespace core_spectrum_laws
+
 #include "test_spectrum_laws.moc"

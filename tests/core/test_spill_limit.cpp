@@ -6,6 +6,9 @@
 #include "core/simulation/ripple.h"
 #include "core/verdicts/spill_limit.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_spill_limit {
 
 using namespace glumet;
 using glumet::testing::flatSweep;
@@ -159,5 +162,8 @@ class TestSpillLimit : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestSpillLimit)
+GLUMET_TEST(TestSpillLimit, "core_spill_limit", Application)
+
+}  // namespace core_spill_limit
+
 #include "test_spill_limit.moc"

@@ -10,6 +10,9 @@
 #include "core/survey/progress.h"
 #include "core/survey/route.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_survey_method {
 
 using namespace glumet;
 using glumet::testing::flatSweep;
@@ -201,5 +204,8 @@ class TestSurveyMethod : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestSurveyMethod)
+GLUMET_TEST(TestSurveyMethod, "core_survey_method", Application)
+
+}  // namespace core_survey_method
+
 #include "test_survey_method.moc"

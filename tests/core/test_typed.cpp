@@ -1,6 +1,9 @@
 #include <QTest>
 
 #include "core/words/typed.h"
+#include "runner/registry.h"
+
+namespace core_typed {
 
 using namespace glumet;
 
@@ -39,5 +42,8 @@ class TestTyped : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestTyped)
+GLUMET_TEST(TestTyped, "core_typed", Application)
+
+}  // namespace core_typed
+
 #include "test_typed.moc"

@@ -12,6 +12,9 @@
 #include "core/verdicts/school_findings.h"
 #include "core/words/finding.h"
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace core_verdicts {
 
 using namespace glumet;
 using glumet::testing::lamp;
@@ -284,5 +287,8 @@ class TestVerdicts : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestVerdicts)
+GLUMET_TEST(TestVerdicts, "core_verdicts", Application)
+
+}  // namespace core_verdicts
+
 #include "test_verdicts.moc"

@@ -1,6 +1,9 @@
 #include <QTest>
 
 #include "core/words/wording.h"
+#include "runner/registry.h"
+
+namespace core_wording {
 
 using namespace glumet;
 
@@ -77,5 +80,8 @@ class TestWording : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestWording)
+GLUMET_TEST(TestWording, "core_wording", Application)
+
+}  // namespace core_wording
+
 #include "test_wording.moc"

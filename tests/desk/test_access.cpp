@@ -15,6 +15,9 @@
 #include "desk/shared/plan_map.h"
 #include "desk/shared/section_view.h"
 #include "desk/window_fixture.h"
+#include "runner/registry.h"
+
+namespace desk_access {
 
 using namespace glumet;
 using glumet::testing::onDialog;
@@ -353,5 +356,8 @@ class TestAccess : public QObject {
     std::unique_ptr<WindowFixture> w_;
 };
 
-QTEST_MAIN(TestAccess)
+GLUMET_TEST(TestAccess, "desk_access", Windows)
+
+}  // namespace desk_access
+
 #include "test_access.moc"

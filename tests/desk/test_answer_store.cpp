@@ -7,6 +7,9 @@
 #include "desk/shared/answer_store.h"
 #include "desk/shared/fit_job.h"
 #include "project/shipped_demo.h"
+#include "runner/registry.h"
+
+namespace desk_answer_store {
 
 using namespace glumet;
 
@@ -294,5 +297,8 @@ class TestAnswerStore : public QObject {
     }
 };
 
-QTEST_MAIN(TestAnswerStore)
+GLUMET_TEST(TestAnswerStore, "desk_answer_store", Windows)
+
+}  // namespace desk_answer_store
+
 #include "test_answer_store.moc"

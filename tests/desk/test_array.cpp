@@ -6,6 +6,9 @@
 #include "desk/field/field_stage.h"
 #include "desk/height/height_stage.h"
 #include "desk/window_fixture.h"
+#include "runner/registry.h"
+
+namespace desk_array {
 
 using namespace glumet;
 using glumet::testing::WindowFixture;
@@ -500,5 +503,8 @@ class TestArray : public QObject {
     std::unique_ptr<WindowFixture> w_;
 };
 
-QTEST_MAIN(TestArray)
+GLUMET_TEST(TestArray, "desk_array", Windows)
+
+}  // namespace desk_array
+
 #include "test_array.moc"

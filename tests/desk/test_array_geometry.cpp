@@ -4,6 +4,9 @@
 
 #include "core/fit/bench_scene.h"
 #include "desk/array/array_geometry.h"
+#include "runner/registry.h"
+
+namespace desk_array_geometry {
 
 using namespace glumet;
 
@@ -178,5 +181,8 @@ class TestArrayGeometry : public QObject {
     std::unique_ptr<ArrayLight> light_;
 };
 
-QTEST_MAIN(TestArrayGeometry)
+GLUMET_TEST(TestArrayGeometry, "desk_array_geometry", Windows)
+
+}  // namespace desk_array_geometry
+
 #include "test_array_geometry.moc"

@@ -7,6 +7,9 @@
 #include "desk/bench/fixture_drawing.h"
 #include "desk/bench/tank_drawing.h"
 #include "desk/window_fixture.h"
+#include "runner/registry.h"
+
+namespace desk_bench {
 
 using namespace glumet;
 using glumet::testing::WindowFixture;
@@ -197,5 +200,8 @@ class TestBench : public QObject {
     std::unique_ptr<WindowFixture> w_;
 };
 
-QTEST_MAIN(TestBench)
+GLUMET_TEST(TestBench, "desk_bench", Windows)
+
+}  // namespace desk_bench
+
 #include "test_bench.moc"

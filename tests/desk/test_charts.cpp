@@ -10,6 +10,9 @@
 #include "desk/hands.h"
 #include "desk/window/import_dialog.h"
 #include "desk/window_fixture.h"
+#include "runner/registry.h"
+
+namespace desk_charts {
 
 using namespace glumet;
 using glumet::testing::Hands;
@@ -196,5 +199,8 @@ class TestCharts : public QObject {
     std::unique_ptr<WindowFixture> w_;
 };
 
-QTEST_MAIN(TestCharts)
+GLUMET_TEST(TestCharts, "desk_charts", Windows)
+
+}  // namespace desk_charts
+
 #include "test_charts.moc"

@@ -9,6 +9,9 @@
 #include "desk/hands.h"
 #include "desk/shared/findings_panel.h"
 #include "desk/shared/photo.h"
+#include "runner/registry.h"
+
+namespace desk_compare {
 
 using namespace glumet;
 using namespace glumet::testing;
@@ -361,5 +364,8 @@ class TestCompare : public QObject {
     std::unique_ptr<WindowFixture> w_;
 };
 
-QTEST_MAIN(TestCompare)
+GLUMET_TEST(TestCompare, "desk_compare", Windows)
+
+}  // namespace desk_compare
+
 #include "test_compare.moc"

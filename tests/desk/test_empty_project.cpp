@@ -4,6 +4,9 @@
 #include "desk/shared/section_view.h"
 #include "desk/window/stages.h"
 #include "desk/window_fixture.h"
+#include "runner/registry.h"
+
+namespace desk_empty_project {
 
 using namespace glumet;
 using glumet::testing::WindowFixture;
@@ -115,5 +118,8 @@ class TestEmptyProject : public QObject {
     std::unique_ptr<WindowFixture> w_;
 };
 
-QTEST_MAIN(TestEmptyProject)
+GLUMET_TEST(TestEmptyProject, "desk_empty_project", Windows)
+
+}  // namespace desk_empty_project
+
 #include "test_empty_project.moc"

@@ -17,7 +17,10 @@
 #include "desk/shared/command_list.h"
 #include "desk/window/import_dialog.h"
 #include "project/kept_copies.h"
+#include "runner/registry.h"
 #include "servers.h"
+
+namespace desk_errands {
 
 using namespace glumet;
 using glumet::testing::Hands;
@@ -345,5 +348,8 @@ class TestErrands : public QObject {
     std::unique_ptr<Hands> hands_;
 };
 
-QTEST_MAIN(TestErrands)
+GLUMET_TEST(TestErrands, "desk_errands", Windows)
+
+}  // namespace desk_errands
+
 #include "test_errands.moc"

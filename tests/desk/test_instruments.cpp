@@ -15,7 +15,10 @@
 #include "desk/shared/loaded_voice.h"
 #include "desk/window_fixture.h"
 #include "meters/simulated_meter.h"
+#include "runner/registry.h"
 #include "servers.h"
+
+namespace desk_instruments {
 
 using namespace glumet;
 using glumet::testing::WindowFixture;
@@ -416,5 +419,8 @@ class TestInstruments : public QObject {
     std::unique_ptr<WindowFixture> w_;
 };
 
-QTEST_MAIN(TestInstruments)
+GLUMET_TEST(TestInstruments, "desk_instruments", Windows)
+
+}  // namespace desk_instruments
+
 #include "test_instruments.moc"

@@ -13,6 +13,9 @@
 #include "desk/window/language.h"
 #include "desk/window_fixture.h"
 #include "report/text.h"
+#include "runner/registry.h"
+
+namespace desk_language {
 
 using namespace glumet;
 using glumet::testing::WindowFixture;
@@ -149,9 +152,8 @@ class TestLanguage : public QObject {
     }
 };
 
-int main(int argc, char** argv) {
-    QApplication app(argc, argv);
-    TestLanguage test;
-    return QTest::qExec(&test, argc, argv);
-}
+GLUMET_TEST(TestLanguage, "desk_language", Windows)
+
+}  // namespace desk_language
+
 #include "test_language.moc"

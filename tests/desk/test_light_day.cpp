@@ -9,6 +9,9 @@
 #include "desk/spectrum/scan_dialog.h"
 #include "desk/spectrum/spectrum_stage.h"
 #include "formats/spectrum_file.h"
+#include "runner/registry.h"
+
+namespace desk_light_day {
 
 using namespace glumet;
 using namespace glumet::testing;
@@ -314,5 +317,8 @@ class TestLightDay : public QObject {
     std::unique_ptr<Hands> hands_;
 };
 
-QTEST_MAIN(TestLightDay)
+GLUMET_TEST(TestLightDay, "desk_light_day", Windows)
+
+}  // namespace desk_light_day
+
 #include "test_light_day.moc"

@@ -4,6 +4,9 @@
 #include <QFile>
 
 #include "desk/window_fixture.h"
+#include "runner/registry.h"
+
+namespace desk_long_evening {
 
 using namespace glumet;
 using namespace glumet::testing;
@@ -47,5 +50,8 @@ class TestLongEvening : public QObject {
     }
 };
 
-QTEST_MAIN(TestLongEvening)
+GLUMET_TEST(TestLongEvening, "desk_long_evening", Windows)
+
+}  // namespace desk_long_evening
+
 #include "test_long_evening.moc"

@@ -1,6 +1,9 @@
 #include "core/plane/plane_statistics.h"
 #include "desk/measure/measure_stage.h"
 #include "desk/window_fixture.h"
+#include "runner/registry.h"
+
+namespace desk_measure {
 
 using namespace glumet;
 using glumet::testing::WindowFixture;
@@ -217,5 +220,8 @@ class TestMeasure : public QObject {
     std::unique_ptr<WindowFixture> w_;
 };
 
-QTEST_MAIN(TestMeasure)
+GLUMET_TEST(TestMeasure, "desk_measure", Windows)
+
+}  // namespace desk_measure
+
 #include "test_measure.moc"

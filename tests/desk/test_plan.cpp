@@ -10,6 +10,9 @@
 #include "desk/bench/twin_dialog.h"
 #include "desk/measure/measure_stage.h"
 #include "desk/window_fixture.h"
+#include "runner/registry.h"
+
+namespace desk_plan {
 
 using namespace glumet;
 using glumet::testing::WindowFixture;
@@ -332,5 +335,8 @@ class TestPlan : public QObject {
     QStringList heard_;
 };
 
-QTEST_MAIN(TestPlan)
+GLUMET_TEST(TestPlan, "desk_plan", Windows)
+
+}  // namespace desk_plan
+
 #include "test_plan.moc"

@@ -2,6 +2,9 @@
 #include "desk/shared/probe_reading.h"
 #include "desk/tank/tank_light.h"
 #include "desk/window_fixture.h"
+#include "runner/registry.h"
+
+namespace desk_probe_reading {
 
 using namespace glumet;
 using glumet::testing::HandMeter;
@@ -222,5 +225,8 @@ class TestProbeReading : public QObject {
     std::unique_ptr<ProbeReading> probe_;
 };
 
-QTEST_MAIN(TestProbeReading)
+GLUMET_TEST(TestProbeReading, "desk_probe_reading", Windows)
+
+}  // namespace desk_probe_reading
+
 #include "test_probe_reading.moc"

@@ -7,6 +7,9 @@
 #include "desk/window_fixture.h"
 #include "formats/zip_archive.h"
 #include "report/review/sections.h"
+#include "runner/registry.h"
+
+namespace desk_publish {
 
 using namespace glumet;
 using glumet::testing::WindowFixture;
@@ -290,5 +293,8 @@ class TestPublish : public QObject {
     std::unique_ptr<WindowFixture> w_;
 };
 
-QTEST_MAIN(TestPublish)
+GLUMET_TEST(TestPublish, "desk_publish", Windows)
+
+}  // namespace desk_publish
+
 #include "test_publish.moc"

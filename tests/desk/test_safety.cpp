@@ -8,6 +8,9 @@
 #include "desk/window_fixture.h"
 #include "project/held_project.h"
 #include "project/kept_copies.h"
+#include "runner/registry.h"
+
+namespace desk_safety {
 
 using namespace glumet;
 using namespace glumet::testing;
@@ -157,5 +160,8 @@ class TestSafety : public QObject {
     std::unique_ptr<Hands> hands_;
 };
 
-QTEST_MAIN(TestSafety)
+GLUMET_TEST(TestSafety, "desk_safety", Windows)
+
+}  // namespace desk_safety
+
 #include "test_safety.moc"

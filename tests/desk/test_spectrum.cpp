@@ -6,6 +6,9 @@
 #include "desk/spectrum/spectra_dialog.h"
 #include "desk/spectrum/spectrum_stage.h"
 #include "formats/spectrum_file.h"
+#include "runner/registry.h"
+
+namespace desk_spectrum {
 
 using namespace glumet;
 using namespace glumet::testing;
@@ -333,5 +336,8 @@ class TestSpectrumStage : public QObject {
     std::unique_ptr<Hands> hands_;
 };
 
-QTEST_MAIN(TestSpectrumStage)
+GLUMET_TEST(TestSpectrumStage, "desk_spectrum", Windows)
+
+}  // namespace desk_spectrum
+
 #include "test_spectrum.moc"

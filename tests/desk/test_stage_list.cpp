@@ -3,6 +3,9 @@
 #include "desk/shared/command_list.h"
 #include "desk/shared/stage_bar.h"
 #include "desk/window_fixture.h"
+#include "runner/registry.h"
+
+namespace desk_stage_list {
 
 using namespace glumet;
 using glumet::testing::onDialog;
@@ -140,5 +143,8 @@ class TestStageList : public QObject {
     std::unique_ptr<WindowFixture> w_;
 };
 
-QTEST_MAIN(TestStageList)
+GLUMET_TEST(TestStageList, "desk_stage_list", Windows)
+
+}  // namespace desk_stage_list
+
 #include "test_stage_list.moc"

@@ -9,6 +9,9 @@
 #include "desk/height/height_stage.h"
 #include "desk/window_fixture.h"
 #include "formats/zip_archive.h"
+#include "runner/registry.h"
+
+namespace desk_stages {
 
 using namespace glumet;
 using glumet::testing::WindowFixture;
@@ -381,5 +384,8 @@ class TestStages : public QObject {
     std::unique_ptr<WindowFixture> w_;
 };
 
-QTEST_MAIN(TestStages)
+GLUMET_TEST(TestStages, "desk_stages", Windows)
+
+}  // namespace desk_stages
+
 #include "test_stages.moc"

@@ -5,6 +5,9 @@
 #include "desk/window/remembered.h"
 #include "desk/window/start_page.h"
 #include "desk/window_fixture.h"
+#include "runner/registry.h"
+
+namespace desk_start {
 
 using namespace glumet;
 using glumet::testing::WindowFixture;
@@ -105,5 +108,8 @@ class TestStart : public QObject {
     std::unique_ptr<WindowFixture> w_;
 };
 
-QTEST_MAIN(TestStart)
+GLUMET_TEST(TestStart, "desk_start", Windows)
+
+}  // namespace desk_start
+
 #include "test_start.moc"

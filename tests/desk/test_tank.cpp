@@ -12,6 +12,9 @@
 #include "desk/window/import_dialog.h"
 #include "desk/window_fixture.h"
 #include "meters/simulated_meter.h"
+#include "runner/registry.h"
+
+namespace desk_tank {
 
 using namespace glumet;
 using glumet::testing::WindowFixture;
@@ -633,5 +636,8 @@ class TestTank : public QObject {
     std::unique_ptr<WindowFixture> w_;
 };
 
-QTEST_MAIN(TestTank)
+GLUMET_TEST(TestTank, "desk_tank", Windows)
+
+}  // namespace desk_tank
+
 #include "test_tank.moc"

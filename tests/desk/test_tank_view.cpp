@@ -3,6 +3,9 @@
 
 #include "desk/tank/survey_strip.h"
 #include "desk/tank/tank_view.h"
+#include "runner/registry.h"
+
+namespace desk_tank_view {
 
 using namespace glumet;
 
@@ -181,5 +184,8 @@ class TestTankView : public QObject {
     std::unique_ptr<TankView> view_;
 };
 
-QTEST_MAIN(TestTankView)
+GLUMET_TEST(TestTankView, "desk_tank_view", Windows)
+
+}  // namespace desk_tank_view
+
 #include "test_tank_view.moc"

@@ -11,7 +11,10 @@
 #include "desk/measure/measure_stage.h"
 #include "desk/shared/command_list.h"
 #include "desk/shared/stage_bar.h"
+#include "runner/registry.h"
 #include "servers.h"
+
+namespace desk_walk {
 
 using namespace glumet;
 using glumet::testing::Hands;
@@ -253,5 +256,8 @@ class TestWalk : public QObject {
     std::unique_ptr<WindowFixture> w_;
 };
 
-QTEST_MAIN(TestWalk)
+GLUMET_TEST(TestWalk, "desk_walk", Windows)
+
+}  // namespace desk_walk
+
 #include "test_walk.moc"

@@ -13,6 +13,9 @@
 #include "meters/simulated_meter.h"
 #include "project/held_project.h"
 #include "project/shipped_demo.h"
+#include "runner/registry.h"
+
+namespace desk_window {
 
 using namespace glumet;
 using glumet::testing::HeldProject;
@@ -473,5 +476,8 @@ class TestWindow : public QObject {
     std::unique_ptr<WindowFixture> w_;
 };
 
-QTEST_MAIN(TestWindow)
+GLUMET_TEST(TestWindow, "desk_window", Windows)
+
+}  // namespace desk_window
+
 #include "test_window.moc"

@@ -1,4 +1,5 @@
 #include "files/file_writer.h"
+#include "runner/registry.h"
 
 #include <sys/resource.h>
 #include <sys/stat.h>
@@ -8,6 +9,8 @@
 #include <QTemporaryDir>
 #include <QTest>
 #include <csignal>
+
+namespace files_file_writer {
 
 using namespace glumet;
 
@@ -158,5 +161,8 @@ class TestFileWriter : public QObject {
     std::unique_ptr<QTemporaryDir> dir_;
 };
 
-QTEST_APPLESS_MAIN(TestFileWriter)
+GLUMET_TEST(TestFileWriter, "files_file_writer", Nothing)
+
+}  // namespace files_file_writer
+
 #include "test_file_writer.moc"

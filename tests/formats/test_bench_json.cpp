@@ -4,6 +4,9 @@
 #include "core/simulation/demo_scenario.h"
 #include "core/words/sentence.h"
 #include "formats/bench_json.h"
+#include "runner/registry.h"
+
+namespace formats_bench_json {
 
 using namespace glumet;
 
@@ -141,5 +144,8 @@ class TestBenchJson : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestBenchJson)
+GLUMET_TEST(TestBenchJson, "formats_bench_json", Application)
+
+}  // namespace formats_bench_json
+
 #include "test_bench_json.moc"

@@ -6,6 +6,9 @@
 #include <memory>
 
 #include "core/words/sentence.h"
+#include "runner/registry.h"
+
+namespace formats_calendar {
 
 using namespace glumet;
 
@@ -57,5 +60,8 @@ class TestCalendar : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestCalendar)
+GLUMET_TEST(TestCalendar, "formats_calendar", Application)
+
+}  // namespace formats_calendar
+
 #include "test_calendar.moc"

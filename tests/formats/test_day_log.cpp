@@ -3,6 +3,9 @@
 
 #include "core/words/sentence.h"
 #include "formats/day_log_csv.h"
+#include "runner/registry.h"
+
+namespace formats_day_log {
 
 using namespace glumet;
 
@@ -70,5 +73,8 @@ class TestDayLog : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestDayLog)
+GLUMET_TEST(TestDayLog, "formats_day_log", Application)
+
+}  // namespace formats_day_log
+
 #include "test_day_log.moc"

@@ -4,6 +4,9 @@
 
 #include "core/words/sentence.h"
 #include "formats/lm63.h"
+#include "runner/registry.h"
+
+namespace formats_lm63 {
 
 using namespace glumet;
 
@@ -188,5 +191,8 @@ class TestLm63 : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestLm63)
+GLUMET_TEST(TestLm63, "formats_lm63", Application)
+
+}  // namespace formats_lm63
+
 #include "test_lm63.moc"

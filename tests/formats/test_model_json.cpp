@@ -3,6 +3,9 @@
 
 #include "core/words/sentence.h"
 #include "formats/model_json.h"
+#include "runner/registry.h"
+
+namespace formats_model_json {
 
 using namespace glumet;
 using Json = nlohmann::json;
@@ -79,5 +82,8 @@ class TestModelJson : public QObject {
     }
 };
 
-QTEST_APPLESS_MAIN(TestModelJson)
+GLUMET_TEST(TestModelJson, "formats_model_json", Nothing)
+
+}  // namespace formats_model_json
+
 #include "test_model_json.moc"

@@ -2,6 +2,9 @@
 
 #include "core/words/sentence.h"
 #include "formats/plane_sheet.h"
+#include "runner/registry.h"
+
+namespace formats_plane_sheet {
 
 using namespace glumet;
 
@@ -125,5 +128,8 @@ class TestPlaneSheet : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestPlaneSheet)
+GLUMET_TEST(TestPlaneSheet, "formats_plane_sheet", Application)
+
+}  // namespace formats_plane_sheet
+
 #include "test_plane_sheet.moc"

@@ -3,6 +3,9 @@
 #include "core/simulation/demo_scenario.h"
 #include "core/words/sentence.h"
 #include "formats/readings_csv.h"
+#include "runner/registry.h"
+
+namespace formats_readings_csv {
 
 using namespace glumet;
 
@@ -135,5 +138,8 @@ class TestReadingsCsv : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestReadingsCsv)
+GLUMET_TEST(TestReadingsCsv, "formats_readings_csv", Application)
+
+}  // namespace formats_readings_csv
+
 #include "test_readings_csv.moc"

@@ -2,6 +2,9 @@
 
 #include "core/words/sentence.h"
 #include "formats/ring_csv.h"
+#include "runner/registry.h"
+
+namespace formats_ring_csv {
 
 using namespace glumet;
 
@@ -101,5 +104,8 @@ class TestRingCsv : public QObject {
     }
 };
 
-QTEST_APPLESS_MAIN(TestRingCsv)
+GLUMET_TEST(TestRingCsv, "formats_ring_csv", Nothing)
+
+}  // namespace formats_ring_csv
+
 #include "test_ring_csv.moc"

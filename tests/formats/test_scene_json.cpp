@@ -6,6 +6,9 @@
 #include "core/light/exact_field.h"
 #include "core/light/fast_field.h"
 #include "formats/scene_json.h"
+#include "runner/registry.h"
+
+namespace formats_scene_json {
 
 using namespace glumet;
 using Json = nlohmann::json;
@@ -277,5 +280,8 @@ class TestSceneJson : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestSceneJson)
+GLUMET_TEST(TestSceneJson, "formats_scene_json", Application)
+
+}  // namespace formats_scene_json
+
 #include "test_scene_json.moc"

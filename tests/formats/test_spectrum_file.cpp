@@ -5,6 +5,9 @@
 #include "core/spectrum/generic_spectra.h"
 #include "core/words/sentence.h"
 #include "formats/spectrum_file.h"
+#include "runner/registry.h"
+
+namespace formats_spectrum_file {
 
 using namespace glumet;
 
@@ -211,5 +214,8 @@ class TestSpectrumFile : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestSpectrumFile)
+GLUMET_TEST(TestSpectrumFile, "formats_spectrum_file", Application)
+
+}  // namespace formats_spectrum_file
+
 #include "test_spectrum_file.moc"

@@ -7,6 +7,9 @@
 #include "core/words/sentence.h"
 #include "formats/day_log_csv.h"
 #include "formats/spectrum_file.h"
+#include "runner/registry.h"
+
+namespace formats_spectrum_hostile {
 
 using namespace glumet;
 
@@ -156,5 +159,8 @@ class TestSpectrumHostile : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestSpectrumHostile)
+GLUMET_TEST(TestSpectrumHostile, "formats_spectrum_hostile", Application)
+
+}  // namespace formats_spectrum_hostile
+
 #include "test_spectrum_hostile.moc"

@@ -8,6 +8,9 @@
 #include "formats/plane_sheet.h"
 #include "formats/readings_csv.h"
 #include "formats/zip_archive.h"
+#include "runner/registry.h"
+
+namespace formats_spreadsheet {
 
 using namespace glumet;
 using glumet::testing::ods;
@@ -146,5 +149,8 @@ class TestSpreadsheet : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestSpreadsheet)
+GLUMET_TEST(TestSpreadsheet, "formats_spreadsheet", Application)
+
+}  // namespace formats_spreadsheet
+
 #include "test_spreadsheet.moc"

@@ -2,6 +2,9 @@
 #include <random>
 
 #include "meters/line_parser.h"
+#include "runner/registry.h"
+
+namespace meters_line_chunks {
 
 using namespace glumet;
 
@@ -117,5 +120,8 @@ class TestLineChunks : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestLineChunks)
+GLUMET_TEST(TestLineChunks, "meters_line_chunks", Application)
+
+}  // namespace meters_line_chunks
+
 #include "test_line_chunks.moc"

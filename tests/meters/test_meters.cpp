@@ -11,6 +11,9 @@
 #include "meters/instrument.h"
 #include "meters/line_meter.h"
 #include "meters/line_pattern.h"
+#include "runner/registry.h"
+
+namespace meters_meters {
 
 using namespace glumet;
 
@@ -405,5 +408,8 @@ class TestMeters : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestMeters)
+GLUMET_TEST(TestMeters, "meters_meters", Application)
+
+}  // namespace meters_meters
+
 #include "test_meters.moc"

@@ -8,7 +8,10 @@
 #include "core/words/sentence.h"
 #include "meters/discovery.h"
 #include "meters/instrument.h"
+#include "runner/registry.h"
 #include "servers.h"
+
+namespace meters_rig {
 
 using namespace glumet;
 using glumet::rig::Rig;
@@ -225,5 +228,8 @@ class TestRig : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestRig)
+GLUMET_TEST(TestRig, "meters_rig", Application)
+
+}  // namespace meters_rig
+
 #include "test_rig.moc"

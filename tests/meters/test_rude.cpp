@@ -12,6 +12,9 @@
 #include "meters/hand_clock.h"
 #include "meters/instrument.h"
 #include "meters/line_meter.h"
+#include "runner/registry.h"
+
+namespace meters_rude {
 
 using namespace glumet;
 
@@ -243,5 +246,8 @@ class TestRude : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestRude)
+GLUMET_TEST(TestRude, "meters_rude", Application)
+
+}  // namespace meters_rude
+
 #include "test_rude.moc"

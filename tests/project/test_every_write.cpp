@@ -7,6 +7,9 @@
 #include "files/started.h"
 #include "project/described.h"
 #include "project/project_maker.h"
+#include "runner/registry.h"
+
+namespace project_every_write {
 
 using namespace glumet;
 using glumet::testing::Started;
@@ -94,5 +97,8 @@ class TestEveryWrite : public QObject {
     QStringList states_;
 };
 
-QTEST_GUILESS_MAIN(TestEveryWrite)
+GLUMET_TEST(TestEveryWrite, "project_every_write", Application)
+
+}  // namespace project_every_write
+
 #include "test_every_write.moc"

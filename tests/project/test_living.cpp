@@ -4,6 +4,9 @@
 #include "core/words/sentence.h"
 #include "formats/bench_json.h"
 #include "project/project.h"
+#include "runner/registry.h"
+
+namespace project_living {
 
 using namespace glumet;
 
@@ -223,5 +226,8 @@ class TestProjectLiving : public QObject {
     Id tank_ = 0;
 };
 
-QTEST_GUILESS_MAIN(TestProjectLiving)
+GLUMET_TEST(TestProjectLiving, "project_living", Application)
+
+}  // namespace project_living
+
 #include "test_living.moc"

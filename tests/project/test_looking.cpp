@@ -11,6 +11,9 @@
 #include "project/log_check.h"
 #include "project/project_maker.h"
 #include "project/sql_guard.h"
+#include "runner/registry.h"
+
+namespace project_looking {
 
 using namespace glumet;
 
@@ -363,5 +366,8 @@ class TestLooking : public QObject {
     QString path_;
 };
 
-QTEST_GUILESS_MAIN(TestLooking)
+GLUMET_TEST(TestLooking, "project_looking", Application)
+
+}  // namespace project_looking
+
 #include "test_looking.moc"

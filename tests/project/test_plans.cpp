@@ -4,6 +4,9 @@
 #include "core/words/sentence.h"
 #include "formats/bench_json.h"
 #include "project/project.h"
+#include "runner/registry.h"
+
+namespace project_plans {
 
 using namespace glumet;
 
@@ -114,5 +117,8 @@ class TestPlans : public QObject {
     std::vector<Id> fixtures_;
 };
 
-QTEST_GUILESS_MAIN(TestPlans)
+GLUMET_TEST(TestPlans, "project_plans", Application)
+
+}  // namespace project_plans
+
 #include "test_plans.moc"

@@ -14,6 +14,9 @@
 #include "project/described.h"
 #include "project/project_maker.h"
 #include "project/schema.h"
+#include "runner/registry.h"
+
+namespace project_project {
 
 using namespace glumet;
 
@@ -499,5 +502,8 @@ class TestProject : public QObject {
     QString path_;
 };
 
-QTEST_GUILESS_MAIN(TestProject)
+GLUMET_TEST(TestProject, "project_project", Application)
+
+}  // namespace project_project
+
 #include "test_project.moc"

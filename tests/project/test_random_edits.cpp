@@ -8,6 +8,9 @@
 #include "formats/bench_json.h"
 #include "project/described.h"
 #include "project/project.h"
+#include "runner/registry.h"
+
+namespace project_random_edits {
 
 using namespace glumet;
 
@@ -260,5 +263,8 @@ class TestRandomEdits : public QObject {
     QString path_;
 };
 
-QTEST_GUILESS_MAIN(TestRandomEdits)
+GLUMET_TEST(TestRandomEdits, "project_random_edits", Application)
+
+}  // namespace project_random_edits
+
 #include "test_random_edits.moc"

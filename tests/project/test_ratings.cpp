@@ -7,6 +7,9 @@
 #include "formats/readings_csv.h"
 #include "project/held_project.h"
 #include "project/project_maker.h"
+#include "runner/registry.h"
+
+namespace project_ratings {
 
 using namespace glumet;
 
@@ -201,5 +204,8 @@ class TestRatings : public QObject {
     QString path_;
 };
 
-QTEST_GUILESS_MAIN(TestRatings)
+GLUMET_TEST(TestRatings, "project_ratings", Application)
+
+}  // namespace project_ratings
+
 #include "test_ratings.moc"

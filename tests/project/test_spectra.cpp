@@ -7,6 +7,9 @@
 #include "core/words/sentence.h"
 #include "formats/bench_json.h"
 #include "project/project.h"
+#include "runner/registry.h"
+
+namespace project_spectra {
 
 using namespace glumet;
 
@@ -190,5 +193,8 @@ class TestSpectra : public QObject {
     QString path_;
 };
 
-QTEST_GUILESS_MAIN(TestSpectra)
+GLUMET_TEST(TestSpectra, "project_spectra", Application)
+
+}  // namespace project_spectra
+
 #include "test_spectra.moc"

@@ -5,6 +5,9 @@
 #include "core/words/sentence.h"
 #include "project/held_project.h"
 #include "project/project_maker.h"
+#include "runner/registry.h"
+
+namespace project_spectra_damage {
 
 using namespace glumet;
 
@@ -92,5 +95,8 @@ class TestSpectraDamage : public QObject {
     QString path_;
 };
 
-QTEST_GUILESS_MAIN(TestSpectraDamage)
+GLUMET_TEST(TestSpectraDamage, "project_spectra_damage", Application)
+
+}  // namespace project_spectra_damage
+
 #include "test_spectra_damage.moc"

@@ -3,6 +3,9 @@
 
 #include "project/shipped_demo.h"
 #include "report/compare_figure.h"
+#include "runner/registry.h"
+
+namespace report_compare_figures {
 
 using namespace glumet;
 
@@ -166,5 +169,8 @@ class TestCompareFigures : public QObject {
     }
 };
 
-QTEST_MAIN(TestCompareFigures)
+GLUMET_TEST(TestCompareFigures, "report_compare_figures", Windows)
+
+}  // namespace report_compare_figures
+
 #include "test_compare_figures.moc"

@@ -16,6 +16,9 @@
 #include "formats/readings_csv.h"
 #include "formats/spectrum_file.h"
 #include "project/shipped_demo.h"
+#include "runner/registry.h"
+
+namespace report_data_package {
 
 using namespace glumet;
 
@@ -265,5 +268,8 @@ class TestDataPackage : public QObject {
     }
 };
 
-QTEST_GUILESS_MAIN(TestDataPackage)
+GLUMET_TEST(TestDataPackage, "report_data_package", Application)
+
+}  // namespace report_data_package
+
 #include "test_data_package.moc"

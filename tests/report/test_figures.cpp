@@ -10,6 +10,9 @@
 #include "report/section_figure.h"
 #include "report/text.h"
 #include "report/tide.h"
+#include "runner/registry.h"
+
+namespace report_figures {
 
 using namespace glumet;
 
@@ -122,5 +125,8 @@ class TestFigures : public QObject {
     }
 };
 
-QTEST_MAIN(TestFigures)
+GLUMET_TEST(TestFigures, "report_figures", Windows)
+
+}  // namespace report_figures
+
 #include "test_figures.moc"

@@ -7,6 +7,9 @@
 #include "report/blending_figure.h"
 #include "report/living_sheet.h"
 #include "report/page/pdf_page.h"
+#include "runner/registry.h"
+
+namespace report_living_sheet {
 
 using namespace glumet;
 
@@ -168,5 +171,8 @@ class TestLivingSheet : public QObject {
     }
 };
 
-QTEST_MAIN(TestLivingSheet)
+GLUMET_TEST(TestLivingSheet, "report_living_sheet", Windows)
+
+}  // namespace report_living_sheet
+
 #include "test_living_sheet.moc"

@@ -14,6 +14,9 @@
 #include "report/page/pictures.h"
 #include "report/page/png.h"
 #include "report/text.h"
+#include "runner/registry.h"
+
+namespace report_page {
 
 using namespace glumet;
 
@@ -363,5 +366,8 @@ class TestPage : public QObject {
     }
 };
 
-QTEST_MAIN(TestPage)
+GLUMET_TEST(TestPage, "report_page", Windows)
+
+}  // namespace report_page
+
 #include "test_page.moc"

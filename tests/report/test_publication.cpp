@@ -12,6 +12,9 @@
 #include "report/review/publish.h"
 #include "report/review/sections.h"
 #include "report/text.h"
+#include "runner/registry.h"
+
+namespace report_publication {
 
 using namespace glumet;
 
@@ -416,5 +419,8 @@ class TestPublication : public QObject {
     }
 };
 
-QTEST_MAIN(TestPublication)
+GLUMET_TEST(TestPublication, "report_publication", Windows)
+
+}  // namespace report_publication
+
 #include "test_publication.moc"

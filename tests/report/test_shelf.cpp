@@ -11,6 +11,9 @@
 #include "project/shipped_demo.h"
 #include "report/data_package.h"
 #include "report/review/publish.h"
+#include "runner/registry.h"
+
+namespace report_shelf {
 
 using namespace glumet;
 
@@ -168,5 +171,8 @@ class TestShelf : public QObject {
     std::unique_ptr<QTemporaryDir> dir_;
 };
 
-QTEST_GUILESS_MAIN(TestShelf)
+GLUMET_TEST(TestShelf, "report_shelf", Application)
+
+}  // namespace report_shelf
+
 #include "test_shelf.moc"

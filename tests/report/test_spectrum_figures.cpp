@@ -7,6 +7,9 @@
 #include "report/review/fixture_review.h"
 #include "report/spectrum_figure.h"
 #include "report/text.h"
+#include "runner/registry.h"
+
+namespace report_spectrum_figures {
 
 using namespace glumet;
 
@@ -162,5 +165,8 @@ class TestSpectrumFigures : public QObject {
     }
 };
 
-QTEST_MAIN(TestSpectrumFigures)
+GLUMET_TEST(TestSpectrumFigures, "report_spectrum_figures", Windows)
+
+}  // namespace report_spectrum_figures
+
 #include "test_spectrum_figures.moc"

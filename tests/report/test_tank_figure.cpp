@@ -6,6 +6,9 @@
 
 #include "core/simulation/demo_living.h"
 #include "core/simulation/demo_scenario.h"
+#include "runner/registry.h"
+
+namespace report_tank_figure {
 
 using namespace glumet;
 
@@ -156,5 +159,8 @@ class TestTankFigure : public QObject {
     }
 };
 
-QTEST_MAIN(TestTankFigure)
+GLUMET_TEST(TestTankFigure, "report_tank_figure", Windows)
+
+}  // namespace report_tank_figure
+
 #include "test_tank_figure.moc"

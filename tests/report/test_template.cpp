@@ -4,6 +4,9 @@
 #include "core/words/sentence.h"
 #include "report/review/edition.h"
 #include "report/review/template.h"
+#include "runner/registry.h"
+
+namespace report_template {
 
 using namespace glumet;
 
@@ -132,5 +135,8 @@ class TestTemplate : public QObject {
     }
 };
 
-QTEST_MAIN(TestTemplate)
+GLUMET_TEST(TestTemplate, "report_template", Windows)
+
+}  // namespace report_template
+
 #include "test_template.moc"

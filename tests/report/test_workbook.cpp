@@ -6,6 +6,9 @@
 #include "core/words/sentence.h"
 #include "formats/zip_archive.h"
 #include "project/shipped_demo.h"
+#include "runner/registry.h"
+
+namespace report_workbook {
 
 using namespace glumet;
 
@@ -124,5 +127,8 @@ class TestWorkbook : public QObject {
     }
 };
 
-QTEST_MAIN(TestWorkbook)
+GLUMET_TEST(TestWorkbook, "report_workbook", Windows)
+
+}  // namespace report_workbook
+
 #include "test_workbook.moc"

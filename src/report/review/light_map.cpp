@@ -33,7 +33,7 @@ PageFigure lightMap(LightScene scene, const Tank& tank, Millimetre depth, double
     }
     PageFigure figure;
     const double tall =
-        std::clamp(kLightMapWide * tank.width.value() / tank.length.value(), kLowest, kMapWide);
+        std::clamp(kLightMapWide * tank.width.value() / tank.length.value(), kLowest, kLightMapWide);
     figure.size = QSize(static_cast<int>(kLightMapWide), static_cast<int>(tall));
     figure.paint = [plan](QPainter& p, const QRectF& area, LengthUnit) {
         paintPlan(p, area.adjusted(kMapMargin, kMapMargin, -kMapMargin, -kMapMargin), plan, paper(), false);

@@ -24,7 +24,7 @@ Words priceWords(const Bench& bench, const PlannedArray& plan) {
     return say("{} {}", Figure{sum, 0}, currency);
 }
 
-Words shareWords(const PlannedLight& light) {
+Words bandShareWords(const PlannedLight& light) {
     return say(GLUMET_SAY("Core", "{} ({}–{})"), Share{light.share}, Figure{light.share_low * 100.0, 0},
                Figure{light.share_high * 100.0, 0});
 }
@@ -57,7 +57,7 @@ std::vector<Words> rowOf(const Bench& bench, const FixtureReview::Planned& one) 
         return cells;
     }
     const auto& light = *one.light;
-    cells.push_back(shareWords(light));
+    cells.push_back(bandShareWords(light));
     cells.push_back(say("{}", light.mean));
     cells.push_back(say("{}", PpfdSpan{light.least, light.most}));
     cells.push_back(priceWords(bench, one.plan));
