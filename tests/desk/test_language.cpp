@@ -61,9 +61,10 @@ std::set<QString> sourcesIn(const QString& path) {
 
 /// The messages of the core marked in a file, pieces of one literal put together.
 QStringList markedIn(const QString& code) {
+    // No raw literals: moc loses its place at their quotes.
     static const QRegularExpression marked(
-        QStringLiteral(R"re(GLUMET_SAY(?:_N)?\("\w+",\s*((?:"(?:[^"\\]|\\.)*"\s*)+)\))re"));
-    static const QRegularExpression piece(QStringLiteral(R"re("((?:[^"\\]|\\.)*)")re"));
+        QStringLiteral("GLUMET_SAY(?:_N)?\\(\"\\w+\",\\s*((?:\"(?:[^\"\\\\]|\\\\.)*\"\\s*)+)\\)"));
+    static const QRegularExpression piece(QStringLiteral("\"((?:[^\"\\\\]|\\\\.)*)\""));
     QStringList out;
     for (auto at = marked.globalMatch(code); at.hasNext();) {
         QString message;
