@@ -16,20 +16,27 @@ install_packages() {
         echo "These packages are missing. Run:  sudo apt-get install ${missing[*]}" >&2
         exit 1
     fi
-    echo "installing: ${missing[*]}" >&2
+    echo "Installing what is missing: ${missing[*]}" >&2
     apt-get update -qq >&2
-    DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}" >&2
+    local install=(install -y -q --no-install-recommends "${missing[@]}") total
+    total=$(apt-get -s "${install[@]}" | grep -c '^Inst ')
+    DEBIAN_FRONTEND=noninteractive scripts/progress apt "$total" "${install[@]}"
 }
 
-# build TARGET…: configures once and builds Release, quietly unless something fails.
+# configure: describes the build, quietly unless it fails.
+configure() {
+    local log status=0
+    log=$(mktemp)
+    cmake --preset release >"$log" 2>&1 || status=$?
+    [ "$status" -eq 0 ] || cat "$log" >&2
+    rm -f "$log"
+    return "$status"
+}
+
+# build TARGET…: builds Release, and says on the way how far it is.
 build() {
     install_packages
-    local log
-    log=$(mktemp)
-    if ! { cmake --preset release && cmake --build --preset release ${1:+--target "$@"}; } >"$log" 2>&1; then
-        cat "$log" >&2
-        rm -f "$log"
-        exit 1
-    fi
-    rm -f "$log"
+    echo "Building ${*:-everything}" >&2
+    configure
+    scripts/progress ninja -C build/release "$@"
 }
