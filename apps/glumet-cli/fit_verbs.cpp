@@ -114,7 +114,7 @@ Expected<bool> readOne(const std::string& file, Read& into) {
 
 /// Adds others' means to the bench: their runs get ids of their own and the first fixture of the bench, whose
 /// model they speak of too.
-void addRings(const RingTable& rings, Bench& bench) {
+void addRingRuns(const RingTable& rings, Bench& bench) {
     if (bench.fixtures.empty()) bench.fixtures.push_back(rings.bench.fixtures.front());
     for (auto run : rings.bench.runs) {
         run.id = static_cast<Id>(bench.runs.size()) + 1;
@@ -135,7 +135,7 @@ Expected<Bench> benchFor(const FitQuestion& q, FitOptions& options, bool& layout
     auto bench = withRows({}, read.rows, merged);
     // What a merge adds has negative ids, in order.
     for (std::size_t i = 0; i < bench.runs.size(); ++i) bench.runs[i].id = static_cast<Id>(i) + 1;
-    for (const auto& rings : read.rings) addRings(rings, bench);
+    for (const auto& rings : read.rings) addRingRuns(rings, bench);
     bench.tanks = {tankOf(*tank)};
     for (auto& run : bench.runs) {
         run.tank = 1;

@@ -29,7 +29,7 @@ struct Asked {
     std::vector<Problem> notices;
 };
 
-Expected<bool> readInto(const std::string& file, std::vector<Asked>& all) {
+Expected<bool> readAsked(const std::string& file, std::vector<Asked>& all) {
     const auto read = readAs(file, readSpectra);
     if (!read) return tl::make_unexpected(read.error());
     for (const auto& one : *read) {
@@ -150,7 +150,7 @@ Json blendJson(const std::vector<Asked>& all) {
 Expected<Output> spectrum(const SpectrumQuestion& question) {
     std::vector<Asked> all;
     for (const auto& file : question.files)
-        if (auto done = readInto(file, all); !done) return tl::make_unexpected(done.error());
+        if (auto done = readAsked(file, all); !done) return tl::make_unexpected(done.error());
     std::optional<Spectrum> response;
     if (!question.response.empty()) {
         auto curve = readAs(question.response, readResponse);

@@ -1,5 +1,6 @@
 #include "formats/bench_json.h"
 
+#include <map>
 #include <set>
 
 #include "core/bench/bench_rules.h"
@@ -30,7 +31,7 @@ void readChecks(const Json& run, Bench& bench, Id id, Context& context) {
     for (auto json : run.at("checks")) {
         json["run"] = "";
         auto& check = bench.checks.emplace_back();
-        described::read(json, "checks", check, context);
+        described::read(json, check, context);
         check.id = 0;
         check.run = id;
     }
@@ -98,10 +99,9 @@ Bench benchOf(Json json) {
         throw Fault{"version", say(GLUMET_SAY("Core", "was written by a newer Glumet"))};
     upgrade(json, context.format);
     bench.title = json.at("title").get<std::string>();
-    described::read(json.at("method"), "method", bench.method, context);
-    forEachChildren(of<Bench>, [&](const auto& list) {
-        if (list.in_json) described::readPart(json, bench, list, context);
-    });
+    described::read(json.at("method"), bench.method, context);
+    const auto& lists = entityType<Bench>();
+    for (const auto& list : lists.parts) described::readPart(json, lists, &bench, list, context);
     for (auto& fixture : bench.fixtures) linkPresets(fixture);
     std::size_t at = 0;
     for (const auto& run : json.at("runs")) readChecks(run, bench, bench.runs.at(at++).id, context);
@@ -118,9 +118,7 @@ std::string writeBench(const Bench& given) {
     context.bench = &bench;
     Json json{{"format", kName}, {"version", kBenchFormat}, {"title", bench.title}};
     described::write(json["method"], bench.method, context);
-    forEachChildren(of<Bench>, [&](const auto& list) {
-        if (list.in_json) described::writePart(json, bench, list, context);
-    });
+    for (const auto& list : entityType<Bench>().parts) described::writePart(json, &bench, list, context);
     std::size_t at = 0;
     for (auto& run : json["runs"]) writeChecks(run, bench, bench.runs[at++].id, context);
     return jsonText(json, 2) + "\n";

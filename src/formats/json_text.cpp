@@ -33,4 +33,26 @@ std::optional<Problem> tooMuchJson(std::string_view bytes) {
     return std::nullopt;
 }
 
+template <class Json>
+Expected<Json> parsedJson(std::string_view bytes) {
+    if (auto fault = tooMuchJson(bytes)) return tl::make_unexpected(std::move(*fault));
+    try {
+        return Json::parse(bytes);
+    } catch (const nlohmann::json::parse_error& error) {
+        return problem("byte " + std::to_string(error.byte), say(GLUMET_SAY("Core", "is not JSON")));
+    } catch (const nlohmann::json::exception&) {
+        return problem("", say(GLUMET_SAY("Core", "holds a number that is too large")));
+    }
+}
+
+template <class Json>
+std::string jsonText(const Json& json, int indent) {
+    return json.dump(indent, ' ', false, Json::error_handler_t::replace);
+}
+
+template Expected<nlohmann::ordered_json> parsedJson(std::string_view bytes);
+template Expected<nlohmann::json> parsedJson(std::string_view bytes);
+template std::string jsonText(const nlohmann::ordered_json& json, int indent);
+template std::string jsonText(const nlohmann::json& json, int indent);
+
 }  // namespace glumet

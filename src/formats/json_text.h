@@ -18,21 +18,16 @@ std::optional<Problem> tooMuchJson(std::string_view bytes);
 
 /// Parses a text, or says at which byte it is no JSON or what of it is too much.
 template <class Json = nlohmann::ordered_json>
-Expected<Json> parsedJson(std::string_view bytes) {
-    if (auto fault = tooMuchJson(bytes)) return tl::make_unexpected(std::move(*fault));
-    try {
-        return Json::parse(bytes);
-    } catch (const nlohmann::json::parse_error& error) {
-        return problem("byte " + std::to_string(error.byte), say(GLUMET_SAY("Core", "is not JSON")));
-    } catch (const nlohmann::json::exception&) {
-        return problem("", say(GLUMET_SAY("Core", "holds a number that is too large")));
-    }
-}
+Expected<Json> parsedJson(std::string_view bytes);
 
 /// The text of a value; bytes in it that are not UTF-8 become U+FFFD.
 template <class Json>
-std::string jsonText(const Json& json, int indent = -1) {
-    return json.dump(indent, ' ', false, Json::error_handler_t::replace);
-}
+std::string jsonText(const Json& json, int indent = -1);
+
+// For both kinds of nlohmann's, in json_text.cpp: its parser and writer are large.
+extern template Expected<nlohmann::ordered_json> parsedJson(std::string_view bytes);
+extern template Expected<nlohmann::json> parsedJson(std::string_view bytes);
+extern template std::string jsonText(const nlohmann::ordered_json& json, int indent);
+extern template std::string jsonText(const nlohmann::json& json, int indent);
 
 }  // namespace glumet

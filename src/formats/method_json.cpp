@@ -12,8 +12,8 @@ constexpr const char* kMethodFormat = "glumet methods";
 }  // namespace
 
 std::string writeMethods(const std::vector<SurveyMethod>& methods) {
-    Json list;
-    described::write(list, methods, {});
+    Json list = Json::array();
+    for (const auto& method : methods) described::write(list.emplace_back(), method, {});
     return jsonText(Json{{"format", kMethodFormat}, {"version", kMethodVersion}, {"methods", list}}, 2) +
            "\n";
 }
@@ -30,7 +30,7 @@ Expected<std::vector<SurveyMethod>> readMethods(std::string_view bytes) {
             return problem("version", say(GLUMET_SAY("Core", "was written by a newer Glumet")));
         for (const auto& item : json.at("methods")) {
             described::Context context;
-            described::read(item, "methods", methods.emplace_back(), context);
+            described::read(item, methods.emplace_back(), context);
             if (const auto wrong = methods.back().invalid())
                 return problem(methods.back().name + ", " + wrong->where, wrong->what);
         }

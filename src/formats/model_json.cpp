@@ -153,7 +153,7 @@ Expected<ModelScene> readModelScene(std::string_view bytes, const OpenNamed& ope
                 return problem("fixtures[" + std::to_string(i) + "].use",
                                say(GLUMET_SAY("Core", "knows only \"model\"")));
             fixture.erase("use");
-            fixture["emitters"] = Json::parse(
+            fixture["emitters"] = *parsedJson<Json>(
                 R"([{"dx_mm":0,"dy_mm":0,"flux_umol_s":1,"beam":{"kind":"cosine_power","m":1}}])");
             out.of_model.push_back(i);
         }
@@ -178,7 +178,7 @@ Expected<LightScene> readTank(std::string_view bytes) {
         scene["water"] = json.contains("water")
                              ? json.at("water")
                              : Json{{"refractive_index", 1.333}, {"attenuation_per_m", 0.0}};
-        scene["fixtures"] = Json::parse(
+        scene["fixtures"] = *parsedJson<Json>(
             R"([{"x_mm":1,"y_mm":1,"height_mm":100,"emitters":[{"flux_umol_s":1,"dx_mm":0,"dy_mm":0,"beam":{"kind":"cosine_power","m":1}}]}])");
         scene["depths_mm"] = {1};
         scene["grid"] = {{"nx", 1}, {"ny", 1}};

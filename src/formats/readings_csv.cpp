@@ -7,10 +7,10 @@
 #include <cmath>
 #include <map>
 #include <set>
-#include <tuple>
 
 #include "core/base/limits.h"
 #include "core/base/utf8.h"
+#include "core/bench/describing.h"
 #include "core/bench/descriptions.h"
 
 namespace glumet {
@@ -20,53 +20,44 @@ constexpr std::array kReadingColumns{"run", "fixture", "height_mm", "depth_mm", 
 constexpr const char* kSuperseded = "superseded";
 
 /// The columns in the order they are written: what a run is set to, and what a reading holds.
-constexpr auto columnsOfRow() {
-    const auto reading = [](auto member) {
-        return [member](auto& row) -> auto& { return row.reading.*member; };
-    };
-    const auto run = [](auto member) {
-        return [member](auto& row) -> auto& { return row.run.*member; };
-    };
-    return std::tuple{fieldAt("run", run(&Run::label)),
-                      field("fixture", &ReadingRow::fixture),
-                      fieldAt("height_mm", run(&Run::height)).moreThan(0),
-                      field("depth_mm", &ReadingRow::depth).atLeast(0),
-                      fieldAt("x_mm", reading(&Reading::x)).atLeast(0),
-                      fieldAt("y_mm", reading(&Reading::y)).atLeast(0),
-                      fieldAt("ppfd", reading(&Reading::mean)).atLeast(0),
-                      fieldAt("ppfd_min", reading(&Reading::min)).atLeast(0),
-                      fieldAt("ppfd_max", reading(&Reading::max)).atLeast(0),
-                      fieldAt("samples", reading(&Reading::samples)).atLeast(1),
-                      fieldAt("sd", reading(&Reading::sd)).atLeast(0),
-                      field("preset", &ReadingRow::preset),
-                      field("accessory", &ReadingRow::accessory),
-                      fieldAt("level_pct", run(&Run::level_pct)).atLeast(0),
-                      fieldAt("power_w", reading(&Reading::power)).atLeast(0),
-                      fieldAt("fixtures", run(&Run::fixtures)).atLeast(1).atMost(1000),
-                      fieldAt("placement", run(&Run::placement)),
-                      field("meter", &ReadingRow::meter),
-                      fieldAt("flag", reading(&Reading::flag)),
-                      fieldAt("note", reading(&Reading::note)),
-                      fieldAt("time", reading(&Reading::time)),
-                      field("tank", &ReadingRow::tank),
-                      fieldAt("water", run(&Run::water)),
-                      fieldAt("turn_deg", run(&Run::turn_deg)).atLeast(0).atMost(360),
-                      fieldAt("read_by", run(&Run::read_by)),
-                      fieldAt("hours", run(&Run::hours)).atLeast(0)};
-}
-
-template <class Work>
-void forEachCell(Work&& work) {
-    std::apply([&](const auto&... column) { (work(column), ...); }, columnsOfRow());
+const std::vector<PartType>& columnsOfRow() {
+    using Row = ReadingRow;
+    static const std::vector<PartType> columns{
+        field("run", &Row::run, &Run::label),
+        field("fixture", &Row::fixture),
+        field("height_mm", &Row::run, &Run::height).moreThan(0),
+        field("depth_mm", &Row::depth).atLeast(0),
+        field("x_mm", &Row::reading, &Reading::x).atLeast(0),
+        field("y_mm", &Row::reading, &Reading::y).atLeast(0),
+        field("ppfd", &Row::reading, &Reading::mean).atLeast(0),
+        field("ppfd_min", &Row::reading, &Reading::min).atLeast(0),
+        field("ppfd_max", &Row::reading, &Reading::max).atLeast(0),
+        field("samples", &Row::reading, &Reading::samples).atLeast(1),
+        field("sd", &Row::reading, &Reading::sd).atLeast(0),
+        field("preset", &Row::preset),
+        field("accessory", &Row::accessory),
+        field("level_pct", &Row::run, &Run::level_pct).atLeast(0),
+        field("power_w", &Row::reading, &Reading::power).atLeast(0),
+        field("fixtures", &Row::run, &Run::fixtures).atLeast(1).atMost(1000),
+        field("placement", &Row::run, &Run::placement),
+        field("meter", &Row::meter),
+        field("flag", &Row::reading, &Reading::flag),
+        field("note", &Row::reading, &Reading::note),
+        field("time", &Row::reading, &Reading::time),
+        field("tank", &Row::tank),
+        field("water", &Row::run, &Run::water),
+        field("turn_deg", &Row::run, &Run::turn_deg).atLeast(0).atMost(360),
+        field("read_by", &Row::run, &Run::read_by),
+        field("hours", &Row::run, &Run::hours).atLeast(0)};
+    return columns;
 }
 
 /// "still, moving or dry".
-template <Worded E>
-std::string wordList(E) {
+std::string wordList(const ValueType& type) {
     std::string list;
-    const auto& words = WordsOf<E>::value;
-    for (std::size_t i = 0; i < words.size(); ++i)
-        list += std::string(i == 0 ? "" : i + 1 == words.size() ? " or " : ", ") + words[i].second;
+    const auto words = static_cast<std::size_t>(type.words);
+    for (std::size_t i = 0; i < words; ++i)
+        list += std::string(i == 0 ? "" : i + 1 == words ? " or " : ", ") + type.word_at(i);
     return list;
 }
 
@@ -90,8 +81,7 @@ class RowReader {
     }
 
     /// The number in a cell; nothing for an empty one, and blame for one that is not in the column's range.
-    template <class Column>
-    std::optional<double> number(const Column& column) {
+    std::optional<double> number(const PartType& column) {
         const auto& cell = word(column.key);
         if (cell.empty()) return std::nullopt;
         const auto number = cellNumber(text_, cell);
@@ -99,10 +89,9 @@ class RowReader {
             blame(column.key, say(GLUMET_SAY("Core", "\"{}\" is not a number"), cell.substr(0, 40)));
             return std::nullopt;
         }
-        using Value = ValueOf<ReadingRow, Column>;
-        constexpr double kReach = limits::reach<Value>();
-        if (column.holds(*number) && std::abs(*number) <= kReach) return number;
-        if (*number > kReach) return blameReach(column.key, cell, kReach);
+        const double reach = column.type->reach;
+        if (column.holds(*number) && std::abs(*number) <= reach) return number;
+        if (*number > reach) return blameReach(column.key, cell, reach);
         if (*number > column.most)
             blame(column.key, say(GLUMET_SAY("Core", "{} is above {}"), cell, Figure{column.most}));
         else
@@ -117,31 +106,29 @@ class RowReader {
         return std::nullopt;
     }
 
-    template <class Column>
-    void read(const Column& column, ReadingRow& row) {
-        using Value = ValueOf<ReadingRow, Column>;
-        auto& value = column.access(row);
-        if constexpr (std::is_same_v<Value, std::string>) {
-            value = textOfCell(word(column.key));
-        } else if constexpr (Spelled<Value>) {
-            value = Value::of(textOfCell(word(column.key)));
-        } else if constexpr (Worded<Value>) {
-            const auto cell = word(column.key);
-            if (!cell.empty() && !readWord(cell, value))
-                blame(column.key, say(GLUMET_SAY("Core", "must be {}"), wordList(value)));
-        } else if constexpr (std::is_same_v<Value, int>) {
-            const auto whole = number(column);
-            if (whole && *whole != std::floor(*whole))
-                return blame(column.key, say(GLUMET_SAY("Core", "is not a whole number")));
-            if (whole) value = static_cast<int>(*whole);
-        } else if constexpr (requires { value.reset(); }) {
-            if (const auto found = number(column)) value = typename Value::value_type(*found);
-        } else {
-            if (word(column.key).empty()) {
-                if (isRequired(column.key)) blame(column.key, say(GLUMET_SAY("Core", "is empty")));
+    void read(const PartType& column, ReadingRow& row) {
+        const auto& type = *column.type;
+        void* value = column.of(&row);
+        const auto& cell = word(column.key);
+        switch (type.kind) {
+            case ValueKind::Text:
+                *static_cast<std::string*>(value) = textOfCell(cell);
                 return;
-            }
-            value = Value(number(column).value_or(0.0));
+            case ValueKind::Spelled:
+                return type.set_text(value, textOfCell(cell));
+            case ValueKind::Word:
+                if (!cell.empty() && !type.read_word(value, cell))
+                    blame(column.key, say(GLUMET_SAY("Core", "must be {}"), wordList(type)));
+                return;
+            case ValueKind::Whole:
+                return readWhole(column, value);
+            case ValueKind::Optional:
+                if (const auto found = number(column)) type.inner->set_number(type.emplace(value), *found);
+                return;
+            default:
+                if (cell.empty() && isRequired(column.key))
+                    blame(column.key, say(GLUMET_SAY("Core", "is empty")));
+                if (!cell.empty()) type.set_number(value, number(column).value_or(0.0));
         }
     }
 
@@ -152,6 +139,13 @@ class RowReader {
     const std::vector<Problem>& problems() const { return problems_; }
 
   private:
+    void readWhole(const PartType& column, void* value) {
+        const auto whole = number(column);
+        if (whole && *whole != std::floor(*whole))
+            return blame(column.key, say(GLUMET_SAY("Core", "is not a whole number")));
+        if (whole) column.type->set_whole(value, static_cast<std::int64_t>(*whole));
+    }
+
     const Separators& text_;
     const Columns& columns_;
     const TextRow& row_;
@@ -169,7 +163,7 @@ void readSuperseded(Reading& reading) {
 
 ReadingRow readRow(RowReader& in) {
     ReadingRow row;
-    forEachCell([&](const auto& column) { in.read(column, row); });
+    for (const auto& column : columnsOfRow()) in.read(column, row);
     if (row.run.label.empty()) in.blame("run", say(GLUMET_SAY("Core", "is empty")));
     if (row.fixture.empty()) in.blame("fixture", say(GLUMET_SAY("Core", "is empty")));
     auto& reading = row.reading;
@@ -195,25 +189,28 @@ std::optional<Problem> columnProblem(const TextRow& header) {
 }
 
 bool isKnown(const std::string& name) {
-    bool known = false;
-    forEachCell([&](const auto& column) { known = known || name == column.key; });
-    return known;
+    const auto& columns = columnsOfRow();
+    return std::any_of(columns.begin(), columns.end(),
+                       [&](const auto& column) { return name == column.key; });
 }
 
-template <class Value>
-std::string cellOf(const Value& value) {
-    if constexpr (std::is_same_v<Value, std::string>)
-        return cellOfText(value);
-    else if constexpr (Spelled<Value>)
-        return cellOfText(value.text());
-    else if constexpr (Worded<Value>)
-        return wordOf(value);
-    else if constexpr (requires { value.has_value(); })
-        return value ? cellOf(*value) : std::string();
-    else if constexpr (requires { value.value(); })
-        return fmt::format("{}", value.value());
-    else
-        return fmt::format("{}", value);
+std::string cellOf(const ValueType& type, const void* value) {
+    switch (type.kind) {
+        case ValueKind::Text:
+            return cellOfText(*static_cast<const std::string*>(value));
+        case ValueKind::Spelled:
+            return cellOfText(type.text(value));
+        case ValueKind::Word:
+            return type.word(value);
+        case ValueKind::Whole:
+            return fmt::format("{}", type.whole(value));
+        case ValueKind::Optional: {
+            const void* held = type.held(value);
+            return held == nullptr ? std::string() : cellOf(*type.inner, held);
+        }
+        default:
+            return fmt::format("{}", type.number(value));
+    }
 }
 
 std::string flagCell(const Reading& reading) {
@@ -224,13 +221,11 @@ std::string flagCell(const Reading& reading) {
 
 std::vector<std::string> cellsOf(const ReadingRow& row) {
     std::vector<std::string> cells;
-    forEachCell([&](const auto& column) {
-        using Value = ValueOf<ReadingRow, std::decay_t<decltype(column)>>;
-        if constexpr (std::is_same_v<Value, Flag>)
-            cells.push_back(cellOfText(flagCell(row.reading)));
-        else
-            cells.push_back(cellOf(column.access(row)));
-    });
+    for (const auto& column : columnsOfRow()) {
+        const void* value = column.of(&row);
+        cells.push_back(value == &row.reading.flag ? cellOfText(flagCell(row.reading))
+                                                   : cellOf(*column.type, value));
+    }
     return cells;
 }
 
@@ -339,7 +334,7 @@ std::string writeReadings(const std::vector<ReadingRow>& rows) {
     for (const auto& row : rows)
         for (const auto& [name, value] : row.reading.extra) extra.insert(name);
     std::vector<std::string> header;
-    forEachCell([&](const auto& column) { header.emplace_back(column.key); });
+    for (const auto& column : columnsOfRow()) header.emplace_back(column.key);
     for (const auto& name : extra) header.push_back(cellOfText(name));
     std::string out;
     appendLine(out, header);

@@ -10,7 +10,7 @@ Bench loadBench(const ProjectFile& file) {
     auto head = described::entityOf<ProjectHead>(row, false);
     bench.title = std::move(head.title);
     bench.method = std::move(head.method);
-    forEachChildren(of<Bench>, [&](const auto& part) { described::loadAll(file, part.access(bench)); });
+    for (const auto& part : entityType<Bench>().parts) described::loadAll(file, part, &bench);
     return bench;
 }
 

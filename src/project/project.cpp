@@ -435,9 +435,8 @@ void Project::storeAdded(Bench& after, const std::vector<Id>& superseded) {
     described::StoredIds ids;
     described::Inserts inserts;
     journal_.recordAdded([&] {
-        forEachChildren(of<Bench>, [&](const auto& part) {
-            described::storeNew(file_, part.access(after), 0, ids, inserts);
-        });
+        for (const auto& part : entityType<Bench>().parts)
+            described::storeNew(file_, part, &after, 0, ids, inserts);
     });
     for (const auto id : superseded)
         file_.run(QStringLiteral("UPDATE reading SET superseded = 1 WHERE id = ?"),

@@ -283,9 +283,9 @@ void ProjectFile::makeEmpty(const QString& path, const QString& title) {
     fresh.close();
     const auto file = connect(path);
     Transaction transaction(file);
-    const auto& project = described::tableNamed(QStringLiteral("project"));
-    file.run(described::insertStatement(project),
-             described::valuesOf(ProjectHead{1, title.toStdString(), {}}, 0, {}));
+    const ProjectHead head{1, title.toStdString(), {}};
+    const auto& type = entityType<ProjectHead>();
+    file.run(described::insertStatement(described::tableFor(type)), described::valuesOf(type, &head, 0, {}));
     file.run(QStringLiteral("DELETE FROM undo_change"));
     transaction.commit();
 }

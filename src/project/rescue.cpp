@@ -1,6 +1,8 @@
 #include "project/rescue.h"
 
+#include <algorithm>
 #include <map>
+#include <optional>
 #include <set>
 
 #include "core/bench/bench_rules.h"
@@ -13,27 +15,36 @@ namespace {
 
 using described::Table;
 
-template <class Entity>
-struct Row {
-    Id parent = 0;
-    Entity entity;
-};
-
 /// The readable rows of a file, and what had to be left out.
 class Reader {
   public:
     explicit Reader(const ProjectFile& file) : file_(file) {}
 
-    template <class Entity>
-    std::vector<Row<Entity>> rows() {
-        const auto& table = described::tableNamed(QString::fromLatin1(tableOf(of<Entity>)));
-        std::map<Id, Row<Entity>> found;
+    /// Reads the rows of what a list holds into it, as they lie in the file; the parent of each by its
+    /// number.
+    std::map<Id, Id> rows(const PartType& part, void* list) {
+        const auto& table = described::tableFor(part.child());
+        std::map<Id, Id> parents;
         // What lies between two damaged places cannot be reached; nearly always there is one.
-        if (!read(table, QStringLiteral("ASC"), found)) read(table, QStringLiteral("DESC"), found);
-        count(table, found.size());
-        std::vector<Row<Entity>> rows;
-        for (auto& [id, row] : found) rows.push_back(std::move(row));
-        return rows;
+        if (!read(table, QStringLiteral("ASC"), part, list, parents))
+            read(table, QStringLiteral("DESC"), part, list, parents);
+        count(table, parents.size());
+        return parents;
+    }
+
+    /// The one row of the table `project`, where it can be read.
+    std::optional<ProjectHead> head() {
+        const auto& table = described::tableFor(entityType<ProjectHead>());
+        std::optional<ProjectHead> head;
+        try {
+            SqlStatement row(
+                file_, QStringLiteral("SELECT %1 FROM %2").arg(described::columnsOf(table), table.name));
+            if (row.next()) head = described::entityOf<ProjectHead>(row, false);
+        } catch (const SqlFault&) {
+            head.reset();
+        }
+        count(table, head ? 1 : 0);
+        return head;
     }
 
     void lose(const QString& table, std::size_t rows = 1) {
@@ -54,16 +65,17 @@ class Reader {
 
   private:
     /// Whether the table's end was reached.
-    template <class Entity>
-    bool read(const Table& table, const QString& order, std::map<Id, Row<Entity>>& found) {
+    bool read(const Table& table, const QString& order, const PartType& part, void* list,
+              std::map<Id, Id>& parents) {
         const bool has_parent = !table.parent.isEmpty();
         try {
             for (SqlStatement row(file_, QStringLiteral("SELECT %1 FROM %2 ORDER BY id %3")
                                              .arg(described::columnsOf(table), table.name, order));
                  row.next();) {
                 const Id id = row.whole(0);
-                if (found.contains(id)) return true;
-                found[id] = {has_parent ? row.whole(1) : 0, described::entityOf<Entity>(row, has_parent)};
+                if (parents.contains(id)) return true;
+                described::readRow(row, part.child(), part.type->add(list), has_parent);
+                parents[id] = has_parent ? row.whole(1) : 0;
             }
             return true;
         } catch (const SqlFault&) {
@@ -88,33 +100,41 @@ class Reader {
     std::vector<Problem> missing_;
 };
 
-/// Hangs what was read below its parents, in the order of the rows.
-template <class Parent>
-void hangBelow(Reader& reader, const std::vector<Parent*>& parents) {
-    std::map<Id, Parent*> known;
-    for (auto* parent : parents) known[parent->id] = parent;
-    forEachChildren(of<Parent>, [&](const auto& part) {
-        using Child = typename ValueOf<Parent, std::decay_t<decltype(part)>>::value_type;
-        std::vector<Child*> below;
-        for (auto& row : reader.rows<Child>()) {
-            const auto at = known.find(row.parent);
-            if (at == known.end())
-                reader.lose(QString::fromLatin1(tableOf(of<Child>)));
-            else
-                part.access(*at->second).push_back(std::move(row.entity));
-        }
-        for (auto* parent : parents)
-            for (auto& child : part.access(*parent)) below.push_back(&child);
-        hangBelow(reader, below);
-    });
+/// Those of a list by number, in the order of the rows.
+std::map<Id, void*> byNumber(const PartType& part, void* list) {
+    std::map<Id, void*> items;
+    for (std::size_t i = 0; i < part.type->size(list); ++i) {
+        void* item = part.type->mutableAt(list, i);
+        items[part.child().id(item)] = item;
+    }
+    return items;
 }
 
-template <class Entity>
-void readAll(Reader& reader, std::vector<Entity>& list) {
-    for (auto& row : reader.rows<Entity>()) list.push_back(std::move(row.entity));
-    std::vector<Entity*> all;
-    for (auto& entity : list) all.push_back(&entity);
-    hangBelow(reader, all);
+/// Hangs what was read below its parents, in the order of the rows.
+void hangBelow(Reader& reader, const EntityType& of, const std::map<Id, void*>& parents) {
+    for (const auto& part : of.parts) {
+        if (part.kind != PartKind::Children) continue;
+        const auto loose = part.type->make();
+        const auto parent_of = reader.rows(part, loose.get());
+        for (const auto& [id, item] : byNumber(part, loose.get())) {
+            const auto at = parents.find(parent_of.at(id));
+            if (at == parents.end())
+                reader.lose(QString::fromLatin1(part.child().table));
+            else
+                part.type->take(part.of(at->second), item);
+        }
+        std::map<Id, void*> below;
+        for (const auto& [id, parent] : parents) below.merge(byNumber(part, part.of(parent)));
+        hangBelow(reader, part.child(), below);
+    }
+}
+
+/// A whole list of a bench, with everything below.
+void readAll(Reader& reader, const PartType& part, void* bench) {
+    const auto loose = part.type->make();
+    reader.rows(part, loose.get());
+    for (const auto& [id, item] : byNumber(part, loose.get())) part.type->take(part.of(bench), item);
+    hangBelow(reader, part.child(), byNumber(part, part.of(bench)));
 }
 
 /// Takes out what cannot be, naming it.
@@ -205,7 +225,21 @@ void mendReferences(Bench& bench) {
 }
 
 void dropWhatCannotBe(Reader& reader, Bench& bench) {
-    forEachChildren(of<Bench>, [&](const auto& part) { dropFaulty(reader, part.access(bench)); });
+    dropFaulty(reader, bench.tanks);
+    dropFaulty(reader, bench.fixtures);
+    dropFaulty(reader, bench.accessories);
+    dropFaulty(reader, bench.meters);
+    dropFaulty(reader, bench.runs);
+    dropFaulty(reader, bench.checks);
+    dropFaulty(reader, bench.spectra);
+    dropFaulty(reader, bench.schedules);
+    dropFaulty(reader, bench.logs);
+    dropFaulty(reader, bench.ratings);
+    dropFaulty(reader, bench.spots);
+    dropFaulty(reader, bench.rocks);
+    dropFaulty(reader, bench.organisms);
+    dropFaulty(reader, bench.ramps);
+    dropFaulty(reader, bench.plans);
     for (auto& run : bench.runs) {
         dropFaulty(reader, run.planes);
         for (auto& plane : run.planes) dropFaulty(reader, plane.readings);
@@ -221,11 +255,11 @@ Expected<Rescued> rescuedFrom(const QString& path) {
     Reader reader(*file);
     Rescued rescued;
     auto& bench = rescued.bench;
-    for (auto& row : reader.rows<ProjectHead>()) {
-        bench.title = row.entity.title;
-        bench.method = row.entity.method;
+    if (const auto head = reader.head()) {
+        bench.title = head->title;
+        bench.method = head->method;
     }
-    forEachChildren(of<Bench>, [&](const auto& part) { readAll(reader, part.access(bench)); });
+    for (const auto& part : entityType<Bench>().parts) readAll(reader, part, &bench);
     dropWhatCannotBe(reader, bench);
     mendReferences(bench);
     if (bench.fixtures.empty() && bench.tanks.empty() && bench.runs.empty())
@@ -237,23 +271,27 @@ Expected<Rescued> rescuedFrom(const QString& path) {
 
 namespace {
 
-template <class Entity>
-void storeListAsIs(const ProjectFile& file, const std::vector<Entity>& list, Id parent) {
-    if (list.empty()) return;
-    const auto& table = described::tableNamed(QString::fromLatin1(tableOf(of<Entity>)));
+void storeListAsIs(const ProjectFile& file, const PartType& part, const void* entity, Id parent) {
+    const auto& list = *part.type;
+    const void* items = part.of(entity);
+    if (list.size(items) == 0) return;
+    const auto& of = part.child();
+    const auto& table = described::tableFor(of);
     const QStringList marks(table.columns.size() + 1, QStringLiteral("?"));
     SqlStatement insert(
         file, QStringLiteral("INSERT INTO %1(id,%2) VALUES(%3)")
                   .arg(table.name, table.columnNames().join(QLatin1Char(',')), marks.join(QLatin1Char(','))));
     std::deque<std::string> made;
-    for (const auto& entity : list) {
-        insert.bind(0, static_cast<qlonglong>(entity.id));
-        described::bindRow(insert, 1, entity, parent, {}, made);
+    for (std::size_t i = 0; i < list.size(items); ++i) {
+        const void* item = list.at(items, i);
+        insert.bind(0, static_cast<qlonglong>(of.id(item)));
+        described::bindRow(insert, 1, of, item, parent, {}, made);
         insert.run();
     }
-    for (const auto& entity : list)
-        forEachChildren(of<Entity>,
-                        [&](const auto& part) { storeListAsIs(file, part.access(entity), entity.id); });
+    for (std::size_t i = 0; i < list.size(items); ++i)
+        for (const auto& below : of.parts)
+            if (below.kind == PartKind::Children)
+                storeListAsIs(file, below, list.at(items, i), of.id(list.at(items, i)));
 }
 
 }  // namespace
@@ -263,7 +301,7 @@ void storeAsIs(const ProjectFile& file, const Bench& bench) {
     file.run(QStringLiteral("PRAGMA defer_foreign_keys = ON"));
     described::StoredIds ids;
     described::store(file, ProjectHead{1, bench.title, bench.method}, 0, ids);
-    forEachChildren(of<Bench>, [&](const auto& part) { storeListAsIs(file, part.access(bench), 0); });
+    for (const auto& part : entityType<Bench>().parts) storeListAsIs(file, part, &bench, 0);
     file.run(QStringLiteral("DELETE FROM undo_change"));
     transaction.commit();
 }

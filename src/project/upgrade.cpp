@@ -2,6 +2,7 @@
 
 #include "core/bench/bench_rules.h"
 #include "core/spectrum/spectral_sample.h"
+#include "formats/described_json.h"
 #include "project/channel_history.h"
 #include "project/described_rows.h"
 #include "project/schema.h"
@@ -99,7 +100,8 @@ void upgradeGoals(const ProjectFile& file, const QString& table, const QString& 
         auto goal = earlierGoal(row.goal, row.low, row.high);
         goal.band = {Ppfd(row.low), Ppfd(row.high)};
         file.run(QStringLiteral("UPDATE %1 SET goal = ?, goals = ? WHERE %2 = ?").arg(table, key),
-                 {described::variantOf(goal), described::variantOf(earlierGoals(row.goals)), row.key});
+                 {QString::fromStdString(described::textOf(goal)),
+                  QString::fromStdString(described::textOf(earlierGoals(row.goals))), row.key});
     }
     for (const char* column : {"band_low", "band_high"})
         file.run(QStringLiteral("ALTER TABLE %1 DROP COLUMN %2").arg(table, QLatin1String(column)));
@@ -123,12 +125,13 @@ void upgradePresets(const ProjectFile& file) {
 
 /// Presets that are called like a channel are that channel alone.
 void linkAllPresets(const ProjectFile& file) {
-    std::vector<Fixture> fixtures;
-    described::loadAll(file, fixtures);
+    Bench bench;
+    described::loadAll(file, entityType<Bench>().list("fixtures"), &bench);
     described::StoredIds ids;
-    for (auto& fixture : fixtures) {
+    for (auto& fixture : bench.fixtures) {
         linkPresets(fixture);
-        described::storeNew(file, fixture.presets, fixture.id, ids);
+        described::storeNew(file, entityType<Fixture>().list("presets"), static_cast<const void*>(&fixture),
+                            fixture.id, ids);
     }
 }
 

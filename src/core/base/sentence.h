@@ -23,10 +23,15 @@ struct Sentence;
 /// Several sentences, said one after the other with a blank between.
 class Words {
   public:
-    Words() = default;
+    Words();
     Words(Sentence sentence);  // NOLINT: one is some
+    Words(const Words& other);
+    Words(Words&& other) noexcept;
+    Words& operator=(const Words& other);
+    Words& operator=(Words&& other) noexcept;
+    ~Words();
 
-    bool empty() const { return sentences_.empty(); }
+    bool empty() const;
     const std::vector<Sentence>& sentences() const { return sentences_; }
     Words& operator+=(const Words& more);
     /// The same, its first letter a capital when spoken.
@@ -78,12 +83,45 @@ using Lengths = std::vector<Millimetre>;
 /// "a, b and c".
 struct Listed {
     std::vector<Words> items;
-    bool operator==(const Listed&) const = default;
+    bool operator==(const Listed& other) const;
 };
 
-/// What stands in a message: text and names as they are, the others in the reader's unit and language.
-using SentencePart = std::variant<std::string, Millimetre, BareLength, LengthSpan, Lengths, Ppfd, PpfdSpan,
-                                  Share, SignedShare, Count, Figure, Second, Words, Listed>;
+/// What stands in a message: text and names as they are, the others in the reader's unit and language. Made,
+/// copied and ended in sentence.cpp: sentences stand in a thousand places, and what is in line there is
+/// compiled in each.
+class SentencePart {
+  public:
+    using Value = std::variant<std::string, Millimetre, BareLength, LengthSpan, Lengths, Ppfd, PpfdSpan,
+                               Share, SignedShare, Count, Figure, Second, Words, Listed>;
+
+    SentencePart(std::string text);    // NOLINT: each of these is a part
+    SentencePart(const char* text);    // NOLINT
+    SentencePart(Millimetre length);   // NOLINT
+    SentencePart(BareLength length);   // NOLINT
+    SentencePart(LengthSpan span);     // NOLINT
+    SentencePart(Lengths lengths);     // NOLINT
+    SentencePart(Ppfd ppfd);           // NOLINT
+    SentencePart(PpfdSpan span);       // NOLINT
+    SentencePart(Share share);         // NOLINT
+    SentencePart(SignedShare change);  // NOLINT
+    SentencePart(Count count);         // NOLINT
+    SentencePart(Figure figure);       // NOLINT
+    SentencePart(Second time);         // NOLINT
+    SentencePart(Words words);         // NOLINT
+    SentencePart(Sentence sentence);   // NOLINT
+    SentencePart(Listed list);         // NOLINT
+    SentencePart(const SentencePart& other);
+    SentencePart(SentencePart&& other) noexcept;
+    SentencePart& operator=(const SentencePart& other);
+    SentencePart& operator=(SentencePart&& other) noexcept;
+    ~SentencePart();
+
+    const Value& value() const { return value_; }
+    bool operator==(const SentencePart& other) const;
+
+  private:
+    Value value_;
+};
 
 /// A message in English with {} where its parts go, or {0}, {1} … in the order a translation wants.
 struct Sentence {
@@ -91,34 +129,36 @@ struct Sentence {
     std::vector<SentencePart> parts;
     bool counted = false;  ///< its first Count decides between singular and plural
     bool capital = false;  ///< begins with a capital, whatever its first part is
-    bool operator==(const Sentence&) const = default;
-};
 
-inline Words::Words(Sentence sentence) { sentences_.push_back(std::move(sentence)); }
-inline Words& Words::operator+=(const Words& more) {
-    sentences_.insert(sentences_.end(), more.sentences_.begin(), more.sentences_.end());
-    return *this;
-}
-inline Words Words::capitalised() const {
-    Words out = *this;
-    if (!out.empty()) out.sentences_.front().capital = true;
-    return out;
-}
-inline bool Words::operator==(const Words& other) const { return sentences_ == other.sentences_; }
+    /// Takes the parts from where they stand.
+    Sentence(const char* said, SentencePart* first, std::size_t count, bool is_counted);
+    Sentence(const Sentence& other);
+    Sentence(Sentence&& other) noexcept;
+    Sentence& operator=(const Sentence& other);
+    Sentence& operator=(Sentence&& other) noexcept;
+    ~Sentence();
+    bool operator==(const Sentence& other) const;
+};
 
 /// `message` is marked by GLUMET_SAY and outlives the sentence.
 template <class... Parts>
 Sentence say(const char* message, Parts&&... parts) {
-    return {message, {SentencePart(std::forward<Parts>(parts))...}};
+    if constexpr (sizeof...(parts) == 0) {
+        return {message, nullptr, 0, false};
+    } else {
+        SentencePart all[] = {SentencePart(std::forward<Parts>(parts))...};
+        return {message, all, sizeof...(parts), false};
+    }
 }
 
 /// The same with a message of GLUMET_SAY_N.
 template <class... Parts>
 Sentence sayCounted(const char* message, Parts&&... parts) {
-    return {message, {SentencePart(std::forward<Parts>(parts))...}, true};
+    SentencePart all[] = {SentencePart(std::forward<Parts>(parts))...};
+    return {message, all, sizeof...(parts), true};
 }
 
 /// A name, or words that somebody typed: the same in every language.
-inline Sentence verbatim(std::string text) { return say("{}", std::move(text)); }
+Sentence verbatim(std::string text);
 
 }  // namespace glumet

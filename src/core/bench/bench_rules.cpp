@@ -3,33 +3,11 @@
 #include <algorithm>
 #include <unordered_set>
 
+#include "core/base/utf8.h"
+#include "core/bench/descriptions.h"
 #include "core/bench/field_rules.h"
 
 namespace glumet {
-namespace rules {
-
-std::optional<Words> ofText(const std::string& text, std::size_t longest) {
-    if (text.size() > longest)
-        return sayCounted(GLUMET_SAY_N("Core", "is longer than {} bytes"), countOf(longest));
-    if (!isUtf8(text)) return say(GLUMET_SAY("Core", "is not UTF-8 text"));
-    return std::nullopt;
-}
-
-std::optional<Words> ofGrid(const Grid& grid) {
-    if (grid.xs_mm.size() > limits::kAlongLattice || grid.ys_mm.size() > limits::kAlongLattice ||
-        grid.cells() > limits::kCells)
-        return sayCounted(GLUMET_SAY_N("Core", "has more than {} cells"), Count{limits::kCells});
-    for (const auto* axis : {&grid.xs_mm, &grid.ys_mm})
-        for (const double at : *axis)
-            if (!std::isfinite(at) || std::abs(at) > limits::kLengthMm)
-                return say(GLUMET_SAY("Core", "is no number"));
-    for (const auto& [cell, name] : grid.names)
-        if (auto fault = ofText(name, limits::kNameBytes)) return fault;
-    return std::nullopt;
-}
-
-}  // namespace rules
-
 namespace {
 
 std::string nameOf(const std::string& kind, const std::string& name, Id id) {
@@ -39,14 +17,11 @@ std::string nameOf(const std::string& kind, const std::string& name, Id id) {
 /// The first of an entity's own fields that cannot be.
 template <class Entity>
 std::optional<Problem> fieldFault(const Entity& entity, const std::string& name) {
-    std::optional<Problem> fault;
-    forEachPart(of<Entity>, [&](const auto& part) {
-        if constexpr (kIsField<std::decay_t<decltype(part)>>)
-            if (!fault)
-                if (auto what = rules::ofValue(part, part.access(entity)))
-                    fault = Problem{name + ", " + part.key, std::move(*what)};
-    });
-    return fault;
+    for (const auto& part : entityType<Entity>().parts)
+        if (part.kind == PartKind::Field)
+            if (auto what = rules::ofField(part, part.of(&entity)))
+                return Problem{name + ", " + part.key, std::move(*what)};
+    return std::nullopt;
 }
 
 Problem tooManyEmitters(const std::string& name) {
@@ -163,7 +138,7 @@ std::optional<Problem> faultOf(const RingMean& mean) {
 }
 std::optional<Problem> faultOf(const Reading& reading) {
     // Of every reading of a project: the name is made only for one that needs it.
-    if (auto what = rules::ofFields(reading); !what) return std::nullopt;
+    if (auto what = rules::ofFields(entityType<Reading>(), &reading); !what) return std::nullopt;
     return fieldFault(reading, nameOf("reading", {}, reading.id));
 }
 std::optional<Problem> faultOf(const CommissionCheck& check) {

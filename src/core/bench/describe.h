@@ -1,17 +1,21 @@
 #pragma once
 
-#include <array>
-#include <functional>
+#include <concepts>
+#include <cstddef>
+#include <cstdint>
 #include <limits>
+#include <memory>
 #include <string>
 #include <string_view>
-#include <tuple>
-#include <type_traits>
-#include <utility>
+#include <vector>
 
-/// How an entity is described once. `fieldsOf(of<Tank>)` hands over a tuple of Field, Children and Derived;
-/// from it come table, rows, JSON, the columns of a readings table and the rows of a form. A new field is a
-/// member and a line here.
+#include "core/base/id.h"
+
+/// How an entity is described once, as data: `entityType<Tank>()` lists its parts. From it come table, rows,
+/// JSON, the columns of a readings table and the rows of a form, each by code that is written once for all
+/// entities and compiled once. A new field is a member and a line in descriptions.cpp.
+///
+/// A pointer to a value goes with the ValueType that knows it; its type is not checked again.
 namespace glumet {
 
 /// Stands for a type where a function is chosen by it.
@@ -22,191 +26,157 @@ struct Of {
 template <class T>
 inline constexpr Of<T> of{};
 
+struct EntityType;
+
+enum class ValueKind {
+    Number,     ///< double, or a quantity in its unit
+    Whole,      ///< int or Id
+    Flag,       ///< bool
+    Text,       ///< std::string
+    Word,       ///< an enumeration with WordsOf
+    Spelled,    ///< a value with one spelling
+    Optional,   ///< of `inner`, or none
+    List,       ///< of `inner`
+    Described,  ///< the fields of `entity`
+    Texts,      ///< texts by name, Seldom or not
+    Beam,
+    Grid,
+    Walls,
+    Response,  ///< ResponsePoint
+};
+
+/// What can be done with a value of one type. Functions that a kind does not have are null.
+struct ValueType {
+    ValueKind kind = ValueKind::Number;
+    double reach = std::numeric_limits<double>::infinity();  ///< greatest magnitude (limits.h)
+    bool is_length = false;
+    bool narrow = false;       ///< Whole: an int
+    bool word_stored = false;  ///< Word: a table keeps the word too, not its number
+    int words = 0;             ///< Word: how many
+    const ValueType* inner = nullptr;
+    const EntityType& (*entity)() = nullptr;
+
+    double (*number)(const void*) = nullptr;
+    void (*set_number)(void*, double) = nullptr;
+    std::int64_t (*whole)(const void*) = nullptr;  ///< of Word too: its place
+    void (*set_whole)(void*, std::int64_t) = nullptr;
+    const char* (*word)(const void*) = nullptr;
+    bool (*read_word)(void*, std::string_view) = nullptr;
+    const char* (*word_at)(std::size_t) = nullptr;  ///< Word: the spelling of the value at that place
+    std::string (*text)(const void*) = nullptr;     ///< of Spelled
+    void (*set_text)(void*, std::string) = nullptr;
+    bool (*empty)(const void*) = nullptr;        ///< null where nothing of the type is empty
+    const void* (*held)(const void*) = nullptr;  ///< Optional: the value, or null
+    void* (*emplace)(void*) = nullptr;           ///< Optional: a fresh value
+    std::size_t (*size)(const void*) = nullptr;
+    const void* (*at)(const void*, std::size_t) = nullptr;
+    void (*clear)(void*) = nullptr;
+    void (*reserve)(void*, std::size_t) = nullptr;
+    std::shared_ptr<void> (*make)() = nullptr;    ///< List: an empty one
+    void* (*add)(void*) = nullptr;                ///< List: one more, as made
+    void (*take)(void*, void*) = nullptr;         ///< List: one more, moved from an entity
+    void (*reset)(void*) = nullptr;               ///< as made
+    const void* (*texts)(const void*) = nullptr;  ///< Texts: the std::map
+    void* (*make_texts)(void*) = nullptr;
+
+    /// Of a list that is not constant.
+    void* mutableAt(void* list, std::size_t i) const { return const_cast<void*>(at(list, i)); }
+};
+
 /// Where a field is kept. A few have one form in a table and another in JSON.
 enum class KeptIn { TableAndJson, Table, Json };
 
-/// One value of an entity. `Access` is called with the entity, const or not, and gives a reference to the
-/// value; `Target` is the entity that an Id names, or void.
-template <class Access, class Target = void>
-struct Field {
-    const char* key;     ///< in JSON, with its unit
-    const char* column;  ///< in the table
-    Access access;
+enum class PartKind {
+    Field,     ///< one value
+    Children,  ///< rows of another entity: a list in memory, a table that names its parent, a list in JSON
+    Derived,   ///< a text in JSON that says again what other fields hold, for readers of earlier formats
+};
+
+/// One part of an entity. The functions that change one return it changed, so that a description reads as a
+/// sentence.
+struct PartType {
+    PartKind kind = PartKind::Field;
+    const char* key = "";     ///< in JSON, with its unit
+    const char* column = "";  ///< in the table; of Children: of the child's table, its parent
+    std::size_t offset = 0;   ///< of the value within its entity
+    const ValueType* type = nullptr;
     int since = 1;  ///< format of project and bench description that brought it
     KeptIn kept = KeptIn::TableAndJson;
     double least = -std::numeric_limits<double>::infinity();
     double most = std::numeric_limits<double>::infinity();
-    bool above = false;           ///< `least` itself is not allowed
-    bool required = false;        ///< of a reference: never none
-    bool owned = false;           ///< of a reference: the row goes with what it names
-    bool unstated = false;        ///< 0 means not stated, and is shown as nothing
+    bool above = false;                       ///< `least` itself is not allowed
+    bool required = false;                    ///< of a reference: never none; of a text: not empty
+    bool owned = false;                       ///< of a reference: the row goes with what it names
+    bool unstated = false;                    ///< 0 means not stated, and is shown as nothing
+    const EntityType& (*target)() = nullptr;  ///< of a reference: what it names
+    bool in_json = true;                      ///< Children: readings go into a table of their own
+    bool grows = false;  ///< Children: saving the parent adds rows and neither changes nor removes any
     const char* label = nullptr;  ///< in a form, with its unit where the unit is not chosen; nullptr: no row
     const char* hint = "";
-    bool seldom = false;  ///< a row that a form folds away
+    bool seldom = false;                               ///< a row that a form folds away
+    std::string (*get)(const void* entity) = nullptr;  ///< Derived
+    /// Derived: called only where the fields themselves are missing.
+    void (*set)(void* entity, const std::string&) = nullptr;
 
-    using target = Target;
-
-    constexpr Field in(const char* name) const {
-        return with([&](Field& f) { f.column = name; });
-    }
-    constexpr Field from(int format) const {
-        return with([&](Field& f) { f.since = format; });
-    }
-    constexpr Field keptIn(KeptIn where) const {
-        return with([&](Field& f) { f.kept = where; });
-    }
-    constexpr Field atLeast(double value) const {
-        return with([&](Field& f) { f.least = value; });
-    }
-    constexpr Field atMost(double value) const {
-        return with([&](Field& f) { f.most = value; });
-    }
-    constexpr Field moreThan(double value) const {
-        return with([&](Field& f) {
-            f.least = value;
-            f.above = true;
-        });
-    }
-    constexpr Field orUnstated() const {
-        return with([](Field& f) {
-            f.least = 0.0;
-            f.unstated = true;
-        });
-    }
+    PartType in(const char* name) const;
+    PartType from(int format) const;
+    PartType keptIn(KeptIn where) const;
+    PartType atLeast(double value) const;
+    PartType atMost(double value) const;
+    PartType moreThan(double value) const;
+    /// At least 0, which means not stated.
+    PartType orUnstated() const;
     /// A text that must not be empty.
-    constexpr Field needed() const {
-        return with([](Field& f) { f.required = true; });
-    }
-    constexpr Field row(const char* name, const char* example = "") const {
-        return with([&](Field& f) {
-            f.label = name;
-            f.hint = example;
-        });
-    }
+    PartType needed() const;
+    PartType row(const char* name, const char* example = "") const;
     /// Its row is wanted seldom.
-    constexpr Field seldomWanted() const {
-        return with([](Field& f) { f.seldom = true; });
-    }
+    PartType seldomWanted() const;
     /// An Id that names a row of another table.
     template <class Entity>
-    constexpr Field<Access, Entity> refersTo(bool always = false, bool with_it = false) const {
-        Field<Access, Entity> out{key, column, access};
-        out.since = since;
-        out.required = always;
-        out.owned = with_it;
-        return out;
-    }
+    PartType refersTo(bool always = false, bool with_it = false) const;
 
+    const void* of(const void* entity) const { return static_cast<const std::byte*>(entity) + offset; }
+    void* of(void* entity) const { return static_cast<std::byte*>(entity) + offset; }
     /// Whether a number lies in the field's range.
-    constexpr bool holds(double value) const {
-        return (above ? value > least : value >= least) && value <= most;
+    bool holds(double value) const { return (above ? value > least : value >= least) && value <= most; }
+    bool inTable() const { return kind == PartKind::Field && kept != KeptIn::Json; }
+    bool isReference() const { return target != nullptr; }
+    Id& reference(void* entity) const { return *static_cast<Id*>(of(entity)); }
+    Id reference(const void* entity) const { return *static_cast<const Id*>(of(entity)); }
+    /// Of Children: what its rows are.
+    const EntityType& child() const { return type->inner->entity(); }
+};
+
+/// An entity, or a value with fields.
+struct EntityType {
+    const char* table = nullptr;  ///< null: it has none of its own
+    std::vector<PartType> parts;
+    bool numbered = false;  ///< has an id
+    std::size_t id_offset = 0;
+    const void* blank = nullptr;  ///< one as made
+
+    Id& id(void* entity) const { return *reinterpret_cast<Id*>(static_cast<std::byte*>(entity) + id_offset); }
+    Id id(const void* entity) const {
+        return *reinterpret_cast<const Id*>(static_cast<const std::byte*>(entity) + id_offset);
     }
-
-  private:
-    template <class Change>
-    constexpr Field with(Change change) const {
-        Field out = *this;
-        change(out);
-        return out;
-    }
+    /// The field of that key, or null.
+    const PartType* field(std::string_view key) const;
+    /// The list of that key, which there is.
+    const PartType& list(std::string_view key) const;
 };
 
-/// Rows of another entity that belong to this one: a vector in memory, a table with a reference to the parent
-/// in the file, a list in JSON.
-template <class Access>
-struct Children {
-    const char* key;     ///< in JSON
-    const char* column;  ///< of the child's table: the parent
-    Access access;
-    int since = 1;
-    bool in_json = true;  ///< readings go into a table of their own
-    bool grows = false;   ///< saving the parent adds rows and neither changes nor removes any
-};
+/// The description of an entity, made once; by GLUMET_DESCRIBED (describing.h) where it is described.
+template <class Entity>
+const EntityType& entityType();
 
-/// A text in JSON that says again what other fields hold, for readers of earlier formats.
-template <class Get, class Set>
-struct Derived {
-    const char* key;
-    Get get;  ///< entity → std::string
-    Set set;  ///< entity, std::string; called only where the fields themselves are missing
-};
-
-template <class Entity, class Value>
-constexpr auto accessOf(Value Entity::*member) {
-    return [member](auto& entity) -> auto& { return entity.*member; };
-}
-
-template <class Entity, class Value>
-constexpr auto field(const char* key, Value Entity::*member) {
-    const auto access = accessOf(member);
-    return Field<std::remove_const_t<decltype(access)>>{key, key, access};
-}
-
-/// A field behind more than one member.
-template <class Access>
-constexpr auto fieldAt(const char* key, Access access) {
-    return Field<Access>{key, key, access};
-}
-
-template <class Entity, class Value>
-constexpr auto children(const char* key, const char* parent_column, Value Entity::*member, int since = 1,
-                        bool in_json = true, bool grows = false) {
-    const auto access = accessOf(member);
-    return Children<std::remove_const_t<decltype(access)>>{key, parent_column, access, since, in_json, grows};
-}
-
-template <class Get, class Set>
-constexpr auto derived(const char* key, Get get, Set set) {
-    return Derived<Get, Set>{key, get, set};
-}
-
-template <class T>
-inline constexpr bool kIsField = false;
-template <class Access, class Target>
-inline constexpr bool kIsField<Field<Access, Target>> = true;
-template <class T>
-inline constexpr bool kIsChildren = false;
-template <class Access>
-inline constexpr bool kIsChildren<Children<Access>> = true;
-
-/// The fields of a member as fields of its owner.
-template <class Outer, class Access, class Target>
-constexpr auto within(Outer outer, const Field<Access, Target>& inner) {
-    const auto access = [ outer, in = inner.access ](auto& entity) -> auto& { return in(outer(entity)); };
-    Field<std::remove_const_t<decltype(access)>, Target> out{inner.key, inner.column, access};
-    out.since = inner.since;
-    out.kept = inner.kept;
-    out.least = inner.least;
-    out.most = inner.most;
-    out.above = inner.above;
+template <class Entity>
+PartType PartType::refersTo(bool always, bool with_it) const {
+    PartType out = *this;
+    out.required = always;
+    out.owned = with_it;
+    out.target = []() -> const EntityType& { return entityType<Entity>(); };
     return out;
 }
-
-/// Calls `work` with every part of a description: Field, Children or Derived.
-template <class Entity, class Work>
-constexpr void forEachPart(Of<Entity> entity, Work&& work) {
-    std::apply([&](const auto&... part) { (work(part), ...); }, fieldsOf(entity));
-}
-
-/// Calls `work` with every Field that a table keeps, in the order of its columns.
-template <class Entity, class Work>
-constexpr void forEachColumn(Of<Entity> entity, Work&& work) {
-    forEachPart(entity, [&](const auto& part) {
-        if constexpr (kIsField<std::decay_t<decltype(part)>>)
-            if (part.kept != KeptIn::Json) work(part);
-    });
-}
-
-/// Calls `work` with every Children.
-template <class Entity, class Work>
-constexpr void forEachChildren(Of<Entity> entity, Work&& work) {
-    forEachPart(entity, [&](const auto& part) {
-        if constexpr (kIsChildren<std::decay_t<decltype(part)>>) work(part);
-    });
-}
-
-template <class Entity, class Part>
-using ValueOf = std::decay_t<decltype(std::declval<Part>().access(std::declval<Entity&>()))>;
 
 /// Spellings of an enumeration in files: WordsOf<E>::value is an array of (value, word) in the order of the
 /// values; `stored` says whether a table keeps the word too, or the number.

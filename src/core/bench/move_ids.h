@@ -1,25 +1,18 @@
 #pragma once
 
-#include <type_traits>
+#include <functional>
 
-#include "core/bench/descriptions.h"
+#include "core/bench/describe.h"
 
 namespace glumet {
 
 /// Takes `by(table)` off an entity's id, off whatever it refers to, and off all that hangs below it: a bench
 /// whose ids clash with no other's.
-template <class Entity, class By>
-void moveIds(Entity& entity, const By& by) {
-    if constexpr (requires { entity.id; }) entity.id -= by(tableOf(of<Entity>));
-    forEachPart(of<Entity>, [&](const auto& part) {
-        using Part = std::decay_t<decltype(part)>;
-        if constexpr (kIsChildren<Part>) {
-            for (auto& child : part.access(entity)) moveIds(child, by);
-        } else if constexpr (kIsField<Part>) {
-            if constexpr (!std::is_void_v<typename Part::target>)
-                if (part.access(entity) != 0) part.access(entity) -= by(tableOf(of<typename Part::target>));
-        }
-    });
+void moveIds(const EntityType& type, void* entity, const std::function<Id(const char*)>& by);
+
+template <class Entity>
+void moveIds(Entity& entity, const std::function<Id(const char*)>& by) {
+    moveIds(entityType<Entity>(), &entity, by);
 }
 
 }  // namespace glumet

@@ -134,7 +134,7 @@ struct Run : RunSettings {
     std::optional<Ppfd> eye_reading;  ///< at a seated viewer's eye before the tank, facing the lamp
     std::optional<double> warm_up_min;
     std::string note;
-    bool in_review = false;      ///< its configuration goes into the review
+    bool in_review = false;     ///< its configuration goes into the review
     std::vector<Plane> planes;  ///< ascending depth
 
     /// Mean of the draws recorded with the readings.

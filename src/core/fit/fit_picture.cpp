@@ -2,6 +2,7 @@
 #include <utility>
 
 #include "core/fit/fitter.h"
+#include "core/linear/linear.h"
 
 namespace glumet {
 namespace {
@@ -14,9 +15,7 @@ constexpr double kNotQuite = 0.01;
 constexpr double kNotQuiteTrough = 0.05;
 constexpr int kPictureRounds = 2;
 
-Eigen::MatrixXd inverse(const Eigen::MatrixXd& symmetric) {
-    return symmetric.llt().solve(Eigen::MatrixXd::Identity(symmetric.rows(), symmetric.cols()));
-}
+Eigen::MatrixXd inverse(const Eigen::MatrixXd& symmetric) { return Cholesky(symmetric).inverse(); }
 
 }  // namespace
 

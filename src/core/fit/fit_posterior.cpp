@@ -3,6 +3,7 @@
 
 #include "core/fit/fit_means.h"
 #include "core/fit/fitter.h"
+#include "core/linear/linear.h"
 
 namespace glumet {
 namespace {
@@ -74,7 +75,7 @@ void Fitter::posterior() {
     for (Eigen::Index k = 0; k < bells(); ++k)
         if (beam_(k) <= 1e-9 * beam_.maxCoeff() && seen(k) * std::pow(beam_.mean(), 2) > kSeen)
             h(k, k) *= 1e3;
-    const Eigen::MatrixXd covariance = h.llt().solve(Eigen::MatrixXd::Identity(h.rows(), h.cols()));
+    const Eigen::MatrixXd covariance = Cholesky(h).inverse();
     std::vector<Eigen::Index> keep;
     for (Eigen::Index k = 0; k < bells(); ++k) keep.push_back(k);
     keep.push_back(bells() + kHeight);

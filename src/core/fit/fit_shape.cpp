@@ -6,6 +6,7 @@
 
 #include "core/fit/fitter.h"
 #include "core/fit/tie.h"
+#include "core/linear/linear.h"
 
 namespace glumet {
 namespace {
@@ -63,10 +64,6 @@ Eigen::MatrixXd smoothPrecision(BeamShape shape, double outward, double about) {
     return out;
 }
 
-double logDeterminant(const Eigen::LLT<Eigen::MatrixXd>& factor) {
-    return 2.0 * factor.matrixLLT().diagonal().array().log().sum();
-}
-
 namespace {
 
 /// How far a beam may be from a factor times the one it leans on: by a tenth, in so many independent
@@ -93,9 +90,7 @@ double plainDeterminant(BeamShape shape, std::size_t outward, std::size_t about)
     constexpr auto kAll = 3 * kOutward.size() * kAbout.size();
     static std::array<std::atomic<double>, kAll> known{};  // 0: not yet
     auto& one = known[(static_cast<std::size_t>(shape) * kOutward.size() + outward) * kAbout.size() + about];
-    if (one == 0.0)
-        one = logDeterminant(
-            Eigen::LLT<Eigen::MatrixXd>(smoothPrecision(shape, kOutward[outward], kAbout[about])));
+    if (one == 0.0) one = Cholesky(smoothPrecision(shape, kOutward[outward], kAbout[about])).logDeterminant();
     return one;
 }
 
@@ -117,7 +112,7 @@ Eigen::MatrixXd Fitter::prior(const Smoothness& smoothness) const {
 }
 
 double Fitter::priorDeterminant(const Eigen::MatrixXd& prior, std::size_t outward, std::size_t about) const {
-    if (options_.leans_on || pictured()) return logDeterminant(Eigen::LLT<Eigen::MatrixXd>(prior));
+    if (options_.leans_on || pictured()) return Cholesky(prior).logDeterminant();
     const double scale = 2.0 * static_cast<double>(bells()) * std::log(meanCoefficient());
     return plainDeterminant(shape_, outward, about) - scale;
 }
@@ -129,10 +124,10 @@ double Fitter::evidenceUnder(const Sums& sums, std::size_t outward, std::size_t 
     double before = priorDeterminant(of_beam, outward, about);
     addNuisancePriors(whole);
     for (Eigen::Index j = 0; j < slopes_.cols(); ++j) before -= 2.0 * std::log(priorError(j));
-    const Eigen::LLT<Eigen::MatrixXd> factor(whole);
+    const Cholesky factor(whole);
     // The same for every strength, not for every layout.
     const double constant = -0.5 * sums.yy - noise_.array().log().sum();
-    return constant + 0.5 * (sums.xy.dot(factor.solve(sums.xy)) + before - logDeterminant(factor));
+    return constant + 0.5 * (sums.xy.dot(factor.solve(sums.xy)) + before - factor.logDeterminant());
 }
 
 double Fitter::chooseSmoothness(const Sums& sums) {
@@ -177,7 +172,7 @@ void Fitter::considerEvenness(const Sums& sums) {
     Eigen::MatrixXd h;
     Eigen::VectorXd g;
     normal(sums, h, g);
-    const Eigen::LLT<Eigen::MatrixXd> factor(h);
+    const Cholesky factor(h);
     const Eigen::VectorXd x = factor.solve(g);
     const auto logNormal = [](double at, double variance) {
         return -0.5 * (at * at / variance + std::log(variance));
@@ -185,7 +180,7 @@ void Fitter::considerEvenness(const Sums& sums) {
     for (const auto& [axis, even] : {std::pair{kUnevenAlong, &even_along_}, {kUnevenAcross, &even_across_}}) {
         if (!matters(axis)) continue;
         const auto at = bells() + axis;
-        const Eigen::VectorXd column = factor.solve(Eigen::VectorXd::Unit(h.rows(), at));
+        const Eigen::VectorXd column = factor.solve(Eigen::VectorXd(Eigen::VectorXd::Unit(h.rows(), at)));
         // What the readings alone say of it: the posterior without its prior, which is about 0.
         const double precision = std::max(1.0 / column(at) - 1.0 / wide, 1e-9);
         const double said = x(at) / (column(at) * precision);

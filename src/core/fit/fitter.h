@@ -1,6 +1,6 @@
 #pragma once
 
-#include <Eigen/Dense>
+#include <Eigen/Core>
 #include <array>
 #include <map>
 #include <set>
@@ -101,7 +101,6 @@ std::optional<FitCause> likeliestCause(const FitResult& fit, const Bench& bench,
 
 /// Precision of the coefficients of a beam whose mean coefficient is 1, see Fitter::Smoothness.
 Eigen::MatrixXd smoothPrecision(BeamShape shape, double outward, double about);
-double logDeterminant(const Eigen::LLT<Eigen::MatrixXd>& factor);
 
 class Fitter {
   public:

@@ -8,6 +8,7 @@
 #include "core/base/angle.h"
 #include "core/fit/beam_basis.h"
 #include "core/fit/tie.h"
+#include "core/linear/linear.h"
 
 namespace glumet {
 namespace {
@@ -55,7 +56,7 @@ const Eigen::MatrixXd& fitting() {
         for (Eigen::Index a = 0; a < azimuths; ++a)
             for (Eigen::Index k = 0; k < kBells; ++k)
                 tie(h, a * kBells + k, (a + 1) % azimuths * kBells + k, kTied);
-        return Eigen::MatrixXd(h.ldlt().solve(rows.transpose() * weights.asDiagonal()));
+        return PivotedCholesky(h).solve(Eigen::MatrixXd(rows.transpose() * weights.asDiagonal()));
     }();
     return solver;
 }
@@ -98,12 +99,13 @@ LeaningBeam nearestLeaning(const Eigen::VectorXd& free_beam, Lean from) {
     LeaningBeam out{from, {}, {}, {}};
     for (int round = 0;; ++round) {
         out.bells = leaningBells(out.lean);
-        out.round = (out.bells.transpose() * out.bells).ldlt().solve(out.bells.transpose() * free_beam);
+        out.round = PivotedCholesky(out.bells.transpose() * out.bells)
+                        .solve(Eigen::VectorXd(out.bells.transpose() * free_beam));
         out.by_lean = slopesByLean(out.lean, out.bells, out.round);
         if (round == kLeaningRounds) return out;
         const Eigen::VectorXd left = free_beam - out.bells * out.round;
-        const Eigen::Vector2d by =
-            (out.by_lean.transpose() * out.by_lean).ldlt().solve(out.by_lean.transpose() * left);
+        const Eigen::Vector2d by = PivotedCholesky(out.by_lean.transpose() * out.by_lean)
+                                       .solve(Eigen::VectorXd(out.by_lean.transpose() * left));
         for (std::size_t axis = 0; axis < 2; ++axis)
             out.lean[axis] =
                 std::clamp(out.lean[axis] + by(static_cast<Eigen::Index>(axis)), -kFurthest, kFurthest);

@@ -1,5 +1,7 @@
 #include "core/fit/least_squares.h"
 
+#include "core/linear/linear.h"
+
 namespace glumet {
 namespace {
 
@@ -26,7 +28,7 @@ Eigen::VectorXd minimumOver(const std::vector<bool>& free, const Eigen::MatrixXd
         right(j) = g(column) - held(column);
         for (Eigen::Index i = 0; i < m; ++i) part(i, j) = h(at[static_cast<std::size_t>(i)], column);
     }
-    const Eigen::VectorXd solved = part.llt().solve(right);
+    const Eigen::VectorXd solved = Cholesky(part).solve(right);
     for (Eigen::Index i = 0; i < m; ++i) x(at[static_cast<std::size_t>(i)]) = solved(i);
     return x;
 }

@@ -1,6 +1,6 @@
 #include "core/fit/light_model.h"
 
-#include <Eigen/Dense>
+#include <Eigen/Core>
 #include <algorithm>
 #include <cmath>
 

@@ -3,6 +3,8 @@
 #include <algorithm>
 #include <cmath>
 
+#include "core/linear/linear.h"
+
 namespace glumet {
 namespace {
 
@@ -20,8 +22,8 @@ Eigen::MatrixXd rootOf(const LightModel& model) {
     const auto size = static_cast<Eigen::Index>(model.parameters());
     if (model.covariance.empty()) return Eigen::MatrixXd::Zero(size, size);
     const Eigen::Map<const Eigen::MatrixXd> covariance(model.covariance.data(), size, size);
-    const Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> solver(covariance);
-    return solver.eigenvectors() * solver.eigenvalues().cwiseMax(0.0).cwiseSqrt().asDiagonal();
+    const auto pairs = eigenPairs(covariance);
+    return pairs.vectors * pairs.values.cwiseMax(0.0).cwiseSqrt().asDiagonal();
 }
 
 }  // namespace

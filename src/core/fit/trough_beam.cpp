@@ -7,6 +7,7 @@
 #include "core/base/angle.h"
 #include "core/fit/beam_basis.h"
 #include "core/fit/tie.h"
+#include "core/linear/linear.h"
 
 namespace glumet {
 namespace {
@@ -52,7 +53,7 @@ struct Quarter {
         }
         Eigen::MatrixXd h = beam.transpose() * weights.asDiagonal() * beam;
         for (Eigen::Index i = 0; i + BeamBasis::kSize < h.rows(); ++i) tie(h, i, i + BeamBasis::kSize, kTied);
-        fitting = h.ldlt().solve(beam.transpose() * weights.asDiagonal());
+        fitting = PivotedCholesky(h).solve(Eigen::MatrixXd(beam.transpose() * weights.asDiagonal()));
     }
 };
 const Quarter& quarter() {
@@ -67,7 +68,7 @@ Eigen::VectorXd factorOf(const Rows& rows, const Eigen::VectorXd& other, const E
     Eigen::MatrixXd h = rows.transpose() * weights.asDiagonal() * rows;
     h.diagonal().array() += kSmooth * std::max(h.diagonal().maxCoeff(), 1e-300);
     const Eigen::VectorXd g = rows.transpose() * (q.weights.cwiseProduct(other).cwiseProduct(intensities));
-    return h.ldlt().solve(g).cwiseMax(0.0);
+    return PivotedCholesky(h).solve(g).cwiseMax(0.0);
 }
 
 }  // namespace

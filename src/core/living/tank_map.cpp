@@ -1,11 +1,12 @@
 #include "core/living/tank_map.h"
 
-#include <Eigen/Dense>
+#include <Eigen/Core>
 #include <algorithm>
 #include <array>
 #include <cmath>
 
 #include "core/base/interval.h"
+#include "core/linear/linear.h"
 
 namespace glumet {
 namespace {
@@ -118,7 +119,7 @@ double TankMap::solve(const std::vector<double>& alike, bool whole) {
         if (!expected_) line(i, 1) = place.z;
         covariance(i, i) += place.noise * place.noise;
     }
-    const Eigen::LDLT<Eigen::MatrixXd> ldlt(covariance);
+    const PivotedCholesky ldlt(covariance);
     // The line by generalised least squares, its slope with what is believed before.
     const Eigen::MatrixXd solved = ldlt.solve(line);
     Eigen::MatrixXd normal = line.transpose() * solved;
@@ -127,21 +128,22 @@ double TankMap::solve(const std::vector<double>& alike, bool whole) {
         normal(1, 1) += 1.0 / (kSlopePriorSd * kSlopePriorSd);
         right(1) += kSlopePriorMean / (kSlopePriorSd * kSlopePriorSd);
     }
-    const Eigen::VectorXd coefficients = normal.ldlt().solve(right);
+    const Eigen::VectorXd coefficients = PivotedCholesky(normal).solve(right);
     level_ = coefficients(0);
     slope_ = expected_ ? 0.0 : coefficients(1);
     const Eigen::VectorXd rest = logs - line * coefficients;
     const Eigen::VectorXd weights = ldlt.solve(rest);
-    const double evidence = -0.5 * (rest.dot(weights) + ldlt.vectorD().array().abs().log().sum() +
-                                    std::log(normal.determinant()));
+    const double evidence =
+        -0.5 * (rest.dot(weights) + ldlt.logDeterminant() + PivotedCholesky(normal).logDeterminant());
     if (!whole) return evidence;
-    const Eigen::MatrixXd inverse = ldlt.solve(Eigen::MatrixXd::Identity(n, n));
+    const Eigen::MatrixXd inverse = ldlt.solve(Eigen::MatrixXd(Eigen::MatrixXd::Identity(n, n)));
     weights_.assign(weights.data(), weights.data() + n);
     leaning_.assign(static_cast<std::size_t>(2 * n), 0.0);
     for (Eigen::Index i = 0; i < n; ++i)
         for (Eigen::Index k = 0; k < line.cols(); ++k)
             leaning_[static_cast<std::size_t>(2 * i + k)] = solved(i, k);
-    const Eigen::MatrixXd doubt = normal.inverse();
+    const Eigen::MatrixXd doubt = PivotedCholesky(normal).solve(
+        Eigen::MatrixXd(Eigen::MatrixXd::Identity(normal.rows(), normal.cols())));
     line_doubt_ = {doubt(0, 0), 0.0, 0.0, 0.0};
     if (!expected_) line_doubt_ = {doubt(0, 0), doubt(0, 1), doubt(1, 0), doubt(1, 1)};
     inverse_.assign(inverse.data(), inverse.data() + n * n);

@@ -1,11 +1,12 @@
 #include "core/survey/field_so_far.h"
 
-#include <Eigen/Dense>
+#include <Eigen/Core>
 #include <algorithm>
 #include <cmath>
 
 #include "core/bench/placement.h"
 #include "core/bench/sweep.h"
+#include "core/linear/linear.h"
 #include "core/survey/checks.h"
 
 namespace glumet {
@@ -179,7 +180,7 @@ class FieldSoFar {
                 k(i, j) = k(j, i) = covariance(a, evidence_[static_cast<std::size_t>(j)]);
             k(i, i) += a.noise;
         }
-        inverse_ = k.llt().solve(Eigen::MatrixXd::Identity(n, n));
+        inverse_ = Cholesky(k).inverse();
         weights_ = inverse_ * values_;
         aside_.assign(evidence_.size(), std::nullopt);
     }

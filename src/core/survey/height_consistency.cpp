@@ -1,8 +1,9 @@
 #include "core/survey/height_consistency.h"
 
-#include <Eigen/Dense>
+#include <Eigen/Core>
 #include <cmath>
 
+#include "core/linear/linear.h"
 #include "core/plane/plane_statistics.h"
 
 namespace glumet {
@@ -53,7 +54,7 @@ std::optional<Curve> curveWithout(const std::vector<Level>& levels, std::size_t 
         for (Eigen::Index term = 0; term < terms; ++term) a(row, term) = std::pow(levels[i].height, term);
         b(row++) = levels[i].log_mean;
     }
-    return Curve{a.colPivHouseholderQr().solve(b)};
+    return Curve{leastSquares(a, b)};
 }
 
 }  // namespace

@@ -6,6 +6,7 @@
 #include <cmath>
 #include <set>
 
+#include "core/bench/describing.h"
 #include "core/bench/grid.h"
 #include "core/bench/placement.h"
 #include "core/bench/sweep.h"
@@ -294,5 +295,22 @@ Expected<NewRuns> plannedRuns(const Bench& bench, const SurveyMethod& method, co
     if (const auto wrong = misfit(bench, method, subject, *tank)) return tl::make_unexpected(*wrong);
     return Matrix(bench, method, subject, *tank).runs();
 }
+
+std::vector<PartType> fieldsOf(Of<SurveyMethod>) {
+    return {field("name", &SurveyMethod::name),
+            field("purpose", &SurveyMethod::purpose),
+            field("heights_mm", &SurveyMethod::heights),
+            field("depths_mm", &SurveyMethod::depths),
+            field("columns", &SurveyMethod::columns),
+            field("rows", &SurveyMethod::rows),
+            field("spots", &SurveyMethod::spots),
+            field("presets", &SurveyMethod::presets),
+            field("accessories", &SurveyMethod::accessories),
+            field("fixtures", &SurveyMethod::fixtures),
+            field("spreads_mm", &SurveyMethod::spreads),
+            field("water", &SurveyMethod::water)};
+}
+
+GLUMET_DESCRIBED(SurveyMethod)
 
 }  // namespace glumet

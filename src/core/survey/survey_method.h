@@ -29,20 +29,9 @@ struct SurveyMethod {
     bool operator==(const SurveyMethod&) const = default;
 };
 
-constexpr auto fieldsOf(Of<SurveyMethod>) {
-    return std::tuple{field("name", &SurveyMethod::name),
-                      field("purpose", &SurveyMethod::purpose),
-                      field("heights_mm", &SurveyMethod::heights),
-                      field("depths_mm", &SurveyMethod::depths),
-                      field("columns", &SurveyMethod::columns),
-                      field("rows", &SurveyMethod::rows),
-                      field("spots", &SurveyMethod::spots),
-                      field("presets", &SurveyMethod::presets),
-                      field("accessories", &SurveyMethod::accessories),
-                      field("fixtures", &SurveyMethod::fixtures),
-                      field("spreads_mm", &SurveyMethod::spreads),
-                      field("water", &SurveyMethod::water)};
-}
+std::vector<PartType> fieldsOf(Of<SurveyMethod>);
+template <>
+const EntityType& entityType<SurveyMethod>();
 
 /// What a method is applied to. Tank and at least one fixture are needed; generations are compared by naming
 /// two fixtures.

@@ -1,11 +1,12 @@
 #include "core/verdicts/enough.h"
 
-#include <Eigen/Dense>
+#include <Eigen/Core>
 #include <algorithm>
 #include <cmath>
 
 #include "core/base/interval.h"
 #include "core/bench/grid.h"
+#include "core/linear/linear.h"
 #include "core/words/finding.h"
 
 namespace glumet {
@@ -158,7 +159,7 @@ class Knowledge {
         Eigen::MatrixXd inner = x * covariance_ * x.transpose();
         inner.diagonal() += noise.cwiseAbs2();
         const Eigen::MatrixXd cross = x * covariance_;
-        return covariance_ - cross.transpose() * inner.llt().solve(cross);
+        return covariance_ - cross.transpose() * Cholesky(inner).solve(cross);
     }
 
     bool isRead(Millimetre height, Millimetre depth, double turn_deg) const {

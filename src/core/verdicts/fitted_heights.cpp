@@ -1,6 +1,6 @@
 #include "core/verdicts/fitted_heights.h"
 
-#include <Eigen/Dense>
+#include <Eigen/Core>
 #include <algorithm>
 #include <cmath>
 
@@ -9,6 +9,7 @@
 #include "core/bench/sweep.h"
 #include "core/fit/bench_scene.h"
 #include "core/fit/posterior_draws.h"
+#include "core/linear/linear.h"
 
 namespace glumet {
 namespace {
@@ -102,10 +103,10 @@ class Slopes {
     Slopes(const LightModel& model, int most) {
         const auto size = static_cast<Eigen::Index>(model.parameters());
         const Eigen::Map<const Eigen::MatrixXd> covariance(model.covariance.data(), size, size);
-        const Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> solved(covariance);
+        const auto solved = eigenPairs(covariance);
         const auto count = std::min<Eigen::Index>(most, size);
-        axes_ = solved.eigenvectors().rightCols(count);
-        variances_ = solved.eigenvalues().tail(count).cwiseMax(0.0);
+        axes_ = solved.vectors.rightCols(count);
+        variances_ = solved.values.tail(count).cwiseMax(0.0);
     }
 
     Eigen::Index count() const { return variances_.size(); }

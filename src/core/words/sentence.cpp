@@ -66,7 +66,7 @@ struct PartText {
 
 int countIn(const Sentence& sentence) {
     for (const auto& part : sentence.parts)
-        if (const auto* count = std::get_if<Count>(&part)) return count->value;
+        if (const auto* count = std::get_if<Count>(&part.value())) return count->value;
     return -1;
 }
 
@@ -85,7 +85,8 @@ void capitalise(std::string& text) {
 
 std::string spokenOne(const Sentence& sentence, LengthUnit unit, const Translate& translate) {
     fmt::dynamic_format_arg_store<fmt::format_context> parts;
-    for (const auto& part : sentence.parts) parts.push_back(std::visit(PartText{unit, translate}, part));
+    for (const auto& part : sentence.parts)
+        parts.push_back(std::visit(PartText{unit, translate}, part.value()));
     std::string text;
     try {
         text = fmt::vformat(translated(sentence, translate), parts);
