@@ -5,9 +5,19 @@ set(CMAKE_CXX_FLAGS_RELEASE "-O2 -DNDEBUG")
 add_compile_options(-Wall -Wextra -Wpedantic -Wshadow -Wconversion -Wno-sign-conversion -Werror)
 add_compile_definitions(QT_NO_CAST_FROM_ASCII QT_NO_CAST_TO_ASCII QT_DISABLE_DEPRECATED_BEFORE=0x060400)
 
+# ccache keeps what was compiled upon precompiled headers only when told not to mind when they were written.
 find_program(GLUMET_CCACHE ccache)
 if(GLUMET_CCACHE)
-  set(CMAKE_CXX_COMPILER_LAUNCHER ${GLUMET_CCACHE})
+  set(CMAKE_CXX_COMPILER_LAUNCHER ${CMAKE_COMMAND} -E env
+      CCACHE_SLOPPINESS=pch_defines,time_macros,include_file_mtime,include_file_ctime ${GLUMET_CCACHE})
+  if(CMAKE_CXX_COMPILER_ID STREQUAL "GNU")
+    add_compile_options(-fpch-preprocess)
+  endif()
+endif()
+
+# gcc collects its garbage less often where there is memory for it: a tenth of its time.
+if(CMAKE_CXX_COMPILER_ID STREQUAL "GNU")
+  add_compile_options(--param ggc-min-heapsize=1000000)
 endif()
 
 find_program(GLUMET_LLD ld.lld)

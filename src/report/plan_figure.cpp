@@ -8,6 +8,8 @@
 #include "core/words/wording.h"
 
 namespace glumet {
+
+GLUMET_VALUE_COMPILED(PlanData);
 namespace {
 
 constexpr double kNameGutter = 22.0;

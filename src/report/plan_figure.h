@@ -6,6 +6,7 @@
 #include <optional>
 #include <vector>
 
+#include "core/base/value.h"
 #include "core/bench/grid.h"
 #include "core/plane/plane_statistics.h"
 #include "report/palette.h"
@@ -32,6 +33,8 @@ class PlanLayout {
 
 /// What a plan shows.
 struct PlanData {
+    GLUMET_VALUE(PlanData);
+
     Millimetre length{600};
     Millimetre width{600};
     std::optional<std::array<Wall, 4>> walls;

@@ -9,6 +9,8 @@
 #include "report/text.h"
 
 namespace glumet {
+
+GLUMET_VALUE_COMPILED(TankFigure);
 namespace {
 
 constexpr double kMapCellMm = 40.0;

@@ -6,6 +6,7 @@
 #include <optional>
 #include <vector>
 
+#include "core/base/value.h"
 #include "core/bench/bench.h"
 #include "core/living/ramp.h"
 #include "core/living/tank_map.h"
@@ -18,6 +19,8 @@ enum class SpotMark { Bare, Right, More, Less, Unread };
 
 /// A living tank with its spots and the light between them.
 struct TankFigure {
+    GLUMET_VALUE(TankFigure);
+
     struct Mark {
         Id spot = 0;
         QString name;   ///< with its light: "A 310"

@@ -4,6 +4,7 @@
 #include <utility>
 #include <vector>
 
+#include "core/base/value.h"
 #include "core/bench/check.h"
 #include "core/bench/fixture.h"
 #include "core/bench/living.h"
@@ -34,6 +35,8 @@ T* byId(std::vector<T>& items, Id id) {
 
 /// The whole project as values: what the file holds and every computation reads.
 struct Bench {
+    GLUMET_VALUE(Bench);
+
     std::string title;
     std::vector<Tank> tanks;
     std::vector<Fixture> fixtures;

@@ -4,6 +4,7 @@
 #include <string>
 
 #include "core/base/id.h"
+#include "core/base/value.h"
 
 namespace glumet {
 
@@ -32,6 +33,8 @@ enum class EyesAndHandsState { Safe, NoEyewear, Wet, NoResidualCurrentProtection
 
 /// One check as it was made. A later one of the same kind and subject takes its place; both are kept.
 struct CommissionCheck {
+    GLUMET_VALUE(CommissionCheck);
+
     Id id = 0;
     Id run = 0;
     CheckKind kind = CheckKind::Draw;

@@ -8,6 +8,7 @@
 #include "core/base/beam.h"
 #include "core/base/id.h"
 #include "core/base/quantity.h"
+#include "core/base/value.h"
 
 namespace glumet {
 
@@ -56,6 +57,8 @@ struct Preset {
 
 /// What the maker says and what the reviewer weighed. Sizes in mm, all ≥ 0; 0 means not stated.
 struct Fixture {
+    GLUMET_VALUE(Fixture);
+
     Id id = 0;
     std::string name;
     std::string maker;

@@ -7,6 +7,7 @@
 #include <vector>
 
 #include "core/base/id.h"
+#include "core/base/value.h"
 #include "core/bench/describe.h"
 #include "core/bench/goal.h"
 
@@ -38,6 +39,8 @@ struct SpotReading {
 
 /// A named place in a living tank, 0 ≤ x ≤ length, 0 ≤ y ≤ width, 0 ≤ depth ≤ water.
 struct TankSpot {
+    GLUMET_VALUE(TankSpot);
+
     Id id = 0;
     Id tank = 0;
     std::string name;
@@ -81,6 +84,8 @@ struct WordsOf<Wellbeing> {
 
 /// Something that lives at a spot, with the light it is given by a goal, or was seen to stand.
 struct Organism {
+    GLUMET_VALUE(Organism);
+
     Id id = 0;
     Id spot = 0;                   ///< 0: nowhere now
     std::string name;              ///< species
@@ -120,6 +125,8 @@ struct RampEvent {
 
 /// A light that is raised slowly so that nothing bleaches; core/living/ramp.h computes its steps.
 struct Acclimation {
+    GLUMET_VALUE(Acclimation);
+
     Id id = 0;
     Id tank = 0;
     Id channel = 0;  ///< of a fixture; 0: all of the light

@@ -4,6 +4,7 @@
 #include <vector>
 
 #include "core/base/id.h"
+#include "core/base/value.h"
 
 namespace glumet {
 
@@ -32,6 +33,8 @@ struct MeterCorrection {
 };
 
 struct MeterProfile {
+    GLUMET_VALUE(MeterProfile);
+
     Id id = 0;
     std::string name;
     std::string kind;  ///< in words: "quantum sensor, silicon"

@@ -5,6 +5,7 @@
 #include <vector>
 
 #include "core/base/spectrum.h"
+#include "core/base/value.h"
 #include "core/bench/criteria.h"
 #include "core/bench/goal.h"
 #include "core/bench/schools.h"
@@ -13,6 +14,8 @@ namespace glumet {
 
 /// How the reviewer measures and judges.
 struct Method {
+    GLUMET_VALUE(Method);
+
     double spill_limit = 0.15;  ///< share of the grid mean that may be lost
     Goal goal;                  ///< what the fixture is judged for
     int grid_columns = 6;

@@ -5,6 +5,7 @@
 
 #include "core/base/id.h"
 #include "core/base/quantity.h"
+#include "core/base/value.h"
 
 namespace glumet {
 
@@ -27,6 +28,8 @@ struct HungFixture {
 /// Fixtures over a tank as the reviewer means to hang them, of one kind or mixed. Nobody has read them
 /// there: what is said of their light is modelled (core/verdicts/planned_light.h).
 struct PlannedArray {
+    GLUMET_VALUE(PlannedArray);
+
     Id id = 0;
     Id tank = 0;
     std::string name;

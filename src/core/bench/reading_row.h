@@ -5,6 +5,7 @@
 #include <string>
 #include <vector>
 
+#include "core/base/value.h"
 #include "core/bench/bench.h"
 
 namespace glumet {
@@ -12,6 +13,8 @@ namespace glumet {
 /// A reading with everything its row in a readings table says about the run around it. Names stand for what
 /// the run's ids will name; an empty one means none or not recorded.
 struct ReadingRow {
+    GLUMET_VALUE(ReadingRow);
+
     Run run;  ///< without planes
     std::string fixture;
     std::string accessory;

@@ -9,6 +9,7 @@
 #include "core/base/lattice.h"
 #include "core/base/quantity.h"
 #include "core/base/seldom.h"
+#include "core/base/value.h"
 #include "core/bench/placement.h"
 
 namespace glumet {
@@ -37,6 +38,8 @@ struct Flag {
 
 /// One settled value at one place, 0 ≤ x ≤ length, 0 ≤ y ≤ width.
 struct Reading {
+    GLUMET_VALUE(Reading);
+
     Id id = 0;
     Millimetre x{0};
     Millimetre y{0};
@@ -94,6 +97,8 @@ bool hasPoints(const RingMean& mean);
 
 /// All readings of a run at one depth below the surface, ≥ 0 mm.
 struct Plane {
+    GLUMET_VALUE(Plane);
+
     Id id = 0;
     Millimetre depth{0};
     std::optional<Grid> grid;  ///< the planned lattice; without one the points are free
@@ -127,6 +132,8 @@ struct RunSettings {
 
 /// Readings taken without changing anything but the probe's place.
 struct Run : RunSettings {
+    GLUMET_VALUE(Run);
+
     Id id = 0;
     std::string label;
     Millimetre height{0};  ///< emitters above the water surface

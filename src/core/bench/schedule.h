@@ -6,6 +6,7 @@
 
 #include "core/base/id.h"
 #include "core/base/quantity.h"
+#include "core/base/value.h"
 
 namespace glumet {
 
@@ -28,6 +29,8 @@ struct ScheduleRamp {
 
 /// A light's day by its own clock.
 struct Schedule {
+    GLUMET_VALUE(Schedule);
+
     Id id = 0;
     std::string name;
     Id fixture = 0;
@@ -50,6 +53,8 @@ struct LoggedPoint {
 
 /// A fixed logger's series.
 struct DayLog {
+    GLUMET_VALUE(DayLog);
+
     Id id = 0;
     std::string name;
     Id tank = 0;

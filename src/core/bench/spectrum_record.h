@@ -7,6 +7,7 @@
 #include "core/base/id.h"
 #include "core/base/quantity.h"
 #include "core/base/spectrum.h"
+#include "core/base/value.h"
 
 namespace glumet {
 
@@ -23,6 +24,8 @@ enum class SpectrumOrigin {
 /// A spectrum of a fixture and what it belongs to: a channel at full level, a preset, or all channels on
 /// where neither is named; at a place where height, depth, x and y say so.
 struct SpectrumRecord {
+    GLUMET_VALUE(SpectrumRecord);
+
     Id id = 0;
     std::string name;
     Id fixture = 0;

@@ -6,6 +6,7 @@
 
 #include "core/base/id.h"
 #include "core/base/quantity.h"
+#include "core/base/value.h"
 #include "core/base/wall.h"
 
 namespace glumet {
@@ -46,6 +47,8 @@ struct Spot {
 /// Inner sizes, all > 0 mm. x runs along the length from the left, y from front to back, depth downward
 /// from the surface.
 struct Tank {
+    GLUMET_VALUE(Tank);
+
     Id id = 0;
     std::string name;
     Millimetre length{600};

@@ -9,6 +9,8 @@
 
 namespace glumet {
 
+GLUMET_VALUE_COMPILED(FitResult);
+
 class StreamingFit::Impl : public Fitter {
   public:
     using Fitter::Fitter;

@@ -6,6 +6,7 @@
 #include <stop_token>
 
 #include "core/base/limits.h"
+#include "core/base/value.h"
 #include "core/bench/bench.h"
 #include "core/fit/light_model.h"
 
@@ -87,6 +88,8 @@ struct FitResidual {
 };
 
 struct FitResult {
+    GLUMET_VALUE(FitResult);
+
     /// How far one run was off what it says.
     struct Slip {
         Id run = 0;

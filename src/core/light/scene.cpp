@@ -8,6 +8,8 @@
 #include "core/base/angle.h"
 
 namespace glumet {
+
+GLUMET_VALUE_COMPILED(LightScene);
 namespace {
 
 constexpr double kLongestMm = 1e5;

@@ -7,6 +7,7 @@
 
 #include "core/base/beam.h"
 #include "core/base/limits.h"
+#include "core/base/value.h"
 #include "core/base/wall.h"
 #include "core/light/water.h"
 
@@ -89,6 +90,8 @@ struct SceneObstacle {
 /// surface, height up from it, mm. The glass above the water line is crossed freely in air; a ray enters the
 /// water only where it meets the surface inside the footprint. The bottom absorbs.
 struct LightScene {
+    GLUMET_VALUE(LightScene);
+
     double length_mm = 600.0;
     double width_mm = 600.0;
     double water_depth_mm = 560.0;

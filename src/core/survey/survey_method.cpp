@@ -14,6 +14,8 @@
 #include "core/words/wording.h"
 
 namespace glumet {
+
+GLUMET_VALUE_COMPILED(SurveyMethod);
 namespace {
 
 constexpr int kMostCells = 60;

@@ -4,6 +4,7 @@
 #include <vector>
 
 #include "core/base/problem.h"
+#include "core/base/value.h"
 #include "core/bench/descriptions.h"
 
 namespace glumet {
@@ -11,6 +12,8 @@ namespace glumet {
 /// A test matrix without the things it is applied to: heights × depths × grid, and what is varied besides.
 /// The runs it makes are every combination of accessory, spread, height and channel mix.
 struct SurveyMethod {
+    GLUMET_VALUE(SurveyMethod);
+
     std::string name;
     std::string purpose;  ///< one sentence
     std::vector<Millimetre> heights;

@@ -7,6 +7,8 @@
 #include "core/verdicts/band_fill.h"
 
 namespace glumet {
+
+GLUMET_VALUE_COMPILED(ArrayQuestion);
 namespace {
 
 constexpr double kQuarterTurn = 90.0;

@@ -5,6 +5,7 @@
 #include <optional>
 #include <stop_token>
 
+#include "core/base/value.h"
 #include "core/bench/schools.h"
 #include "core/fit/light_model.h"
 #include "core/light/fast_field.h"
@@ -31,6 +32,8 @@ enum class InnerOnes { Stay, Spread };
 
 /// Several fixtures of one model over a tank, in a row along its middle.
 struct ArrayQuestion {
+    GLUMET_VALUE(ArrayQuestion);
+
     LightScene tank;  ///< walls and water; fixtures are put in
     int count = 2;
     Millimetre height{200};

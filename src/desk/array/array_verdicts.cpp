@@ -1,6 +1,9 @@
 #include "desk/array/array_verdicts.h"
 
 namespace glumet {
+
+GLUMET_VALUE_COMPILED(ArrayOrder);
+GLUMET_VALUE_COMPILED(ArrayVerdicts);
 namespace {
 
 constexpr int kMostFixtures = 6;

@@ -5,6 +5,7 @@
 #include <string>
 #include <vector>
 
+#include "core/base/value.h"
 #include "core/verdicts/agreement.h"
 #include "core/verdicts/array.h"
 #include "desk/shared/answer_store.h"
@@ -20,6 +21,8 @@ struct MeasuredArray {
 
 /// What the Array stage asks in one go.
 struct ArrayOrder {
+    GLUMET_VALUE(ArrayOrder);
+
     LightModel model;
     FitResult fit;  ///< that the model is of
     Bench bench;
@@ -36,6 +39,8 @@ struct ArrayOrder {
 
 /// All the answers. Whatever could not be asked is empty.
 struct ArrayVerdicts {
+    GLUMET_VALUE(ArrayVerdicts);
+
     SpacingAnswer spacing;
     std::vector<CountRow> counts;
     std::optional<SharedLevel> shared;

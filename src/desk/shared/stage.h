@@ -4,6 +4,7 @@
 #include <QWidget>
 #include <functional>
 
+#include "core/base/value.h"
 #include "core/words/finding.h"
 #include "desk/shared/session.h"
 
@@ -73,6 +74,8 @@ struct StageShot {
 /// Everything the window, its bar, lists, pictures and tests know of a stage. Each stage's folder makes its
 /// own; desk/window/stages.cpp lists them.
 struct StageEntry {
+    GLUMET_VALUE(StageEntry);
+
     QString id;  ///< on the command line and in file names: "bench"
     QString title;
     Act act = Act::Read;
@@ -83,9 +86,9 @@ struct StageEntry {
     std::function<QString(const Session&)> progress = {};  ///< beside the title; none: nothing
     /// Takes a photometric file: its name and bytes. Empty: the stage takes none.
     std::function<void(Stage&, const QString&, const QByteArray&)> takes_photometry;
-    bool follows_fit = true;                               ///< is refreshed when a fit has begun or is ready
-    bool recommends = false;                               ///< the section carries the recommendation
-    bool resumes = false;  ///< a shown demonstration goes to the run that was broken off
+    bool follows_fit = true;  ///< is refreshed when a fit has begun or is ready
+    bool recommends = false;  ///< the section carries the recommendation
+    bool resumes = false;     ///< a shown demonstration goes to the run that was broken off
     std::vector<StageShot> shots = {{}};
 };
 

@@ -14,6 +14,8 @@
 #include "report/plan_figure.h"
 
 namespace glumet {
+
+GLUMET_VALUE_COMPILED(FixtureReview);
 namespace {
 
 Words wallWords(const Wall& wall) {

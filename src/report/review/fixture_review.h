@@ -4,6 +4,7 @@
 #include <string>
 #include <vector>
 
+#include "core/base/value.h"
 #include "core/bench/sweep.h"
 #include "core/compare/contender.h"
 #include "core/plane/plane_statistics.h"
@@ -19,6 +20,8 @@ namespace glumet {
 
 /// What there is to say of one configuration, everything computed, nothing laid out.
 struct FixtureReview {
+    GLUMET_VALUE(FixtureReview);
+
     Bench bench;  ///< all descriptions, and only the runs of the sweep
     Sweep sweep;
     Band band;

@@ -1,0 +1,7 @@
+#include "desk/shared/stage.h"
+
+namespace glumet {
+
+GLUMET_VALUE_COMPILED(StageEntry);
+
+}  // namespace glumet
