@@ -436,6 +436,8 @@ static void loadBelow(const ProjectFile& file, const EntityType& of, const std::
             list.reserve(part.of(known.at(parent)), count);
         for (auto row = rowsOf(file, table); row.next();)
             readRow(row, child, list.add(part.of(known.at(row.whole(1)))), true);
+        // A million readings have nothing below them, and would be gathered and numbered for it.
+        if (!child.hasChildren()) continue;
         std::vector<void*> below;
         for (auto* parent : parents)
             for (std::size_t i = 0; i < list.size(part.of(parent)); ++i)

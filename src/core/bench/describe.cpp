@@ -59,6 +59,11 @@ const PartType& EntityType::list(std::string_view wanted) const {
     });
 }
 
+bool EntityType::hasChildren() const {
+    return std::any_of(parts.begin(), parts.end(),
+                       [](const PartType& part) { return part.kind == PartKind::Children; });
+}
+
 const PartType* EntityType::field(std::string_view wanted) const {
     for (const auto& part : parts)
         if (part.kind == PartKind::Field && part.key == wanted) return &part;

@@ -163,6 +163,8 @@ struct EntityType {
     const PartType* field(std::string_view key) const;
     /// The list of that key, which there is.
     const PartType& list(std::string_view key) const;
+    /// Whether rows of other entities belong to one of these.
+    bool hasChildren() const;
 };
 
 /// The description of an entity, made once; by GLUMET_DESCRIBED (describing.h) where it is described.

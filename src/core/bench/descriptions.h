@@ -104,19 +104,14 @@ constexpr const char* tableOf(Of<HungFixture>) { return "hung_fixture"; }
 constexpr const char* tableOf(Of<PlannedArray>) { return "planned_array"; }
 
 /// All of a bench; what belongs to another entity hangs below it.
+// clang-format off
 #define GLUMET_BENCH_ENTITIES(X)                                                                             \
-    X(Spectrum)                                                                                              \
-    X(SpectralBand)                                                                                          \
-    X(CriterionWeight)                                                                                       \
-    X(ClockPoint)                                                                                            \
-    X(LoggedPoint)                                                                                           \
-    X(Wall)                                                                                                  \
-    X(Obstacle)                                                                                              \
-    X(Spot) X(EmitterLattice) X(MeterCorrection) X(Goal) X(RampEvent) X(Tank) X(Channel) X(PresetLevel)      \
-        X(Preset) X(Fixture) X(Accessory) X(MeterProfile) X(Method) X(Reading) X(RingMean) X(Plane) X(Run)   \
-            X(CommissionCheck) X(SpectrumRecord) X(ScheduleRamp) X(Schedule) X(DayLog) X(Rating)             \
-                X(SpotReading) X(TankSpot) X(Rock) X(Organism) X(Acclimation) X(HungFixture) X(PlannedArray) \
-                    X(Bench)
+    X(Spectrum) X(SpectralBand) X(CriterionWeight) X(ClockPoint) X(LoggedPoint) X(Wall) X(Obstacle) X(Spot)  \
+    X(EmitterLattice) X(MeterCorrection) X(Goal) X(RampEvent) X(Tank) X(Channel) X(PresetLevel) X(Preset)    \
+    X(Fixture) X(Accessory) X(MeterProfile) X(Method) X(Reading) X(RingMean) X(Plane) X(Run)                 \
+    X(CommissionCheck) X(SpectrumRecord) X(ScheduleRamp) X(Schedule) X(DayLog) X(Rating) X(SpotReading)      \
+    X(TankSpot) X(Rock) X(Organism) X(Acclimation) X(HungFixture) X(PlannedArray) X(Bench)
+// clang-format on
 
 #define GLUMET_DECLARED(Entity)                 \
     std::vector<PartType> fieldsOf(Of<Entity>); \

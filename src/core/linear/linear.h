@@ -3,11 +3,13 @@
 #include <Eigen/Cholesky>
 #include <Eigen/Core>
 
-/// Eigen's decompositions of matrices of any size, compiled here once: each takes seconds wherever it stands
-/// in line.
+/// Decompositions of matrices of any size by Eigen 3.4, compiled here once: each takes seconds wherever it
+/// stands in line. Entries are of the caller's units, and nothing is refused: where a matrix is not what a
+/// class or function asks for, as where its entries are not finite, figures that are not finite come out, or
+/// Eigen's own.
 namespace glumet {
 
-/// A = L·Lᵀ of a symmetric, positive definite A (n × n); only its lower half is looked at.
+/// A = L·Lᵀ of a symmetric, positive definite A (n × n); only its lower half is looked at. Eigen::LLT.
 class Cholesky {
   public:
     explicit Cholesky(const Eigen::MatrixXd& a);
@@ -23,12 +25,13 @@ class Cholesky {
 };
 
 /// Pᵀ·L·D·Lᵀ·P of a symmetric A (n × n) that may be singular or, by rounding, a little indefinite.
+/// Eigen::LDLT: in directions that a singular A says nothing of, solve() gives 0.
 class PivotedCholesky {
   public:
     explicit PivotedCholesky(const Eigen::MatrixXd& a);
     Eigen::MatrixXd solve(const Eigen::MatrixXd& b) const;
     Eigen::VectorXd solve(const Eigen::VectorXd& b) const;
-    /// ln |det A|.
+    /// ln |det A|; −∞ where A is singular.
     double logDeterminant() const;
 
   private:
@@ -36,7 +39,7 @@ class PivotedCholesky {
 };
 
 /// Of a symmetric matrix: A·vectors = vectors·diag(values), values ascending, vectors of unit length in
-/// columns.
+/// columns. Eigen::SelfAdjointEigenSolver.
 struct EigenPairs {
     Eigen::VectorXd values;
     Eigen::MatrixXd vectors;
